@@ -1,0 +1,24 @@
+import { turnUpExcess } from "../inspect";
+import { plain } from "../units";
+import type { AdviceRule } from "./advice";
+
+/** A wide hem is cut on a curve, so it wants a narrow turn-up. */
+export const curvedHem: AdviceRule = {
+  id: "narrow-curved-hem",
+  label: "Narrow turn-up on a curved hem",
+  note: "Wide or circular hem, so a narrow hem.",
+  judge({ front, back, hemDepth, finishSource }) {
+    if (hemDepth === null) return null;
+    const excess = Math.max(turnUpExcess(front, hemDepth), turnUpExcess(back, hemDepth));
+    if (excess <= 6) return null;
+    return {
+      id: this.id,
+      message: `A turn-up of ${plain(hemDepth / 10)} cm leaves ${plain(excess)} mm to ease in on a panel.`,
+      reason: "The hem is cut on a curve; the deeper it is turned, the more cloth has to be eased in.",
+      action: {
+        label: "Turn it up only as far as lies flat",
+        changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
+      },
+    };
+  },
+};

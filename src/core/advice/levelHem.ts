@@ -1,0 +1,27 @@
+import { plain } from "../units";
+import type { AdviceRule } from "./advice";
+
+/** Spreading lengthens the leg along the crease; a floor-length leg then hangs too low. */
+export const levelHem: AdviceRule = {
+  id: "shorten-after-spread",
+  label: "Shorten a spread leg",
+  note: "Floor-length, so hem clearance with the shoe on.",
+  judge({ moveNumbers, moveIndex, measures, shoe, readings, plan }) {
+    const spread = moveNumbers.spread;
+    const index = moveIndex["set-length"];
+    if (!spread || index === undefined) return null;
+    const growth = Math.max(spread.frontCreaseGrowth?.mm ?? 0, spread.backCreaseGrowth?.mm ?? 0);
+    const clear = measures.waistToFloor.mm + shoe - readings.lowestPoint;
+    if (clear >= 10 || growth < 1) return null;
+    const shorter = Math.round((plan.levels.hem - growth) * 10) / 10;
+    return {
+      id: this.id,
+      message: `Opening the hem lets it hang ${plain(growth)} mm lower along the crease, ${plain(Math.max(0, clear))} mm off the floor.`,
+      reason: "Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.",
+      action: {
+        label: `Shorten the leg by ${plain(growth)} mm`,
+        changes: [{ path: ["moves", index, "params", "length"], value: `${shorter} mm` }],
+      },
+    };
+  },
+};

@@ -1,0 +1,74 @@
+import { plain, quantity, type Quantity } from "../units";
+import type { MeasureKey } from "./measures";
+
+type Known = ReadonlyMap<MeasureKey, Quantity>;
+
+interface Estimate {
+  readonly key: MeasureKey;
+  readonly from: (known: Known) => Quantity;
+}
+
+function of(known: Known, key: MeasureKey): Quantity {
+  const found = known.get(key);
+  if (!found) throw new Error(`the estimate of ${key} must come earlier in the list`);
+  return found;
+}
+
+/** `share` of another measure. */
+function share(known: Known, key: MeasureKey, factor: number): Quantity {
+  const base = of(known, key);
+  return quantity(base.mm * factor, `${factor} x ${key} ${plain(base.mm)}`, { [key]: base });
+}
+
+/**
+ * How each missing measure is estimated, in the order they depend on each other.
+ * Crotch depth and waist to hip follow the trade's rules; levels and girths follow usual proportions of an
+ * adult figure, and are always marked as estimates.
+ */
+export const ESTIMATES: readonly Estimate[] = [
+  {
+    key: "crotchDepth",
+    from: (known) => {
+      const hip = of(known, "hip");
+      return quantity(hip.mm / 4 + 25, `hip ${plain(hip.mm)} / 4 + 25`, { hip });
+    },
+  },
+  {
+    key: "waistToHip",
+    from: (known) => {
+      const depth = of(known, "crotchDepth");
+      return quantity(Math.min(216, depth.mm - 64), `the smaller of 216 and crotchDepth ${plain(depth.mm)} - 64`, {
+        crotchDepth: depth,
+      });
+    },
+  },
+  {
+    key: "waistToFloor",
+    from: (known) => {
+      if (known.has("height")) return share(known, "height", 0.625);
+      if (known.has("waistToAnkle")) return share(known, "waistToAnkle", 1.08);
+      if (known.has("waistToKnee")) return share(known, "waistToKnee", 1.76);
+      return quantity(1050, "usual for an adult of 168 cm; measure it");
+    },
+  },
+  { key: "height", from: (known) => share(known, "waistToFloor", 1.6) },
+  { key: "waistToKnee", from: (known) => share(known, "waistToFloor", 0.568) },
+  { key: "waistToCalf", from: (known) => share(known, "waistToFloor", 0.7) },
+  { key: "waistToAnkle", from: (known) => share(known, "waistToFloor", 0.925) },
+  {
+    key: "crotchLength",
+    from: (known) => {
+      const [depth, hip] = [of(known, "crotchDepth"), of(known, "hip")];
+      return quantity(2 * depth.mm + hip.mm / 7, `2 x crotchDepth ${plain(depth.mm)} + hip ${plain(hip.mm)} / 7`, {
+        crotchDepth: depth,
+        hip,
+      });
+    },
+  },
+  { key: "thigh", from: (known) => share(known, "hip", 0.59) },
+  { key: "knee", from: (known) => share(known, "hip", 0.38) },
+  { key: "kneeBent", from: (known) => share(known, "knee", 1.08) },
+  { key: "calf", from: (known) => share(known, "knee", 0.97) },
+  { key: "ankle", from: (known) => share(known, "calf", 0.64) },
+  { key: "heel", from: (known) => share(known, "ankle", 1.42) },
+];

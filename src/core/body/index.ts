@@ -1,0 +1,3 @@
+export * from "./measures";
+export * from "./card";
+export * from "./plausibility";

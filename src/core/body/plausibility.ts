@@ -1,0 +1,62 @@
+import type { BodyMeasures } from "./card";
+import { MEASURES, measureOf, type MeasureKey } from "./measures";
+
+/** Something about the card worth asking; never a refusal. */
+export interface Question {
+  readonly measure: MeasureKey;
+  readonly message: string;
+}
+
+/** Pairs that are normally in this order on any body: the first smaller than the second. */
+const ORDER: readonly (readonly [MeasureKey, MeasureKey])[] = [
+  ["knee", "thigh"],
+  ["ankle", "calf"],
+  ["ankle", "heel"],
+  ["knee", "kneeBent"],
+  ["thigh", "hip"],
+  ["waistToHip", "crotchDepth"],
+  ["crotchDepth", "waistToKnee"],
+  ["waistToKnee", "waistToCalf"],
+  ["waistToCalf", "waistToAnkle"],
+  ["waistToAnkle", "waistToFloor"],
+  ["waistToFloor", "height"],
+];
+
+/**
+ * Questions about a card: numbers outside the usual range, pairs in an unusual order, a girth that looks as if it
+ * was written in the wrong unit. Estimates are never questioned on their own.
+ */
+export function questionsOf(measures: BodyMeasures): Question[] {
+  const questions: Question[] = [];
+  const given = (key: MeasureKey): boolean => measures[key].source === "given";
+  for (const { key, label, usual } of MEASURES) {
+    if (!given(key)) continue;
+    const { mm } = measures[key];
+    if (mm < usual[0] / 1.8) {
+      questions.push({ measure: key, message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in inches?` });
+    } else if (mm > usual[1] * 1.6) {
+      questions.push({ measure: key, message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in centimetres?` });
+    } else if (mm < usual[0] || mm > usual[1]) {
+      questions.push({ measure: key, message: `${label} of ${(mm / 10).toFixed(1)} cm is unusual. Measure it again?` });
+    }
+  }
+  for (const [small, large] of ORDER) {
+    if (!(given(small) || given(large)) || measures[small].mm < measures[large].mm) continue;
+    const measure = given(small) ? small : large;
+    questions.push({
+      measure,
+      message: `${measureOf(small).label} is not smaller than ${measureOf(large).label.toLowerCase()}. Are the two mixed up?`,
+    });
+  }
+  const { waist, hip, crotchDepth } = measures;
+  if (waist.mm > hip.mm * 1.15) {
+    questions.push({ measure: "waist", message: "The waist is much larger than the hip. Is the hip taken at the fullest place?" });
+  }
+  if (given("crotchDepth") && Math.abs(crotchDepth.mm - (hip.mm / 4 + 25)) > 60) {
+    questions.push({
+      measure: "crotchDepth",
+      message: `Crotch depth is far from a quarter of the hip (${((hip.mm / 4 + 25) / 10).toFixed(1)} cm). Tall and short wearers differ; was it taken sitting?`,
+    });
+  }
+  return questions;
+}

@@ -1,0 +1,214 @@
+import { advise, type Advice } from "./advice";
+import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./body";
+import {
+  CannotDraft,
+  draftBlock,
+  edgeOf,
+  panelArea,
+  panelIsClosed,
+  panelOutline,
+  resolveRules,
+  roleLength,
+  type Block,
+  type ChangedRule,
+  type Panel,
+} from "./drafting";
+import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
+import { planZip, type ZipPlan } from "./derive/zip";
+import type { Job, JobError } from "./files";
+import { resolveAllowances, resolveFinish, straightBand, waistLevelEffect, type ResolvedFinish } from "./finish";
+import { polygonSelfCrossing } from "./geometry";
+import { inspect, readPanels, type Check, type Readings } from "./inspect";
+import type { MoveContext, Shown } from "./moves";
+import { cutPieces, pathTurn, seamsOf, type Piece, type Seam } from "./pieces";
+import { STYLES, type MoveEntry, type Style } from "./styles";
+import { plain, quantity, type Mm, type Quantity } from "./units";
+
+/** Heel height a full-length leg allows for. */
+const SHOE: Mm = 30;
+
+/** What a handle needs each frame: the pattern on its seam lines and what it measures. */
+export interface Shape {
+  readonly ok: true;
+  readonly measures: BodyMeasures;
+  readonly questions: readonly Question[];
+  readonly block: Block;
+  readonly blockReadings: Readings;
+  readonly changedRules: readonly ChangedRule[];
+  readonly style: Style;
+  readonly moves: readonly MoveEntry[];
+  readonly worksheet: readonly WorksheetLine[];
+  readonly shown: readonly Shown[];
+  readonly front: Panel;
+  readonly back: Panel;
+  readonly plan: Block["plan"];
+  readonly finish: ResolvedFinish;
+  readonly zip: ZipPlan | null;
+  readonly readings: Readings;
+}
+
+/** Everything a job comes to. */
+export interface Derived extends Shape {
+  readonly band: Panel | null;
+  readonly hemDepth: Quantity | null;
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+  readonly checks: readonly Check[];
+  readonly advice: readonly Advice[];
+  readonly undecided: readonly string[];
+}
+
+/** A job that cannot be derived: 400 for input that cannot be read, 422 for a body or move that cannot be drawn. */
+export interface DeriveFault {
+  readonly ok: false;
+  readonly status: 400 | 422;
+  readonly errors: readonly (JobError & { readonly largest?: number })[];
+}
+
+const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault => ({ ok: false, status, errors });
+
+/**
+ * From the job to the pattern on its seam lines and its readings: card, levels, block, moves. Always from the start,
+ * in a few milliseconds; the same job gives the same shape.
+ */
+export function deriveShape(job: Job): Shape | DeriveFault {
+  const style = STYLES[job.style.id];
+  if (!style) return fault(400, [{ path: "style.id", message: `There is no style “${job.style.id.slice(0, 30)}”.` }]);
+  const params = style.params.safeParse(job.style.params);
+  if (!params.success) {
+    return fault(
+      400,
+      params.error.issues.map((i) => ({ path: ["style", "params", ...i.path].join("."), message: `${style.label}: ${i.message}.` })),
+    );
+  }
+  const body = resolveBody(job.body);
+  if (!body.ok) return fault(400, body.errors);
+  const { measures } = body;
+  const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
+  const { rules, changed, errors: ruleErrors } = resolveRules(
+    job.block.school,
+    [
+      { by: "style", rules: style.rules },
+      { by: "maker", rules: job.block.rules },
+    ],
+    job.body.unit,
+  );
+  if (ruleErrors.length + finishErrors.length > 0) return fault(400, [...ruleErrors, ...finishErrors]);
+  try {
+    // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
+    const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
+    const block = draftBlock(measures, levelled);
+    const context: MoveContext = {
+      measures,
+      unit: job.body.unit,
+      styleParams: params.data,
+      autos: style.autos,
+      backExtra: rules.leg.backExtra,
+      shoe: SHOE,
+    };
+    const moves = job.moves ?? style.moves;
+    const run = runMoves(block, moves, context);
+    const [front, back] = run.state.panels as [Panel, Panel];
+    refuseBadOutlines([...block.panels, front, back]);
+    const waistGirth = 2 * (roleLength(front, "waist") + roleLength(back, "waist"));
+    const zip = planZip(back, waistGirth, measures.hip, finish);
+    const read = (f: Panel, b: Panel, plan: Block["plan"]): Readings =>
+      readPanels(f, b, plan, measures, zip?.length.mm ?? 0, 2 * (panelArea(f) + panelArea(b)));
+    return {
+      ok: true,
+      measures,
+      questions: questionsOf(measures),
+      block,
+      blockReadings: read(block.panels[0], block.panels[1], block.plan),
+      changedRules: changed,
+      style,
+      moves,
+      worksheet: run.worksheet,
+      shown: run.shown,
+      front,
+      back,
+      plan: run.state.plan,
+      finish,
+      zip,
+      readings: read(front, back, run.state.plan),
+    };
+  } catch (error) {
+    if (error instanceof CannotDraft) return fault(422, [{ path: error.path, message: error.message }]);
+    if (error instanceof MoveFault) {
+      const largest = error.largest === undefined ? {} : { largest: error.largest };
+      return fault(error.wrongInput ? 400 : 422, [{ path: error.path, message: error.message, ...largest }]);
+    }
+    throw error;
+  }
+}
+
+/** The whole way: shape, then band, pieces, seams, proof and advice. */
+export function derive(job: Job): Derived | DeriveFault {
+  const shape = deriveShape(job);
+  if (!shape.ok) return shape;
+  const { front, back, finish, zip, measures, readings, plan } = shape;
+  const { set, errors } = resolveAllowances(job.allowances ?? {}, job.body.unit);
+  if (errors.length > 0) return fault(400, errors);
+  const band = finish.band ? straightBand(front, back, finish.band) : null;
+  const hemDepth = hemDepthOf(front, back, finish);
+  const seams = seamsOf(front, back, band);
+  const pieces = cutPieces(front, back, band, {
+    allowances: set,
+    hemDepth: hemDepth?.mm ?? null,
+    zipLength: zip?.length.mm ?? null,
+    job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
+  });
+  const inspected = {
+    measures,
+    plan,
+    front,
+    back,
+    band,
+    seams,
+    pieces,
+    finish,
+    readings,
+    zip: zip && { length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
+    hemDepth: hemDepth?.mm ?? null,
+    shoe: SHOE,
+  };
+  return {
+    ...shape,
+    band,
+    hemDepth,
+    pieces,
+    seams,
+    checks: inspect(inspected),
+    advice: advise({
+      ...inspected,
+      moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
+      moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
+      finishSource: job.finish ?? {},
+    }),
+    undecided: finish.undecided,
+  };
+}
+
+/** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */
+function hemDepthOf(front: Panel, back: Panel, finish: ResolvedFinish): Quantity | null {
+  if (!finish.hem) return null;
+  if (finish.hem.depth !== "auto") return finish.hem.depth;
+  const turn = Math.max(...[front, back].map((p) => Math.abs(pathTurn(edgeOf(p, "hem").path))));
+  const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;
+  const depth = Math.max(7, Math.min(40, flat));
+  return quantity(depth, flat >= 40 ? "40, the hem is straight enough" : `6 / (2 x turn ${plain(turn * 1000) } / 1000), so that it lies flat`);
+}
+
+/** The last gate: an outline that crosses itself or is not finite is never handed on. */
+function refuseBadOutlines(panels: readonly Panel[]): void {
+  for (const panel of panels) {
+    const outline = panelOutline(panel);
+    const finite = outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
+    if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline)) {
+      throw new CannotDraft(
+        "body.measures",
+        `These measures give a ${panel.name.toLowerCase()} whose outline crosses itself. Check waist, hip, crotch depth and the levels.`,
+      );
+    }
+  }
+}

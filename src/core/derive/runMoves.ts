@@ -1,0 +1,85 @@
+import { drawLegs, type Block, type Numbers } from "../drafting";
+import { MOVES, MoveRefused, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import type { MoveEntry } from "../styles";
+
+/** One line of the worksheet: a move that was made, or was switched off. */
+export interface WorksheetLine {
+  readonly id: string;
+  readonly move: string;
+  readonly label: string;
+  readonly on: boolean;
+  readonly template: string;
+  readonly numbers: Numbers;
+  readonly handles: readonly Handle[];
+}
+
+export interface MovesRun {
+  readonly state: StyleState;
+  readonly worksheet: readonly WorksheetLine[];
+  readonly shown: readonly Shown[];
+}
+
+/** A move of the job that could not be made: where in the job, and why. */
+export class MoveFault extends Error {
+  constructor(
+    readonly path: string,
+    message: string,
+    readonly wrongInput: boolean,
+    readonly largest?: number,
+  ) {
+    super(message);
+    this.name = "MoveFault";
+  }
+}
+
+/**
+ * Makes the moves in their order. Moves that redraw side or inseam only change the plan; front and back are drawn and
+ * reconciled once, after the last of them and before any cut. Throws MoveFault.
+ */
+export function runMoves(block: Block, moves: readonly MoveEntry[], context: MoveContext): MovesRun {
+  let state: StyleState = { plan: block.plan, panels: block.panels };
+  let stale = false;
+  let cutBy: string | null = null;
+  const worksheet: WorksheetLine[] = [];
+  const shown: Shown[] = [];
+  const reconcile = (): void => {
+    if (!stale) return;
+    const legs = drawLegs(state.plan);
+    state = { plan: state.plan, panels: [legs.front, legs.back] };
+    stale = false;
+  };
+  moves.forEach((entry, index) => {
+    const path = `moves.${index}`;
+    const move = MOVES[entry.move];
+    if (!move) throw new MoveFault(`${path}.move`, `There is no move “${entry.move.slice(0, 30)}”.`, true);
+    const parsed = move.schema.safeParse(entry.params);
+    if (!parsed.success) {
+      const issue = parsed.error.issues[0];
+      const field = issue && issue.path.length > 0 ? `.${issue.path.join(".")}` : "";
+      throw new MoveFault(`${path}.params${field}`, `${move.label}: ${issue?.message ?? "this cannot be read"}.`, true);
+    }
+    if (!entry.on) {
+      worksheet.push({ id: entry.id, move: move.id, label: move.label, on: false, template: move.label, numbers: {}, handles: [] });
+      return;
+    }
+    if (move.redraws && cutBy) {
+      throw new MoveFault(path, `“${move.label}” redraws the seams, so it has to come before “${cutBy}”. Move it up.`, false);
+    }
+    if (!move.redraws) {
+      reconcile();
+      cutBy = move.label;
+    }
+    try {
+      const result = move.apply(state, parsed.data, context);
+      state = result.state;
+      stale ||= move.redraws;
+      shown.push(...result.shown);
+      worksheet.push({ id: entry.id, move: move.id, label: move.label, on: true, template: result.template, numbers: result.numbers, handles: result.handles });
+    } catch (error) {
+      if (error instanceof MoveRefused) throw new MoveFault(`${path}.params.${error.param}`, error.message, false, error.largest);
+      throw error;
+    }
+  });
+  reconcile();
+  return { state, worksheet, shown };
+}

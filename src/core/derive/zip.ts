@@ -1,0 +1,49 @@
+import { edgeOf, landmarkOf, type Panel } from "../drafting";
+import type { ResolvedFinish } from "../finish";
+import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
+import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
+
+/** The centre-back zip against the centre back it is sewn into. Lengths run down from the sewn waist. */
+export interface ZipPlan {
+  readonly length: Quantity;
+  /** To the hip line. */
+  readonly hipAlong: Mm;
+  /** To where the seam has turned 15 degrees away from the centre line. */
+  readonly smoothAlong: Mm;
+}
+
+const MOST_TURN_DEGREES = 15;
+
+function smoothLength(crotch: Path): Mm {
+  const whole = pathLength(crotch);
+  const top = pathEndTangent(crotch);
+  const turnAt = (down: Mm): number => Math.abs(toDegrees(angleFromTo(pathAt(crotch, whole - down).tangent, top)));
+  let [low, high] = [0, whole];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (turnAt(middle) <= MOST_TURN_DEGREES) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/**
+ * Plans the zip. Left `auto` it ends at the hip line, or where the crotch begins to turn if that comes first, but is
+ * never so short that the opened waist would not pass the hip. Null without a zip.
+ */
+export function planZip(back: Panel, waistGirth: Mm, hip: Quantity, finish: ResolvedFinish): ZipPlan | null {
+  if (!finish.zip) return null;
+  const crotch = edgeOf(back, "crotch").path;
+  const hipAlong = pathLength(crotch) - pathNearest(crotch, landmarkOf(back, "hipCentre")).along;
+  const smoothAlong = smoothLength(crotch);
+  if (finish.zip.length !== "auto") return { length: finish.zip.length, hipAlong, smoothAlong };
+  const needed = (hip.mm + 20 - waistGirth) / 2;
+  const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), pathLength(crotch) * 0.9);
+  const why =
+    needed > Math.min(hipAlong, smoothAlong)
+      ? `(hip ${plain(hip.mm)} + 20 - waist ${plain(waistGirth)}) / 2, so that the hip passes`
+      : hipAlong <= smoothAlong
+        ? "to the hip line"
+        : "to where the crotch begins to turn, just above the hip line";
+  return { length: quantity(length, why, { hip }), hipAlong, smoothAlong };
+}

@@ -1,0 +1,34 @@
+import { hermiteByLevel, line, type Path, type Point } from "../geometry";
+
+/**
+ * Slope (dx/dy) at the knee of a seam through three levels: upright where the leg narrows above and widens below or
+ * the reverse, else no steeper than the leg below nor three times the leg above, so that flares do not pinch.
+ */
+export function kneeSlope(above: number, below: number): number {
+  if (above * below <= 0) return 0;
+  return Math.sign(above) * Math.min(Math.abs(below), 3 * Math.abs(above));
+}
+
+const chordSlope = (from: Point, to: Point): number => (to[0] - from[0]) / (to[1] - from[1]);
+
+function kneeToHem(knee: Point, hem: Point, slopeAtKnee: number): Path {
+  const chord = chordSlope(knee, hem);
+  return Math.abs(slopeAtKnee - chord) < 1e-12 ? [line(knee, hem)] : [hermiteByLevel(knee, hem, slopeAtKnee, chord)];
+}
+
+/** The side seam below the hip: upright at the hip, through the knee, to the hem. */
+export function lowerSideSeam(hip: Point, knee: Point, hem: Point): Path {
+  const slope = kneeSlope(chordSlope(hip, knee), chordSlope(knee, hem));
+  return [hermiteByLevel(hip, knee, 0, slope), ...kneeToHem(knee, hem, slope)];
+}
+
+/**
+ * The inseam from the crotch point down to the hem. It starts a little steeper than its chord where the leg
+ * narrows gently, and straight where the thigh is full, so that full thighs come out without a hollow.
+ */
+export function inseamDownward(crotchPoint: Point, knee: Point, hem: Point): Path {
+  const chord = chordSlope(crotchPoint, knee);
+  const start = Math.sign(chord) * Math.max(Math.abs(chord), Math.min(1.4 * Math.abs(chord), 0.2));
+  const slope = kneeSlope(chord, chordSlope(knee, hem));
+  return [hermiteByLevel(crotchPoint, knee, start, slope), ...kneeToHem(knee, hem, slope)];
+}

@@ -1,0 +1,144 @@
+import {
+  pathEnd,
+  pathFlatten,
+  pathLength,
+  pathMap,
+  pathStart,
+  polygonArea,
+  polygonClean,
+  segmentRadius,
+  type Path,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+
+export type EdgeRole =
+  | "waist"
+  | "side"
+  | "hem"
+  | "inseam"
+  | "crotch"
+  | "fold"
+  | "dart"
+  | "style"
+  | "casing"
+  | "centre";
+
+/** One named stretch of an outline. Edges carry meaning: seams join them, allowances belong to them. */
+export interface Edge {
+  readonly id: string;
+  readonly role: EdgeRole;
+  readonly name: string;
+  readonly path: Path;
+}
+
+export type LineKind =
+  | "grain"
+  | "crease"
+  | "hip"
+  | "crotch"
+  | "knee"
+  | "dart"
+  | "pleat"
+  | "slash"
+  | "opening"
+  | "placement"
+  | "fold";
+
+/** A line drawn inside a panel. It belongs to the panel and travels with it. */
+export interface PanelLine {
+  readonly kind: LineKind;
+  readonly points: readonly Point[];
+}
+
+export type Material = "shell" | "lining" | "interfacing" | "pocketing" | "rib";
+
+/**
+ * A part of the pattern on its seam line, without allowances, in its own frame (x = 0 at the crease,
+ * y = 0 at the natural waist). Edges run from the centre: waist, side, hem, inseam, crotch, each starting
+ * where the one before ends, so that joined edges of front and back run the same way.
+ */
+export interface Panel {
+  readonly id: string;
+  readonly name: string;
+  readonly half: "both" | "left" | "right";
+  readonly material: Material;
+  readonly edges: readonly Edge[];
+  readonly landmarks: Readonly<Record<string, Point>>;
+  readonly lines: readonly PanelLine[];
+}
+
+/** The edge with this id; throws when the panel has none. */
+export function edgeOf(panel: Panel, id: string): Edge {
+  const found = panel.edges.find((edge) => edge.id === id);
+  if (!found) throw new RangeError(`${panel.id} has no edge ${id}`);
+  return found;
+}
+
+/** All edges with a role, in outline order. */
+export function edgesWithRole(panel: Panel, role: EdgeRole): readonly Edge[] {
+  return panel.edges.filter((edge) => edge.role === role);
+}
+
+/** Sum of the arc lengths of the edges with a role. */
+export function roleLength(panel: Panel, role: EdgeRole): Mm {
+  return edgesWithRole(panel, role).reduce((sum, edge) => sum + pathLength(edge.path), 0);
+}
+
+/** A landmark's place; throws when the panel has none of that name. */
+export function landmarkOf(panel: Panel, name: string): Point {
+  const found = panel.landmarks[name];
+  if (!found) throw new RangeError(`${panel.id} has no landmark ${name}`);
+  return found;
+}
+
+/** The whole outline as one closed run of segments, in edge order. */
+export function panelPath(panel: Panel): Path {
+  return panel.edges.flatMap((edge) => edge.path);
+}
+
+const outlines = new WeakMap<Panel, readonly Point[]>();
+
+/** Flattened outline (0.05 mm), closed, first point not repeated, in edge order. Kept with the panel. */
+export function panelOutline(panel: Panel): readonly Point[] {
+  let outline = outlines.get(panel);
+  if (!outline) {
+    outline = polygonClean(pathFlatten(panelPath(panel)));
+    outlines.set(panel, outline);
+  }
+  return outline;
+}
+
+/** Area on the seam line in square millimetres. */
+export function panelArea(panel: Panel): number {
+  return Math.abs(polygonArea(panelOutline(panel)));
+}
+
+/** The panel with every point passed through `move`. */
+export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
+  return {
+    ...panel,
+    edges: panel.edges.map((edge) => ({ ...edge, path: pathMap(edge.path, move) })),
+    landmarks: Object.fromEntries(Object.entries(panel.landmarks).map(([name, p]) => [name, move(p)])),
+    lines: panel.lines.map((l) => ({ ...l, points: l.points.map(move) })),
+  };
+}
+
+/** Smallest radius of curvature along a path in millimetres, read at 24 places a curve. */
+export function smallestRadius(path: Path): Mm {
+  let least = Infinity;
+  for (const segment of path) {
+    if (segment.kind === "line") continue;
+    for (let i = 0; i <= 24; i++) least = Math.min(least, segmentRadius(segment, i / 24));
+  }
+  return least;
+}
+
+/** True when each edge starts where the one before ends (within 1e-6 mm). */
+export function panelIsClosed(panel: Panel): boolean {
+  return panel.edges.every((edge, i) => {
+    const before = panel.edges[(i + panel.edges.length - 1) % panel.edges.length] as Edge;
+    const [a, b] = [pathEnd(before.path), pathStart(edge.path)];
+    return Math.hypot(a[0] - b[0], a[1] - b[1]) < 1e-6;
+  });
+}

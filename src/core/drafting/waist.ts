@@ -1,0 +1,246 @@
+import {
+  angleFromTo,
+  curveByDirections,
+  newton2,
+  pathLength,
+  pointAdd,
+  pointBetween,
+  pointCross,
+  pointDistance,
+  pointQuarterTurn,
+  pointRotate,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  segmentAt,
+  segmentDerivative,
+  segmentLength,
+  segmentMap,
+  segmentSplit,
+  hermiteByLevel,
+  line,
+  type Point,
+  type Segment,
+} from "../geometry";
+import type { Mm, Radians } from "../units";
+import type { Edge, PanelLine } from "./panel";
+
+/** Darts of one panel: how many, how wide each mouth is, how long their legs are. */
+export interface DartPlan {
+  readonly count: 0 | 1 | 2;
+  readonly intake: Mm;
+  readonly length: Mm;
+}
+
+/** What the waist of one panel must meet, in the canonical frame (centre to the left, side to the right). */
+export interface WaistTask {
+  /** Waist end of the centre line, and the unit direction of the centre line downward there. */
+  readonly centre: Point;
+  readonly centreDown: Point;
+  readonly hip: Point;
+  /** Length of the sewn waist with the darts closed. */
+  readonly net: Mm;
+  readonly darts: DartPlan;
+}
+
+interface Closed {
+  readonly curve: Segment;
+  /** Side point with the darts open. */
+  readonly side: Point;
+  readonly upperSide: Segment;
+  /** Per dart, in the closed frame: tip, place on the waist, curve parameter. */
+  readonly darts: readonly { readonly tip: Point; readonly mouth: Point; readonly t: number; readonly angle: Radians }[];
+  /** Angle (about the square) at which a symmetric arc would reach the side. */
+  readonly symmetric: Radians;
+}
+
+/** Slope of the side at the waist: a little more than the chord, so that the hip stays round. */
+const WAIST_SLOPE = 1.2;
+
+/** The side seam from waist to hip: slope 1.2 x chord at the waist, upright at the hip. */
+function upperSideSeam(side: Point, hip: Point): Segment {
+  const chord = (hip[0] - side[0]) / (hip[1] - side[1]);
+  return hermiteByLevel(side, hip, WAIST_SLOPE * chord, 0);
+}
+
+/**
+ * Draws the waist with its darts closed from a guessed closed side point. The side part is then turned back
+ * open about each dart tip. `lean` is how far from square the waist meets the side (plus opens the corner).
+ * The curve, the tips and the open side depend on each other, so a few rounds settle them.
+ */
+function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 4): Closed {
+  const { centre, hip, darts } = task;
+  const leave = pointScale(pointQuarterTurn(task.centreDown), -1);
+  const chord = pointSubtract(closedSide, centre);
+  const down = pointUnit(pointQuarterTurn(chord));
+  const angle: Radians = darts.count === 0 ? 0 : 2 * Math.asin(Math.min(0.9, darts.intake / 2 / darts.length));
+  let placed: Closed["darts"] = Array.from({ length: darts.count }, (_, i) => {
+    const mouth = pointBetween(centre, closedSide, (i + 1) / (darts.count + 1));
+    return { mouth, tip: pointAdd(mouth, pointScale(down, darts.length)), t: (i + 1) / (darts.count + 1), angle };
+  });
+  let curve = line(centre, closedSide);
+  let side = closedSide;
+  let square: Point = [1, 0];
+  for (let round = 0; round < rounds; round++) {
+    side = openSide(closedSide, placed);
+    const slope = (WAIST_SLOPE * (hip[0] - side[0])) / (hip[1] - side[1]);
+    square = pointRotate(pointUnit([1, -slope]), [0, 0], -angle * darts.count);
+    curve = curveByDirections(centre, leave, closedSide, pointRotate(square, [0, 0], lean));
+    placed = placed.map((dart, i) => {
+      const base = pointBetween(centre, closedSide, (i + 1) / (darts.count + 1));
+      const t = crossingParameter(curve, base, down, dart.t);
+      const mouth = segmentAt(curve, t);
+      return { ...dart, t, mouth, tip: pointAdd(mouth, pointScale(down, darts.length)) };
+    });
+  }
+  side = openSide(closedSide, placed);
+  const alpha = angleFromTo(leave, chord);
+  const symmetric = angleFromTo(square, pointRotate(pointUnit(chord), [0, 0], alpha));
+  return { curve, side, upperSide: upperSideSeam(side, hip), darts: placed, symmetric };
+}
+
+/** A point of the side part, turned open about the dart tips: the dart nearest the side first. */
+function openSide(p: Point, darts: Closed["darts"]): Point {
+  let moved = p;
+  for (let i = darts.length - 1; i >= 0; i--) {
+    const dart = darts[i] as Closed["darts"][number];
+    moved = pointRotate(moved, dart.tip, dart.angle);
+  }
+  return moved;
+}
+
+/** Parameter at which the curve meets the line through `base` along `direction` (Newton from `guess`). */
+function crossingParameter(curve: Segment, base: Point, direction: Point, guess: number): number {
+  let t = guess;
+  for (let i = 0; i < 8; i++) {
+    const off = pointCross(direction, pointSubtract(segmentAt(curve, t), base));
+    const rate = pointCross(direction, segmentDerivative(curve, t));
+    if (Math.abs(off) < 1e-11 || rate === 0) break;
+    t = Math.min(0.98, Math.max(0.02, t - off / rate));
+  }
+  return t;
+}
+
+export interface DrawnWaist {
+  /** Waist edges and dart mouths from the centre to the side, with the darts open. */
+  readonly edges: readonly Edge[];
+  readonly dartLines: readonly PanelLine[];
+  readonly side: Point;
+  readonly upperSide: Segment;
+}
+
+export interface WaistPair {
+  readonly front: DrawnWaist;
+  readonly back: DrawnWaist;
+  /** Angle by which the front leaves less than square, and the back more, so that the joined waist runs on. */
+  readonly lean: Radians;
+}
+
+/**
+ * Solves the waists of front and back together. The front side point lies at `frontSideY` and its closed waist is
+ * as long as asked; the back side point is found so that its closed waist is as long as asked and the back's
+ * waist-to-hip side is `frontUpper + lowerDifference` long, the front's whole side being the same as the back's.
+ * Both meet the side at angles that add to a straight line. Null when no such waist exists.
+ */
+export function drawWaists(
+  front: WaistTask,
+  back: WaistTask,
+  frontSideY: Mm,
+  lowerDifference: Mm,
+): WaistPair | null {
+  let lean: Radians = 0;
+  let frontGuess: Point = [front.centre[0] + front.net, frontSideY + 2];
+  let backGuess: Point = [back.centre[0] + back.net, frontSideY];
+  for (let round = 0; ; round++) {
+    // Only the last round has to be exact; the first two only find the lean.
+    const tolerance = round === 2 ? 1e-6 : 1e-2;
+    const closedFront = solveSide(front, frontGuess, -lean, (drawn) => drawn.side[1] - frontSideY, tolerance);
+    if (!closedFront) return null;
+    const needed = segmentLength(closedFront.drawn.upperSide) + lowerDifference;
+    const closedBack = solveSide(back, backGuess, lean, (drawn) => segmentLength(drawn.upperSide) - needed, tolerance);
+    if (!closedBack) return null;
+    frontGuess = closedFront.at;
+    backGuess = closedBack.at;
+    if (round === 2) {
+      return { front: openWaist(closedFront.drawn), back: openWaist(closedBack.drawn), lean };
+    }
+    // The lean need not be exact: both panels use the same one, so the joined waist is straight whatever it is.
+    lean = (closedBack.drawn.symmetric - closedFront.drawn.symmetric) / 2;
+    lean = Math.min(0.35, Math.max(-0.35, lean));
+  }
+}
+
+function solveSide(
+  task: WaistTask,
+  guess: Point,
+  lean: Radians,
+  second: (drawn: Closed) => number,
+  tolerance: number,
+): { readonly at: Point; readonly drawn: Closed } | null {
+  // Wide darts lift the closed side far above the open one; a few higher starts cover the fullest figures.
+  for (const lift of [0, 30, 60, 100]) {
+    const at = newton2(
+      (x) => {
+        const drawn = drawClosed(task, x, lean);
+        return [segmentLength(drawn.curve) - task.net, second(drawn)];
+      },
+      [guess[0], guess[1] - lift],
+      { tolerance },
+    );
+    if (!at) continue;
+    const drawn = drawClosed(task, at, lean);
+    if (drawn.side[1] < task.hip[1] - 10) return { at, drawn };
+  }
+  return null;
+}
+
+/** Opens the darts: splits the closed waist at the dart lines and turns the parts beyond each dart open. */
+function openWaist(closed: Closed): DrawnWaist {
+  const edges: Edge[] = [];
+  const dartLines: PanelLine[] = [];
+  let rest = closed.curve;
+  let restFrom = 0;
+  closed.darts.forEach((dart, i) => {
+    const open = (p: Point): Point => openSide(p, closed.darts.slice(0, i));
+    const turned = (p: Point): Point => openSide(p, closed.darts.slice(0, i + 1));
+    const [before, after] = segmentSplit(rest, (dart.t - restFrom) / (1 - restFrom));
+    edges.push(waistEdge(edges.length, segmentMap(before, open)));
+    const cap = dartCap(closed.curve, dart);
+    const capOpen = open(pointRotate(dart.mouth, dart.tip, dart.angle / 2));
+    const tip = open(dart.tip);
+    const capPoint = pointAdd(tip, pointScale(pointUnit(pointSubtract(capOpen, tip)), cap));
+    const [from, to] = [open(dart.mouth), turned(dart.mouth)];
+    edges.push({
+      id: i === 0 ? "dart" : `dart-${i + 1}`,
+      role: "dart",
+      name: closed.darts.length === 1 ? "dart" : `dart ${i + 1}`,
+      path: [line(from, capPoint), line(capPoint, to)],
+    });
+    dartLines.push({ kind: "dart", points: [from, tip, to] });
+    rest = after;
+    restFrom = dart.t;
+  });
+  edges.push(waistEdge(edges.length, segmentMap(rest, (p) => openSide(p, closed.darts))));
+  return { edges, dartLines, side: closed.side, upperSide: closed.upperSide };
+}
+
+function waistEdge(before: number, segment: Segment): Edge {
+  const n = before / 2 + 1;
+  return { id: n === 1 ? "waist" : `waist-${n}`, role: "waist", name: "waist", path: [segment] };
+}
+
+/**
+ * Height of the dart's fold above its tip, so that the folded dart's cap lies on the waist line: the fold, turned
+ * toward the centre by half the dart's angle, is as long as the waist is far away there.
+ */
+function dartCap(curve: Segment, dart: Closed["darts"][number]): Mm {
+  const along = pointRotate(dart.mouth, dart.tip, -dart.angle / 2);
+  const direction = pointUnit(pointSubtract(along, dart.tip));
+  const t = crossingParameter(curve, dart.tip, direction, dart.t - 0.08);
+  return pointDistance(segmentAt(curve, t), dart.tip);
+}
+
+/** Length of the sewn waist of drawn edges: the waist parts without the dart mouths. */
+export function netWaist(edges: readonly Edge[]): Mm {
+  return edges.filter((e) => e.role === "waist").reduce((sum, e) => sum + pathLength(e.path), 0);
+}

@@ -1,0 +1,3 @@
+export * from "./schema";
+export * from "./resolve";
+export { straightBand } from "./band";

@@ -1,0 +1,60 @@
+import { z } from "zod";
+import { autoLengthSchema } from "../moves";
+import { lengthInputSchema } from "../units";
+
+const undecided = z.literal("undecided");
+
+/**
+ * How the garment is finished. Anything may be `"undecided"`: it is then listed and printed, never invented.
+ * Absent entries keep the style's own.
+ */
+export const finishSchema = z.strictObject({
+  waist: z
+    .union([
+      undecided,
+      z.strictObject({
+        kind: z.literal("straight-band"),
+        depth: lengthInputSchema.optional().describe("Finished depth of the band."),
+        sits: z
+          .enum(["above", "on"])
+          .optional()
+          .describe("above: the band stands over the waist line; on: its depth is taken off the panels."),
+        overlap: lengthInputSchema.optional().describe("Underlap of the band beyond the zip."),
+      }),
+    ])
+    .describe("The waist edge.")
+    .optional(),
+  fastening: z
+    .union([
+      undecided,
+      z.strictObject({
+        kind: z.literal("zip-centre-back"),
+        length: autoLengthSchema.optional().describe("Length of the zip below the sewn waist."),
+      }),
+    ])
+    .describe("How the garment opens.")
+    .optional(),
+  hem: z
+    .union([
+      undecided,
+      z.strictObject({
+        kind: z.literal("turned"),
+        depth: autoLengthSchema.optional().describe("Depth of the turn-up, mirrored so that it lies flat."),
+      }),
+    ])
+    .describe("The hem.")
+    .optional(),
+});
+export type Finish = z.infer<typeof finishSchema>;
+
+/** Allowances by the kind of seam; absent entries keep the set's own. */
+export const allowancesSchema = z.strictObject({
+  set: z.enum(["woven"]).optional().describe("The set the numbers start from."),
+  side: lengthInputSchema.optional(),
+  inseam: lengthInputSchema.optional(),
+  crotch: lengthInputSchema.optional(),
+  zip: lengthInputSchema.optional().describe("Along the zip; it narrows to the crotch's below."),
+  waist: lengthInputSchema.optional(),
+  band: lengthInputSchema.optional().describe("All round the band."),
+});
+export type Allowances = z.infer<typeof allowancesSchema>;

@@ -1,0 +1,6 @@
+export * from "./point";
+export * from "./segment";
+export * from "./path";
+export * from "./polygon";
+export * from "./curves";
+export * from "./solve";

@@ -1,0 +1,146 @@
+import type { Mm } from "../units";
+import { pointDistance, type Point } from "./point";
+import {
+  segmentAt,
+  segmentEnd,
+  segmentFlattenCount,
+  segmentLength,
+  segmentLengthBetween,
+  segmentMap,
+  segmentParameterAt,
+  segmentReverse,
+  segmentSplit,
+  segmentStart,
+  segmentTangent,
+  type Segment,
+} from "./segment";
+
+/** A run of segments, each starting where the one before ends. Never empty. */
+export type Path = readonly Segment[];
+
+/** Drawing tolerance for outlines and pieces in millimetres. */
+export const FLATTEN_TOLERANCE: Mm = 0.05;
+
+function first(path: Path): Segment {
+  const segment = path[0];
+  if (!segment) throw new RangeError("a path needs at least one segment");
+  return segment;
+}
+
+function last(path: Path): Segment {
+  const segment = path[path.length - 1];
+  if (!segment) throw new RangeError("a path needs at least one segment");
+  return segment;
+}
+
+export const pathStart = (path: Path): Point => segmentStart(first(path));
+export const pathEnd = (path: Path): Point => segmentEnd(last(path));
+export const pathStartTangent = (path: Path): Point => segmentTangent(first(path), 0);
+export const pathEndTangent = (path: Path): Point => segmentTangent(last(path), 1);
+
+/** Arc length in millimetres. */
+export function pathLength(path: Path): Mm {
+  let sum = 0;
+  for (const segment of path) sum += segmentLength(segment);
+  return sum;
+}
+
+/** Index of the segment holding the place `along` the path, and the arc length left within it. */
+function locate(path: Path, along: Mm): { readonly index: number; readonly rest: Mm } {
+  let rest = Math.max(0, along);
+  for (let index = 0; index < path.length - 1; index++) {
+    const length = segmentLength(path[index] as Segment);
+    if (rest <= length) return { index, rest };
+    rest -= length;
+  }
+  return { index: path.length - 1, rest };
+}
+
+/** Place and unit tangent at arc length `along` from the start (clamped to the path). */
+export function pathAt(path: Path, along: Mm): { readonly point: Point; readonly tangent: Point } {
+  const { index, rest } = locate(path, along);
+  const segment = path[index] as Segment;
+  const t = segmentParameterAt(segment, rest);
+  return { point: segmentAt(segment, t), tangent: segmentTangent(segment, t) };
+}
+
+/** The two parts of the path at arc length `along`, which must lie strictly inside it. */
+export function pathSplit(path: Path, along: Mm): readonly [Path, Path] {
+  const { index, rest } = locate(path, along);
+  const segment = path[index] as Segment;
+  const t = segmentParameterAt(segment, rest);
+  if (t <= 1e-9 && index > 0) return [path.slice(0, index), path.slice(index)];
+  if (t >= 1 - 1e-9 && index < path.length - 1) return [path.slice(0, index + 1), path.slice(index + 1)];
+  const [before, after] = segmentSplit(segment, t);
+  return [
+    [...path.slice(0, index), before],
+    [after, ...path.slice(index + 1)],
+  ];
+}
+
+/** The part of the path between two arc lengths, 0 <= from < to <= length. */
+export function pathBetween(path: Path, from: Mm, to: Mm): Path {
+  const length = pathLength(path);
+  const head = to < length - 1e-9 ? pathSplit(path, to)[0] : path;
+  return from > 1e-9 ? pathSplit(head, from)[1] : head;
+}
+
+/** The path walked the other way. */
+export function pathReverse(path: Path): Path {
+  return path.map(segmentReverse).reverse();
+}
+
+/** The path with every control point moved (rigid or affine map). */
+export function pathMap(path: Path, move: (p: Point) => Point): Path {
+  return path.map((segment) => segmentMap(segment, move));
+}
+
+/** Points along the path, both ends included, no chord further than `tolerance` from the curve. */
+export function pathFlatten(path: Path, tolerance: Mm = FLATTEN_TOLERANCE): Point[] {
+  const points: Point[] = [pathStart(path)];
+  for (const segment of path) {
+    const count = segmentFlattenCount(segment, tolerance);
+    for (let i = 1; i < count; i++) points.push(segmentAt(segment, i / count));
+    points.push(segmentEnd(segment));
+  }
+  return points;
+}
+
+/** Arc length of the place on the path nearest to `p`, with its distance. Coarse over the whole, then refined. */
+export function pathNearest(path: Path, p: Point): { readonly along: Mm; readonly distance: Mm } {
+  let nearest = { index: 0, t: 0, distance: Infinity, step: 1 };
+  path.forEach((segment, index) => {
+    const steps = segment.kind === "line" ? 8 : 24;
+    for (let i = 0; i <= steps; i++) {
+      const distance = pointDistance(segmentAt(segment, i / steps), p);
+      if (distance < nearest.distance) nearest = { index, t: i / steps, distance, step: 1 / steps };
+    }
+  });
+  const segment = path[nearest.index] as Segment;
+  let low = Math.max(0, nearest.t - nearest.step);
+  let high = Math.min(1, nearest.t + nearest.step);
+  while (high - low > 1e-9) {
+    const a = low + (high - low) * 0.382;
+    const b = high - (high - low) * 0.382;
+    if (pointDistance(segmentAt(segment, a), p) < pointDistance(segmentAt(segment, b), p)) high = b;
+    else low = a;
+  }
+  // An end of the segment is often the place itself; the search comes close to it but never reaches it.
+  const candidates = [(low + high) / 2, 0, 1].map((t) => ({ t, distance: pointDistance(segmentAt(segment, t), p) }));
+  const best = candidates.reduce((a, b) => (b.distance < a.distance ? b : a));
+  const before = path.slice(0, nearest.index).reduce((sum, s) => sum + segmentLength(s), 0);
+  return { along: before + segmentLengthBetween(segment, 0, best.t), distance: best.distance };
+}
+
+/** Where the path crosses the level y (its x values), found on the flattened path. */
+export function pathCrossings(path: Path, y: Mm): Mm[] {
+  const crossings: Mm[] = [];
+  const points = pathFlatten(path);
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1] as Point, points[i] as Point];
+    if (a[1] === b[1]) continue;
+    const t = (y - a[1]) / (b[1] - a[1]);
+    if (t >= 0 && t < 1) crossings.push(a[0] + (b[0] - a[0]) * t);
+  }
+  return crossings;
+}

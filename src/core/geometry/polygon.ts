@@ -1,0 +1,97 @@
+import type { Mm } from "../units";
+import { pointDistance, type Point } from "./point";
+
+/** Signed area of a closed outline (not repeated) in square millimetres; positive when clockwise as drawn. */
+export function polygonArea(points: readonly Point[]): number {
+  let sum = 0;
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i] as Point;
+    const b = points[(i + 1) % points.length] as Point;
+    sum += a[0] * b[1] - b[0] * a[1];
+  }
+  return sum / 2;
+}
+
+export interface Box {
+  readonly left: Mm;
+  readonly top: Mm;
+  readonly right: Mm;
+  readonly bottom: Mm;
+}
+
+/** The smallest upright box around the points. */
+export function boxOf(points: readonly Point[]): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of points) {
+    left = Math.min(left, x);
+    right = Math.max(right, x);
+    top = Math.min(top, y);
+    bottom = Math.max(bottom, y);
+  }
+  return { left, top, right, bottom };
+}
+
+/** Where two straight pieces cross, or null. Touching at shared ends within `slack` does not count. */
+export function chordsCross(a: Point, b: Point, c: Point, d: Point): Point | null {
+  const rx = b[0] - a[0];
+  const ry = b[1] - a[1];
+  const sx = d[0] - c[0];
+  const sy = d[1] - c[1];
+  const cross = rx * sy - ry * sx;
+  if (Math.abs(cross) < 1e-12) return null;
+  const t = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / cross;
+  const u = ((c[0] - a[0]) * ry - (c[1] - a[1]) * rx) / cross;
+  if (t < 0 || t > 1 || u < 0 || u > 1) return null;
+  return [a[0] + rx * t, a[1] + ry * t];
+}
+
+/** The first place where a closed outline crosses itself, or null. Neighbouring chords are left out. */
+export function polygonSelfCrossing(points: readonly Point[]): Point | null {
+  const n = points.length;
+  // Sorting by the left end lets the inner loop stop early; outlines have a few hundred chords.
+  const chords = points
+    .map((a, i) => {
+      const b = points[(i + 1) % n] as Point;
+      return { i, a, b, left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]) };
+    })
+    .sort((p, q) => p.left - q.left);
+  for (let p = 0; p < chords.length; p++) {
+    const one = chords[p] as (typeof chords)[number];
+    for (let q = p + 1; q < chords.length; q++) {
+      const other = chords[q] as (typeof chords)[number];
+      if (other.left > one.right) break;
+      const gap = Math.abs(one.i - other.i);
+      if (gap <= 1 || gap >= n - 1) continue;
+      if (Math.max(one.a[1], one.b[1]) < Math.min(other.a[1], other.b[1])) continue;
+      if (Math.min(one.a[1], one.b[1]) > Math.max(other.a[1], other.b[1])) continue;
+      const meet = chordsCross(one.a, one.b, other.a, other.b);
+      if (meet) return meet;
+    }
+  }
+  return null;
+}
+
+/** Removes points closer than `slack` to the one before (and the last if it repeats the first). */
+export function polygonClean(points: readonly Point[], slack: Mm = 1e-6): Point[] {
+  const kept: Point[] = [];
+  for (const p of points) {
+    const previous = kept[kept.length - 1];
+    if (!previous || pointDistance(previous, p) > slack) kept.push(p);
+  }
+  while (kept.length > 1 && pointDistance(kept[0] as Point, kept[kept.length - 1] as Point) <= slack) kept.pop();
+  return kept;
+}
+
+/** Widths between consecutive crossings of a closed outline with the level y, as [left, right] pairs. */
+export function polygonSections(points: readonly Point[], y: Mm): (readonly [Mm, Mm])[] {
+  const xs: Mm[] = [];
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i] as Point;
+    const b = points[(i + 1) % points.length] as Point;
+    if (a[1] <= y !== b[1] <= y) xs.push(a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]));
+  }
+  xs.sort((p, q) => p - q);
+  const sections: (readonly [Mm, Mm])[] = [];
+  for (let i = 0; i + 1 < xs.length; i += 2) sections.push([xs[i] as Mm, xs[i + 1] as Mm]);
+  return sections;
+}

@@ -1,0 +1,62 @@
+/** Finds x with f(x) = 0 by the secant method; null when it does not settle. Values in the caller's units. */
+export function secant(
+  f: (x: number) => number,
+  x0: number,
+  x1: number,
+  options: { readonly tolerance?: number; readonly steps?: number } = {},
+): number | null {
+  const { tolerance = 1e-7, steps = 60 } = options;
+  let [a, b] = [x0, x1];
+  let [fa, fb] = [f(a), f(b)];
+  for (let i = 0; i < steps; i++) {
+    if (Math.abs(fb) < tolerance) return b;
+    if (!Number.isFinite(fb) || fb === fa) return null;
+    const c = b - (fb * (b - a)) / (fb - fa);
+    [a, fa] = [b, fb];
+    b = c;
+    fb = f(b);
+  }
+  return Math.abs(fb) < tolerance ? b : null;
+}
+
+type Pair = readonly [number, number];
+
+/**
+ * Solves two equations in two unknowns by Newton with a numeric Jacobian and halved steps when one overshoots;
+ * null when it does not settle.
+ */
+export function newton2(
+  f: (x: Pair) => Pair,
+  start: Pair,
+  options: { readonly tolerance?: number; readonly steps?: number } = {},
+): Pair | null {
+  const { tolerance = 1e-7, steps = 40 } = options;
+  const step = 1e-4;
+  let x = start;
+  let fx = f(x);
+  for (let i = 0; i < steps; i++) {
+    const size = Math.hypot(fx[0], fx[1]);
+    if (!Number.isFinite(size)) return null;
+    if (size < tolerance) return x;
+    const fa = f([x[0] + step, x[1]]);
+    const fb = f([x[0], x[1] + step]);
+    const [j00, j10] = [(fa[0] - fx[0]) / step, (fa[1] - fx[1]) / step];
+    const [j01, j11] = [(fb[0] - fx[0]) / step, (fb[1] - fx[1]) / step];
+    const determinant = j00 * j11 - j01 * j10;
+    if (Math.abs(determinant) < 1e-12) return null;
+    const dx = (-fx[0] * j11 + fx[1] * j01) / determinant;
+    const dy = (-fx[1] * j00 + fx[0] * j10) / determinant;
+    let share = 1;
+    for (;;) {
+      const next: Pair = [x[0] + dx * share, x[1] + dy * share];
+      const fNext = f(next);
+      if (Math.hypot(fNext[0], fNext[1]) < size || share < 0.02) {
+        x = next;
+        fx = fNext;
+        break;
+      }
+      share /= 2;
+    }
+  }
+  return Math.hypot(fx[0], fx[1]) < Math.max(tolerance * 100, 1e-5) ? x : null;
+}

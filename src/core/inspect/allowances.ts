@@ -1,0 +1,74 @@
+import { edgeOf } from "../drafting";
+import { distanceToChord, pathAt, polygonSelfCrossing, type Point } from "../geometry";
+import type { Piece } from "../pieces";
+import { plain } from "../units";
+import type { CheckRule } from "./check";
+
+/** Distance from a place to a closed outline. */
+export function distanceToOutline(p: Point, outline: readonly Point[]): number {
+  let least = Infinity;
+  for (let i = 0; i < outline.length; i++) {
+    least = Math.min(least, distanceToChord(p, outline[i] as Point, outline[(i + 1) % outline.length] as Point));
+  }
+  return least;
+}
+
+interface Misfit {
+  readonly piece: Piece;
+  readonly edge: string;
+  readonly point: Point;
+  readonly off: number;
+}
+
+/** Places along each stretch, away from its corners, where cut line and seam line lie furthest from the allowance. */
+function worstMisfit(pieces: readonly Piece[]): Misfit | null {
+  let worst: Misfit | null = null;
+  for (const piece of pieces) {
+    for (const stretch of piece.edges) {
+      // Near a corner the neighbour's cut line may be nearer; a narrowing stretch has no single width.
+      if (stretch.allowanceEnd !== undefined || stretch.length < 3 * stretch.allowance + 10) continue;
+      const { path } = edgeOf(piece.panel, stretch.edge);
+      for (const share of [0.35, 0.5, 0.65]) {
+        const { point } = pathAt(path, stretch.from + stretch.length * share);
+        const off = distanceToOutline(point, piece.cutLine) - stretch.allowance;
+        if (!worst || Math.abs(off) > Math.abs(worst.off)) worst = { piece, edge: stretch.name, point, off };
+      }
+    }
+  }
+  return worst;
+}
+
+/** Every sewn edge carries its allowance, once. Measured between cut line and seam line. */
+export const allowances: CheckRule = {
+  id: "allowances",
+  label: "Allowances",
+  note: "Every sewn edge has its allowance once; cut lines do not cross themselves.",
+  measure({ pieces, hemDepth }) {
+    const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
+    const bare = pieces.flatMap((piece) => piece.edges.filter((e) => e.allowance <= 0).map((edge) => ({ piece, edge })))[0];
+    const misfit = worstMisfit(pieces);
+    const off = misfit?.off ?? 0;
+    const wrong = crossing
+      ? { panel: crossing.piece.id, point: crossing.at as Point, text: `The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.` }
+      : bare
+        ? {
+            panel: bare.piece.id,
+            point: bare.piece.seamLine[0] as Point,
+            text: hemDepth === null && bare.edge.role === "hem" ? "The hem is not decided, so it has no allowance." : `The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
+          }
+        : misfit && Math.abs(off) > 0.2
+          ? { panel: misfit.piece.id, point: misfit.point, text: `The ${misfit.edge} is ${plain(Math.abs(off))} mm ${off > 0 ? "wider" : "narrower"} than its allowance.` }
+          : null;
+    return {
+      id: this.id,
+      label: this.label,
+      status: wrong ? "fault" : "pass",
+      value: off,
+      limit: 0.2,
+      unit: "mm",
+      message: wrong?.text ?? "Every sewn edge has its allowance once.",
+      where: wrong ? { panel: wrong.panel, point: wrong.point } : null,
+      fix: wrong ? "Set the allowance of this edge." : null,
+    };
+  },
+};

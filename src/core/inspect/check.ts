@@ -1,0 +1,56 @@
+import type { BodyMeasures } from "../body";
+import type { LegPlan, Panel } from "../drafting";
+import type { ResolvedFinish } from "../finish";
+import type { Point } from "../geometry";
+import type { Piece, Seam } from "../pieces";
+import type { Mm } from "../units";
+
+export type CheckStatus = "pass" | "look" | "fault";
+
+/** One fact about the finished pattern, measured from its outlines. */
+export interface Check {
+  readonly id: string;
+  readonly label: string;
+  readonly status: CheckStatus;
+  readonly value: number;
+  readonly limit: number;
+  readonly unit: "mm" | "degrees" | "pieces";
+  readonly message: string;
+  readonly where: { readonly panel: string; readonly point: Point } | null;
+  readonly fix: string | null;
+}
+
+/** What a check may look at: results only, never intentions. */
+export interface Inspected {
+  readonly measures: BodyMeasures;
+  readonly plan: LegPlan;
+  readonly front: Panel;
+  readonly back: Panel;
+  readonly band: Panel | null;
+  readonly seams: readonly Seam[];
+  readonly pieces: readonly Piece[];
+  readonly finish: ResolvedFinish;
+  readonly readings: { readonly hipGirth: Mm; readonly waistOpening: Mm; readonly lowestPoint: Mm };
+  readonly zip: { readonly length: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null;
+  readonly hemDepth: Mm | null;
+  readonly shoe: Mm;
+}
+
+/** One check: its file, its id, its words. */
+export interface CheckRule {
+  readonly id: string;
+  readonly label: string;
+  readonly note: string;
+  readonly measure: (inspected: Inspected) => Check | null;
+}
+
+/** Pass, look or fault for a deviation that should be small. */
+export function byLimits(value: number, look: number, fault: number): CheckStatus {
+  const size = Math.abs(value);
+  return size > fault ? "fault" : size > look ? "look" : "pass";
+}
+
+/** Pass, look or fault for an amount that should be large enough. */
+export function byFloor(value: number, look: number, fault: number): CheckStatus {
+  return value < fault ? "fault" : value < look ? "look" : "pass";
+}

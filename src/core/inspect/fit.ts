@@ -1,0 +1,105 @@
+import { landmarkOf } from "../drafting";
+import { plain } from "../units";
+import { byFloor, type CheckRule } from "./check";
+
+/** Ease of the finished hip over the body. */
+export const hipEase: CheckRule = {
+  id: "hip-ease",
+  label: "Hip ease",
+  note: "The finished hip is larger than the body.",
+  measure({ measures, readings, front }) {
+    const value = readings.hipGirth - measures.hip.mm;
+    const status = byFloor(value, 20, 0);
+    return {
+      id: this.id,
+      label: this.label,
+      status,
+      value,
+      limit: 20,
+      unit: "mm",
+      message: value < 0 ? `The trousers are ${plain(-value)} mm smaller than the hip.` : `${plain(value)} mm of ease round the hip.`,
+      where: { panel: "front", point: landmarkOf(front, "hipSide") },
+      fix: status === "pass" ? null : "Add hip ease to front and back.",
+    };
+  },
+};
+
+/** Can it be put on: the widest the waist opens against the hip. */
+export const pullOn: CheckRule = {
+  id: "pull-on",
+  label: "Goes over the hip",
+  note: "The opened waist passes over the hip.",
+  measure({ measures, readings, front }) {
+    const value = readings.waistOpening - measures.hip.mm;
+    const status = byFloor(value, 20, 0);
+    return {
+      id: this.id,
+      label: this.label,
+      status,
+      value,
+      limit: 20,
+      unit: "mm",
+      message:
+        value < 0
+          ? `The opened waist is ${plain(-value)} mm too small to pass over the hip.`
+          : `The opened waist passes with ${plain(value)} mm to spare.`,
+      where: { panel: "front", point: landmarkOf(front, "waistCentre") },
+      fix: status === "pass" ? null : "Choose a longer zip, or another closure.",
+    };
+  },
+};
+
+/** The zip reaches past the hip and ends before the crotch curve turns. */
+export const zipLength: CheckRule = {
+  id: "zip-length",
+  label: "Zip length",
+  note: "The zip opens past the hip and does not run into the turn of the crotch curve.",
+  measure({ zip, readings, measures, back }) {
+    if (!zip) return null;
+    const passes = readings.waistOpening >= measures.hip.mm;
+    const over = zip.length - zip.smoothAlong;
+    const status = !passes ? "fault" : over > 0.5 ? "look" : "pass";
+    return {
+      id: this.id,
+      label: this.label,
+      status,
+      value: zip.length,
+      limit: zip.smoothAlong,
+      unit: "mm",
+      message: !passes
+        ? `A zip of ${plain(zip.length)} mm does not let the hip through.`
+        : over > 0.5
+          ? `The zip runs ${plain(over)} mm into the turn of the crotch curve.`
+          : `${plain(zip.length)} mm, ending before the crotch turns.`,
+      where: { panel: "back", point: landmarkOf(back, "hipCentre") },
+      fix: status === "pass" ? null : passes ? `Choose a zip of ${plain(Math.floor(zip.smoothAlong / 5) * 5)} mm at most.` : "Choose a longer zip.",
+    };
+  },
+};
+
+/** The lowest place of the hem stays off the floor. */
+export const floorClearance: CheckRule = {
+  id: "floor-clearance",
+  label: "Off the floor",
+  note: "The lowest place of the hem clears the floor in shoes.",
+  measure({ measures, readings, shoe, front, back }) {
+    const floor = measures.waistToFloor.mm + shoe;
+    const value = floor - readings.lowestPoint;
+    const status = byFloor(value, 10, 0);
+    const panel = landmarkOf(front, "creaseHem")[1] > landmarkOf(back, "creaseHem")[1] ? front : back;
+    return {
+      id: this.id,
+      label: this.label,
+      status,
+      value,
+      limit: 10,
+      unit: "mm",
+      message:
+        value < 0
+          ? `The hem lies ${plain(-value)} mm on the floor: it can trip the wearer.`
+          : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
+      where: { panel: panel.id, point: landmarkOf(panel, "creaseHem") },
+      fix: status === "pass" ? null : "Shorten the leg.",
+    };
+  },
+};

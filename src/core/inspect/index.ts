@@ -1,0 +1,34 @@
+import { allowances } from "./allowances";
+import type { Check, CheckRule, Inspected } from "./check";
+import { floorClearance, hipEase, pullOn, zipLength } from "./fit";
+import { hemTurn } from "./hemTurn";
+import { labels } from "./labels";
+import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
+import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
+
+export type { Check, CheckRule, CheckStatus, Inspected } from "./check";
+export { turnUpExcess } from "./hemTurn";
+
+/** Every check, in the order they are read. */
+export const CHECKS: readonly CheckRule[] = [
+  sideSeams,
+  inseams,
+  waistSeam,
+  smoothWaist,
+  smoothHem,
+  smoothCrotch,
+  creaseBalance,
+  hipEase,
+  pullOn,
+  zipLength,
+  hemTurn,
+  floorClearance,
+  allowances,
+  labels,
+];
+
+/** Runs every check that applies. */
+export function inspect(inspected: Inspected): Check[] {
+  return CHECKS.map((rule) => rule.measure(inspected)).filter((check): check is Check => check !== null);
+}
+export { readPanels, type EaseAt, type Readings } from "./readings";

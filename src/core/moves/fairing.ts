@@ -1,0 +1,95 @@
+import {
+  line,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathEndTangent,
+  pathLength,
+  pathSplit,
+  pathStart,
+  pathStartTangent,
+  pointAdd,
+  pointDistance,
+  pointRotate,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  truedCurve,
+  type Path,
+  type Point,
+  type Segment,
+} from "../geometry";
+import { smallestRadius } from "../drafting";
+import type { Mm, Radians } from "../units";
+
+/** How far a hinge corner is softened each way. */
+const SOFTEN_REACH: Mm = 100;
+
+/**
+ * Softens a corner within an edge over about 100 mm each way. The edge's length changes by a fraction of a
+ * millimetre; `restoreLength` puts it back at the hem end.
+ */
+export function softenCorner(path: Path, at: Mm): Path {
+  const whole = pathLength(path);
+  const reach = Math.min(SOFTEN_REACH, at * 0.9, (whole - at) * 0.9);
+  if (reach < 1) return path;
+  const [from, to] = [pathAt(path, at - reach), pathAt(path, at + reach)];
+  const soft = truedCurve(from.point, from.tangent, to.point, to.tangent);
+  return [...pathBetween(path, 0, at - reach), soft, ...pathBetween(path, at + reach, whole)];
+}
+
+/** The path made exactly `length` long at its end or its start, along its own direction there. */
+export function restoreLength(path: Path, length: Mm, end: "start" | "end"): Path {
+  const excess = pathLength(path) - length;
+  if (Math.abs(excess) < 1e-9) return path;
+  if (excess > 0) {
+    return end === "end" ? pathSplit(path, length)[0] : pathSplit(path, excess)[1];
+  }
+  return end === "end"
+    ? [...path, line(pathEnd(path), pointAdd(pathEnd(path), pointScale(pathEndTangent(path), -excess)))]
+    : [line(pointAdd(pathStart(path), pointScale(pathStartTangent(path), excess)), pathStart(path)), ...path];
+}
+
+/** The unit vector square to `tangent` that points from `from` toward `to`. */
+function squareToward(tangent: Point, from: Point, to: Point): Point {
+  const square: Point = [-tangent[1], tangent[0]];
+  const chord = pointSubtract(to, from);
+  return square[0] * chord[0] + square[1] * chord[1] >= 0 ? square : [-square[0], -square[1]];
+}
+
+/** One smooth hem from the side seam's end to the inseam's start, square to both. */
+export function truedHem(side: Path, inseam: Path): Segment {
+  const [from, to] = [pathEnd(side), pathStart(inseam)];
+  const leave = squareToward(pathEndTangent(side), from, to);
+  const back = squareToward(pathStartTangent(inseam), to, from);
+  return truedCurve(from, leave, to, [-back[0], -back[1]]);
+}
+
+/** Crotch curves tighter than this are not drawn. */
+const TIGHTEST: Mm = 12.5;
+
+/**
+ * The crotch after the inseam turned by `angle` about the crotch point: the curve's first handle turns with it, so
+ * that the crotch stays square to the inseam. Where that would turn too tightly the handles are set to other
+ * lengths, keeping both directions.
+ */
+export function turnCrotch(crotch: Path, angle: Radians): Path {
+  const [first, ...rest] = crotch;
+  if (!first || first.kind !== "cubic") return crotch;
+  const [b, p1, p2, a] = first.points;
+  const leave = pointUnit(pointSubtract(pointRotate(p1, b, angle), b));
+  const arrive = pointUnit(pointSubtract(p2, a));
+  const [near, far] = [pointDistance(p1, b), pointDistance(p2, a)];
+  let best: Segment | null = null;
+  let bestRadius = -1;
+  for (const [k1, k2] of [[1, 1], [0.9, 1], [0.8, 1], [1.15, 1], [0.7, 1.1], [0.9, 0.85], [1.3, 0.9], [0.6, 1.2], [1, 1.25], [1.2, 1.2]] as const) {
+    const candidate: Segment = {
+      kind: "cubic",
+      points: [b, pointAdd(b, pointScale(leave, near * k1)), pointAdd(a, pointScale(arrive, far * k2)), a],
+    };
+    const radius = smallestRadius([candidate]);
+    if (radius > bestRadius) [best, bestRadius] = [candidate, radius];
+    if (bestRadius >= TIGHTEST) break;
+  }
+  return best ? [best, ...rest] : crotch;
+}

@@ -1,0 +1,81 @@
+import type { z } from "zod";
+import type { BodyMeasures } from "../body";
+import type { LegPlan, Numbers, Panel } from "../drafting";
+import type { Point } from "../geometry";
+import type { Mm, Quantity, Unit } from "../units";
+
+/** The pattern between two moves. */
+export interface StyleState {
+  readonly plan: LegPlan;
+  readonly panels: readonly Panel[];
+}
+
+/** What a move may look at besides the pattern. */
+export interface MoveContext {
+  readonly measures: BodyMeasures;
+  readonly unit: Unit;
+  /** Style parameters as given; they fill what a move leaves `auto`. */
+  readonly styleParams: Readonly<Record<string, unknown>>;
+  /** The style's own sums, by "move.param", for what neither move nor parameter states. */
+  readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
+  readonly backExtra: Mm;
+  /** Heel height the length allows for. */
+  readonly shoe: Mm;
+}
+
+/** A place on the pattern that can be pulled; pulling it along `axis` by 1 mm adds `perMm` to the move's number. */
+export interface Handle {
+  readonly id: string;
+  readonly panel: string;
+  readonly at: Point;
+  readonly axis: Point;
+  readonly param: string;
+  readonly perMm: number;
+  readonly value: Mm;
+  readonly label: string;
+  /** The measured length shown while pulling. */
+  readonly reading: Mm;
+}
+
+/** What a move wants shown on the table, by panel. */
+export interface Shown {
+  readonly panel: string;
+  readonly slashes: readonly (readonly Point[])[];
+  readonly wedges: readonly (readonly Point[])[];
+  readonly hinges: readonly Point[];
+}
+
+export interface MoveResult {
+  readonly state: StyleState;
+  /** A sentence with `{name}` where a number belongs. */
+  readonly template: string;
+  readonly numbers: Numbers;
+  readonly shown: readonly Shown[];
+  readonly handles: readonly Handle[];
+}
+
+/** One verb of restyling: a pure function from pattern to pattern, with its schema and its words. */
+export interface Move<P = unknown> {
+  readonly id: string;
+  readonly label: string;
+  readonly note: string;
+  readonly schema: z.ZodType<P>;
+  /**
+   * True when it redraws side or inseam: it changes the plan only, and front and back are drawn and reconciled after
+   * the last such move.
+   */
+  readonly redraws: boolean;
+  readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
+}
+
+/** A move that cannot be made as asked: which parameter, why, and what would work. */
+export class MoveRefused extends Error {
+  constructor(
+    readonly param: string,
+    message: string,
+    readonly largest?: Mm,
+  ) {
+    super(message);
+    this.name = "MoveRefused";
+  }
+}

@@ -1,0 +1,89 @@
+import { z } from "zod";
+import type { BodyMeasures } from "../body";
+import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
+import { readParam } from "./auto";
+import { MoveRefused, type Move } from "./move";
+
+export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
+type LengthName = (typeof LENGTH_NAMES)[number];
+
+/** How long the garment is: a named level, or a length below the natural waist. */
+export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAMES), lengthInputSchema]);
+
+const schema = z.strictObject({
+  length: garmentLengthSchema.optional().describe("Where the hem ends: a level, or a length below the waist."),
+});
+
+/** Hem stays this far off the floor, in shoes this high. */
+const CLEARANCE: Mm = 20;
+
+/** The hem's level below the natural waist for a named length, with its sum. */
+export function namedLength(name: LengthName, m: BodyMeasures, shoe: Mm, crotchLine: Mm): Quantity {
+  const { waistToFloor, waistToAnkle, waistToKnee } = m;
+  switch (name) {
+    case "full":
+      return quantity(
+        waistToFloor.mm + shoe - CLEARANCE,
+        `waist to floor ${plain(waistToFloor.mm)} + shoe ${plain(shoe)} - clearance ${plain(CLEARANCE)}`,
+        { waistToFloor },
+      );
+    case "ankle":
+      return quantity(waistToAnkle.mm, `waist to ankle ${plain(waistToAnkle.mm)}`, { waistToAnkle });
+    case "knee":
+      return quantity(waistToKnee.mm, `waist to knee ${plain(waistToKnee.mm)}`, { waistToKnee });
+    case "mid-calf":
+      return quantity((waistToKnee.mm + waistToAnkle.mm) / 2, "half-way between knee and ankle", { waistToKnee, waistToAnkle });
+    case "calf":
+      return quantity(
+        waistToKnee.mm + 0.55 * (waistToAnkle.mm - waistToKnee.mm),
+        "knee + 0.55 of knee to ankle",
+        { waistToKnee, waistToAnkle },
+      );
+    case "shorts":
+      return quantity(crotchLine + 80, `crotch line ${plain(crotchLine)} + 80`);
+  }
+}
+
+const isName = (value: unknown): value is LengthName => LENGTH_NAMES.includes(value as LengthName);
+
+/** Moves the hem. Below the knee the seams run on; above it both panels are cut at equal lengths along the seams. */
+export const setLength: Move<z.infer<typeof schema>> = {
+  id: "set-length",
+  label: "Set the length",
+  note: "Ends the leg at a level or at a length below the natural waist.",
+  schema,
+  redraws: true,
+  apply(state, params, context) {
+    const asked = [params.length, context.styleParams.length, "full"].find((v) => v !== undefined && v !== "auto") as
+      | LengthName
+      | LengthInput;
+    const { plan } = state;
+    const hemLevel = isName(asked)
+      ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
+      : readParam("length", asked, context, "below the waist, as chosen");
+    const least = plan.levels.crotch + 60;
+    if (hemLevel.mm < least) {
+      throw new MoveRefused(
+        "length",
+        `A hem ${(hemLevel.mm / 10).toFixed(1)} cm below the waist leaves no leg. The shortest is ${(Math.ceil(least) / 10).toFixed(1)} cm.`,
+      );
+    }
+    if (hemLevel.mm > 2000) throw new MoveRefused("length", "A hem more than 200 cm below the waist is refused. Check the unit.");
+    const longer = { ...plan, levels: { ...plan.levels, hem: hemLevel.mm } };
+    const offFloor = context.measures.waistToFloor.mm + context.shoe - hemLevel.mm;
+    return {
+      state: { ...state, plan: longer },
+      template:
+        offFloor < 60
+          ? "End it {hemLevel} below the waist, {offFloor} off the floor in {shoe} shoes."
+          : "End it {hemLevel} below the waist.",
+      numbers: {
+        hemLevel,
+        offFloor: quantity(offFloor, "waist to floor + shoe - hem level", { waistToFloor: context.measures.waistToFloor }),
+        shoe: quantity(context.shoe, "usual heel height"),
+      },
+      shown: [],
+      handles: [],
+    };
+  },
+};

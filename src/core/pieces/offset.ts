@@ -1,0 +1,140 @@
+import {
+  angleFromTo,
+  chordsCross,
+  FLATTEN_TOLERANCE,
+  pathAt,
+  pathLength,
+  pointAdd,
+  pointDistance,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  segmentAt,
+  segmentFlattenCount,
+  segmentLengthBetween,
+  segmentTangent,
+  type Path,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+
+/** Finer than drawings, so that the cut line keeps its distance within the drawing tolerance. */
+const OFFSET_TOLERANCE: Mm = FLATTEN_TOLERANCE / 2.5;
+
+/** Width of an allowance at an arc length of its edge. */
+export type WidthAt = (along: Mm) => Mm;
+
+/**
+ * The cut line beside one edge: each place moved outward, square to the edge, by its width.
+ * `outward` is +1 when the outside lies to the left of travel as drawn (clockwise outlines), else -1.
+ * Where a wide allowance meets a tight curve the offset folds over itself; the fold is cut away.
+ */
+export function offsetEdge(path: Path, width: WidthAt, outward: 1 | -1): Point[] {
+  const points: Point[] = [];
+  let before = 0;
+  for (const segment of path) {
+    const steps = Math.max(segmentFlattenCount(segment, OFFSET_TOLERANCE), segment.kind === "line" ? 1 : 8);
+    const whole = segmentLengthBetween(segment, 0, 1);
+    // Straight pieces with a changing width still need places in between.
+    const count = segment.kind === "line" ? Math.max(1, Math.ceil(whole / 10)) : steps;
+    for (let i = points.length === 0 ? 0 : 1; i <= count; i++) {
+      const t = i / count;
+      const along = before + segmentLengthBetween(segment, 0, t);
+      const [tx, ty] = segmentTangent(segment, t);
+      const normal: Point = [ty * outward, -tx * outward];
+      points.push(pointAdd(segmentAt(segment, t), pointScale(normal, width(along))));
+    }
+    before += whole;
+  }
+  return withoutFolds(points);
+}
+
+/** Cuts away loops of an open run of points where it crosses itself. */
+function withoutFolds(points: readonly Point[]): Point[] {
+  const run = [...points];
+  for (let i = 0; i + 3 < run.length; i++) {
+    // The far side of a loop is looked for within the next 80 chords: loops of a seam are short.
+    for (let j = Math.min(run.length - 2, i + 80); j > i + 1; j--) {
+      const meet = chordsCross(run[i] as Point, run[i + 1] as Point, run[j] as Point, run[j + 1] as Point);
+      if (meet) {
+        run.splice(i + 1, j - i, meet);
+        break;
+      }
+    }
+  }
+  return run;
+}
+
+/** How far a corner may stand out from its seam corner, in allowance widths, before it is squared off. */
+const MITRE_LIMIT = 3.5;
+
+/**
+ * Joins two runs of cut line at a corner: both are lengthened to meet, or trimmed where they cross. A corner that
+ * would stand out too far is squared off instead.
+ */
+export function joinRuns(a: readonly Point[], b: readonly Point[], corner: Point, widest: Mm): { readonly a: Point[]; readonly b: Point[] } {
+  const reach = Math.max(30, 6 * widest);
+  const longA = [...a, extend(a[a.length - 2] as Point, a[a.length - 1] as Point, reach)];
+  const longB = [extend(b[1] as Point, b[0] as Point, reach), ...b];
+  let best: { i: number; j: number; meet: Point; away: Mm } | null = null;
+  for (let i = longA.length - 2; i >= 0; i--) {
+    const [p, q] = [longA[i] as Point, longA[i + 1] as Point];
+    if (pointDistance(q, corner) > 2 * reach && i < longA.length - 2) break;
+    for (let j = 0; j + 1 < longB.length; j++) {
+      const [r, s] = [longB[j] as Point, longB[j + 1] as Point];
+      if (pointDistance(r, corner) > 2 * reach && j > 0) break;
+      const meet = chordsCross(p, q, r, s);
+      if (!meet) continue;
+      const away = pointDistance(meet, corner);
+      if (!best || away < best.away) best = { i, j, meet, away };
+    }
+  }
+  if (!best || best.away > Math.max(MITRE_LIMIT * widest, 1)) return { a: [...a], b: [...b] };
+  return { a: [...longA.slice(0, best.i + 1), best.meet], b: [best.meet, ...longB.slice(best.j + 1)] };
+}
+
+function extend(from: Point, through: Point, by: Mm): Point {
+  return pointAdd(through, pointScale(pointUnit(pointSubtract(through, from)), by));
+}
+
+/**
+ * The end of a turn-up: the cut line of the adjoining seam, reflected in the hem line, so that the turn-up folds
+ * flat onto the leg. `seam` runs toward the hem; the result runs on from the hem line outward to `depth`.
+ */
+export function mirroredEnd(seam: readonly Point[], hemEnd: Point, hemTangent: Point, depth: Mm): Point[] {
+  const normal: Point = [-hemTangent[1], hemTangent[0]];
+  const height = (p: Point): Mm => (p[0] - hemEnd[0]) * normal[0] + (p[1] - hemEnd[1]) * normal[1];
+  const last = seam[seam.length - 1] as Point;
+  // Which side of the hem line the leg lies on: that of a place well up the seam.
+  const inside = Math.sign(height(walkBack(seam, Math.max(30, depth))));
+  const long = [...seam, extend(seam[seam.length - 2] as Point, last, Math.max(60, depth))];
+  const below = long.findIndex((p, i) => i > 0 && height(p) * inside <= 0 && pointDistance(p, hemEnd) < 400);
+  if (below < 1) return [last];
+  const [p, q] = [long[below - 1] as Point, long[below] as Point];
+  const share = height(p) / (height(p) - height(q));
+  const onLine: Point = [p[0] + (q[0] - p[0]) * share, p[1] + (q[1] - p[1]) * share];
+  const mirrored: Point[] = [onLine];
+  for (let i = below - 1; i >= 0; i--) {
+    const point = long[i] as Point;
+    const h = height(point);
+    mirrored.push([point[0] - 2 * h * normal[0], point[1] - 2 * h * normal[1]]);
+    if (Math.abs(h) > depth * 1.4 + 2) break;
+  }
+  return mirrored;
+}
+
+function walkBack(run: readonly Point[], by: Mm): Point {
+  let left = by;
+  for (let i = run.length - 1; i > 0; i--) {
+    const [p, q] = [run[i] as Point, run[i - 1] as Point];
+    const d = pointDistance(p, q);
+    if (d >= left) return [p[0] + ((q[0] - p[0]) * left) / d, p[1] + ((q[1] - p[1]) * left) / d];
+    left -= d;
+  }
+  return run[0] as Point;
+}
+
+/** Total turn of a path in radians, from its first to its last direction. */
+export function pathTurn(path: Path): number {
+  return angleFromTo(pathAt(path, 0).tangent, pathAt(path, pathLength(path)).tangent);
+}

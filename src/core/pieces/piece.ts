@@ -1,0 +1,41 @@
+import type { EdgeRole, Material, Panel } from "../drafting";
+import type { Point } from "../geometry";
+import type { Mm } from "../units";
+
+export interface Notch {
+  /** On the seam line. */
+  readonly at: Point;
+  /** On the cut line, straight outward. */
+  readonly outer: Point;
+  readonly kind: "single" | "double";
+  readonly pairs: string;
+}
+
+/** A stretch of a piece's edge with one allowance; `allowanceEnd` where it narrows along the stretch. */
+export interface PieceEdge {
+  readonly id: string;
+  readonly role: EdgeRole;
+  readonly name: string;
+  /** Edge of the panel it lies on, and where along that edge it starts. */
+  readonly edge: string;
+  readonly from: Mm;
+  readonly length: Mm;
+  readonly allowance: Mm;
+  readonly allowanceEnd?: Mm;
+}
+
+/** Something to cut: seam line, cut line, how many and from what. */
+export interface Piece {
+  readonly id: string;
+  readonly name: string;
+  readonly panel: Panel;
+  readonly material: Material;
+  readonly cut: { readonly count: number; readonly pairs: boolean; readonly onFold: boolean; readonly singleLayer: boolean };
+  readonly seamLine: readonly Point[];
+  readonly cutLine: readonly Point[];
+  readonly edges: readonly PieceEdge[];
+  readonly grain: readonly [Point, Point];
+  readonly notches: readonly Notch[];
+  readonly label: readonly string[];
+  readonly area: number;
+}

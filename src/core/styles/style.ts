@@ -1,0 +1,27 @@
+import type { z } from "zod";
+import type { BodyMeasures } from "../body";
+import type { Rules, SchoolId } from "../drafting";
+import type { Finish } from "../finish";
+import type { Quantity } from "../units";
+
+/** One line of a style's recipe, or of a job's worksheet. */
+export interface MoveEntry {
+  readonly id: string;
+  readonly move: string;
+  readonly on: boolean;
+  readonly params: Readonly<Record<string, unknown>>;
+}
+
+/** A style: the rules it drafts by, the moves that make it, and how it is finished. */
+export interface Style {
+  readonly id: string;
+  readonly label: string;
+  readonly note: string;
+  readonly school: SchoolId;
+  readonly rules: Rules;
+  readonly params: z.ZodType<Record<string, unknown>>;
+  readonly moves: readonly MoveEntry[];
+  /** Sums for what a move leaves `auto`, by "move.param". */
+  readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
+  readonly finish: Finish;
+}

@@ -1,0 +1,4 @@
+export * from "./brands";
+export * from "./length";
+export * from "./format";
+export * from "./quantity";

@@ -1,0 +1,84 @@
+import { z } from "zod";
+import type { Mm } from "./brands";
+
+/** The units a length may be written in. */
+export const unitSchema = z.enum(["in", "cm", "mm"]);
+export type Unit = z.infer<typeof unitSchema>;
+
+export const MM_PER: Readonly<Record<Unit, number>> = { in: 25.4, cm: 10, mm: 1 };
+
+/** A length as a person typed it: a bare number in the card's unit, text, or text with its unit beside it. */
+export const lengthInputSchema = z.union([
+  z.number(),
+  z.string().max(40),
+  z.strictObject({ value: z.union([z.number(), z.string().max(40)]), unit: unitSchema }),
+]);
+export type LengthInput = z.infer<typeof lengthInputSchema>;
+
+export type ParsedLength = { readonly ok: true; readonly mm: Mm } | { readonly ok: false; readonly message: string };
+
+const FRACTION_SIGNS: Readonly<Record<string, string>> = {
+  "½": "1/2",
+  "¼": "1/4",
+  "¾": "3/4",
+  "⅛": "1/8",
+  "⅜": "3/8",
+  "⅝": "5/8",
+  "⅞": "7/8",
+};
+
+const UNIT_WORDS: readonly (readonly [RegExp, Unit])[] = [
+  [/\s*(?:mm|millimet(?:re|er)s?)$/i, "mm"],
+  [/\s*(?:cm|centimet(?:re|er)s?)$/i, "cm"],
+  [/\s*(?:"|''|″|”|in\.?|inch(?:es)?)$/i, "in"],
+];
+
+const HOW_TO = "Write it like 28 3/8, 28.375, 72.5 cm or 725 mm.";
+
+function refuse(text: string): ParsedLength {
+  return { ok: false, message: `“${text.trim().slice(0, 24)}” is not a length. ${HOW_TO}` };
+}
+
+/**
+ * Reads a length as people write it: `28 3/8`, `28-3/8"`, `28⅜`, `72,5 cm`, `725mm`.
+ * A number without a unit is in `unit`. Never throws: refusals are sentences that say what to do.
+ */
+export function parseLength(text: string, unit: Unit): ParsedLength {
+  let rest = text.trim().replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${FRACTION_SIGNS[sign]}`);
+  if (rest === "") return { ok: false, message: `Nothing is written here. ${HOW_TO}` };
+  let per = MM_PER[unit];
+  for (const [pattern, named] of UNIT_WORDS) {
+    if (pattern.test(rest)) {
+      rest = rest.replace(pattern, "");
+      per = MM_PER[named];
+      break;
+    }
+  }
+  const negative = /^\s*[-−]/.test(rest);
+  rest = rest.replace(/^\s*[-−+]/, "").trim();
+  if (/^\d+,\d{3}$/.test(rest)) {
+    return {
+      ok: false,
+      message: `“${rest}” can be read two ways. Write ${rest.replace(",", "")} or ${rest.replace(",", ".")}.`,
+    };
+  }
+  const mixed = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)$/.exec(rest);
+  let value: number;
+  if (mixed) {
+    const below = Number(mixed[3]);
+    if (below === 0) return { ok: false, message: "A fraction cannot be divided by nothing. " + HOW_TO };
+    value = Number(mixed[1] ?? 0) + Number(mixed[2]) / below;
+  } else if (/^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(rest)) {
+    value = Number(rest.replace(",", "."));
+  } else {
+    return refuse(text);
+  }
+  return Number.isFinite(value) ? { ok: true, mm: (negative ? -value : value) * per } : refuse(text);
+}
+
+/** Reads a stored length (number, text, or text beside its unit); `unit` is used when none is given. */
+export function readLength(input: LengthInput, unit: Unit): ParsedLength {
+  if (typeof input === "object") return readLength(input.value, input.unit);
+  if (typeof input === "string") return parseLength(input, unit);
+  return Number.isFinite(input) ? { ok: true, mm: input * MM_PER[unit] } : refuse(String(input));
+}
