@@ -12,11 +12,12 @@ import {
   type Block,
   type ChangedRule,
   type Panel,
+  type ResolvedRules,
 } from "./drafting";
 import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
-import { resolveAllowances, resolveFinish, straightBand, waistLevelEffect, type ResolvedFinish } from "./finish";
+import { resolveAllowances, resolveFinish, straightBand, waistLevelEffect, type AllowanceSet, type ResolvedFinish } from "./finish";
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Readings } from "./inspect";
 import type { MoveContext, Shown } from "./moves";
@@ -34,6 +35,7 @@ export interface Shape {
   readonly questions: readonly Question[];
   readonly block: Block;
   readonly blockReadings: Readings;
+  readonly rules: ResolvedRules;
   readonly changedRules: readonly ChangedRule[];
   readonly style: Style;
   readonly moves: readonly MoveEntry[];
@@ -43,6 +45,7 @@ export interface Shape {
   readonly back: Panel;
   readonly plan: Block["plan"];
   readonly finish: ResolvedFinish;
+  readonly allowances: AllowanceSet;
   readonly zip: ZipPlan | null;
   readonly readings: Readings;
 }
@@ -93,7 +96,9 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     ],
     job.body.unit,
   );
-  if (ruleErrors.length + finishErrors.length > 0) return fault(400, [...ruleErrors, ...finishErrors]);
+  const { set: allowances, errors: allowanceErrors } = resolveAllowances(job.allowances ?? {}, job.body.unit);
+  const unread = [...ruleErrors, ...finishErrors, ...allowanceErrors];
+  if (unread.length > 0) return fault(400, unread);
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
     const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
@@ -120,6 +125,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       questions: questionsOf(measures),
       block,
       blockReadings: read(block.panels[0], block.panels[1], block.plan),
+      rules,
       changedRules: changed,
       style,
       moves,
@@ -129,6 +135,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       back,
       plan: run.state.plan,
       finish,
+      allowances,
       zip,
       readings: read(front, back, run.state.plan),
     };
@@ -147,13 +154,11 @@ export function derive(job: Job): Derived | DeriveFault {
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
   const { front, back, finish, zip, measures, readings, plan } = shape;
-  const { set, errors } = resolveAllowances(job.allowances ?? {}, job.body.unit);
-  if (errors.length > 0) return fault(400, errors);
   const band = finish.band ? straightBand(front, back, finish.band) : null;
   const hemDepth = hemDepthOf(front, back, finish);
   const seams = seamsOf(front, back, band);
   const pieces = cutPieces(front, back, band, {
-    allowances: set,
+    allowances: shape.allowances,
     hemDepth: hemDepth?.mm ?? null,
     zipLength: zip?.length.mm ?? null,
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },

@@ -1,0 +1,38 @@
+"use client";
+import { measureOf, type MeasureKey } from "@/core/body";
+import { useOpenJob } from "@/ui/JobContext";
+import { FaultNote } from "@/ui/ProofPane";
+import { PaneHeading } from "@/ui/StageLayout";
+
+/** How to take the measure in focus, and what on the card is worth asking. */
+export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
+  const { shape } = useOpenJob();
+  const measure = measureOf(focus);
+  const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
+  return (
+    <>
+      <PaneHeading>How to take it</PaneHeading>
+      <p style={{ margin: "0 0 6px", fontSize: 16 }}>
+        <b>{measure.label}.</b> {measure.how}
+      </p>
+      <p style={{ margin: "0 0 18px", color: "var(--quiet)" }}>Used for {measure.use}.</p>
+      <FaultNote />
+      {shape && shape.questions.length > 0 ? (
+        <section aria-label="Questions">
+          <PaneHeading>Worth asking</PaneHeading>
+          {shape.questions.map((q) => (
+            <p key={q.measure + q.message} style={{ margin: "0 0 8px", borderLeft: "4px solid var(--look)", paddingLeft: 10 }}>
+              {q.message}
+            </p>
+          ))}
+        </section>
+      ) : null}
+      <p style={{ color: "var(--quiet)" }}>
+        {estimated > 0
+          ? `${estimated} measures are estimates, in slanted type. Measure them before cutting good cloth: what rests on them is printed with the pattern.`
+          : "Every measure is taken."}
+      </p>
+      <p style={{ color: "var(--quiet)" }}>Tie a tape round the waist first; every length starts at that tape. Write lengths as you would on paper: 28 3/8, 72,5 cm, 725mm.</p>
+    </>
+  );
+}

@@ -1,0 +1,70 @@
+"use client";
+import { STYLES } from "@/core/styles";
+import { deriveShape } from "@/core/derive";
+import { useMemo } from "react";
+import { changeJob } from "@/store/jobStore";
+import { useOpenJob } from "@/ui/JobContext";
+import { MiniOutline } from "@/ui/MiniOutline";
+import { PaneHeading } from "@/ui/StageLayout";
+
+/** The styles as outlines made by the engine for this wearer. */
+export function StyleShelf() {
+  const { job } = useOpenJob();
+  const { body } = job;
+  const drawn = useMemo(
+    () =>
+      Object.values(STYLES).map((style) => {
+        const shape = deriveShape({
+          format: "eland-job",
+          version: 1,
+          name: "",
+          body,
+          block: { school: style.school, rules: {} },
+          style: { id: style.id, params: {} },
+        });
+        return { style, panels: shape.ok ? [shape.front] : [] };
+      }),
+    [body],
+  );
+  return (
+    <section aria-label="Styles for this wearer" style={{ marginBottom: 18 }}>
+      <PaneHeading>Styles for this wearer</PaneHeading>
+      <div style={{ display: "flex", gap: 8 }}>
+        {drawn.map(({ style, panels }) => {
+          const chosen = style.id === job.style.id;
+          return (
+            <button
+              key={style.id}
+              type="button"
+              aria-pressed={chosen}
+              title={style.note}
+              onClick={() =>
+                !chosen &&
+                changeJob((draft) => {
+                  draft.style = { id: style.id, params: {} };
+                  draft.moves = structuredClone([...style.moves]) as NonNullable<typeof draft.moves>;
+                })
+              }
+              style={{
+                width: 66,
+                padding: "4px 0 5px",
+                borderRadius: 5,
+                border: chosen ? "2px solid var(--text)" : "1px solid var(--rule)",
+                background: "var(--field)",
+                color: "inherit",
+                font: "inherit",
+                fontStretch: "80%",
+                fontSize: 12,
+                fontWeight: chosen ? 700 : 450,
+                cursor: chosen ? "default" : "pointer",
+              }}
+            >
+              {panels.length > 0 ? <MiniOutline panels={panels} width={54} height={50} /> : <div style={{ height: 50 }} />}
+              <div>{style.label}</div>
+            </button>
+          );
+        })}
+      </div>
+    </section>
+  );
+}

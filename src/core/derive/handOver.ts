@@ -1,0 +1,52 @@
+import { PAPERS, writeJobText, writePdf, writeSvg, type Job, type Paper, type PrintSet } from "../files";
+import { MEASURES } from "../body";
+import type { Derived } from "../derive";
+
+export const EXPORT_FORMATS = ["pdf", "svg", "json"] as const;
+export type ExportFormat = (typeof EXPORT_FORMATS)[number];
+
+export interface HandedFile {
+  readonly name: string;
+  readonly type: string;
+  readonly bytes: Uint8Array;
+}
+
+/** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
+export function noticesOf(derived: Derived): string[] {
+  const estimates = MEASURES.filter((m) => derived.measures[m.key].source === "estimated" && m.key !== "height").map((m) => m.label.toLowerCase());
+  return [
+    ...derived.checks.filter((c) => c.status === "fault").map((c) => `Fault: ${c.message}`),
+    ...derived.undecided,
+    ...(estimates.length > 0 ? [`Estimated, not measured: ${estimates.join(", ")}.`] : []),
+  ];
+}
+
+/** A derived job as a print set: its pieces, its title, and what must be said with them. */
+export function printSetOf(job: Job, derived: Derived): PrintSet {
+  const title = [job.name || "Unnamed job", job.body.name && `for ${job.body.name}`].filter(Boolean).join(" ");
+  return { title, pieces: derived.pieces, notices: noticesOf(derived) };
+}
+
+/** A safe file name from the job's name. */
+function fileStem(job: Job): string {
+  const plainName = job.name.normalize("NFKD").replace(/[^A-Za-z0-9]+/g, "-").replace(/^-+|-+$/g, "").toLowerCase();
+  return plainName.slice(0, 60) || "eland-job";
+}
+
+/** The file that leaves the program, with its name and type. */
+export async function handOver(job: Job, derived: Derived, format: ExportFormat, paper: Paper): Promise<HandedFile> {
+  const stem = fileStem(job);
+  const text = (content: string): Uint8Array => new TextEncoder().encode(content);
+  switch (format) {
+    case "pdf":
+      return {
+        name: `${stem}-${PAPERS[paper].label.toLowerCase()}.pdf`,
+        type: "application/pdf",
+        bytes: await writePdf(printSetOf(job, derived), paper),
+      };
+    case "svg":
+      return { name: `${stem}.svg`, type: "image/svg+xml", bytes: text(writeSvg(printSetOf(job, derived))) };
+    case "json":
+      return { name: `${stem}.eland.json`, type: "application/json", bytes: text(writeJobText(job)) };
+  }
+}

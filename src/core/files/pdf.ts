@@ -1,0 +1,303 @@
+import {
+  clip,
+  closePath,
+  degrees,
+  endPath,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  setDashPattern,
+  setLineWidth,
+  setStrokingColor,
+  StandardFonts,
+  stroke,
+  type PDFFont,
+  type PDFPage,
+  type RGB,
+} from "pdf-lib";
+import type { Box, Point } from "../geometry";
+import type { Mm } from "../units";
+import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
+
+/** Points (1/72 in) in a millimetre. */
+export const PT_PER_MM = 72 / 25.4;
+
+export type Paper = "a4" | "letter";
+
+export const PAPERS: Readonly<Record<Paper, { readonly label: string; readonly width: Mm; readonly height: Mm }>> = {
+  a4: { label: "A4", width: 210, height: 297 },
+  letter: { label: "Letter", width: 215.9, height: 279.4 },
+};
+
+/** Home printers leave about this much white. */
+const MARGIN: Mm = 10;
+/** Neighbouring pages repeat this much, to be glued. */
+const OVERLAP: Mm = 10;
+
+const INK = rgb(0.08, 0.19, 0.16);
+const FAINT = rgb(0.55, 0.6, 0.57);
+const FRONT = rgb(0.04, 0.43, 0.43);
+const BACK = rgb(0.48, 0.18, 0.49);
+
+interface Tile {
+  readonly column: number;
+  readonly row: number;
+  readonly name: string;
+  readonly window: Box;
+}
+
+interface Stroke {
+  readonly color: RGB;
+  readonly width: Mm;
+  readonly dash?: readonly Mm[];
+  readonly close?: boolean;
+}
+
+/** Draws on a page in millimetres from its top left corner. */
+class Pen {
+  constructor(
+    private readonly page: PDFPage,
+    private readonly height: Mm,
+    private readonly font: PDFFont,
+  ) {}
+
+  private at([x, y]: Point): [number, number] {
+    return [x * PT_PER_MM, (this.height - y) * PT_PER_MM];
+  }
+
+  run(points: readonly Point[], style: Stroke): void {
+    const [first, ...rest] = points;
+    if (!first) return;
+    this.page.pushOperators(
+      pushGraphicsState(),
+      setStrokingColor(style.color),
+      setLineWidth(style.width * PT_PER_MM),
+      setDashPattern((style.dash ?? []).map((d) => d * PT_PER_MM), 0),
+      moveTo(...this.at(first)),
+      ...rest.map((p) => lineTo(...this.at(p))),
+      ...(style.close ? [closePath()] : []),
+      stroke(),
+      popGraphicsState(),
+    );
+  }
+
+  text(text: string, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {
+    const [x, y] = this.at(at);
+    this.page.drawText(printable(text), {
+      x,
+      y,
+      size: size * PT_PER_MM,
+      font: this.font,
+      color: options.color ?? INK,
+      rotate: degrees(options.down ? -90 : 0),
+    });
+  }
+
+  /** Draws inside a window only. */
+  within(box: Box, draw: () => void): void {
+    const [x, y] = this.at([box.left, box.bottom]);
+    this.page.pushOperators(
+      pushGraphicsState(),
+      rectangle(x, y, (box.right - box.left) * PT_PER_MM, (box.bottom - box.top) * PT_PER_MM),
+      clip(),
+      endPath(),
+    );
+    draw();
+    this.page.pushOperators(popGraphicsState());
+  }
+
+  widthOf(text: string, size: Mm): Mm {
+    return this.font.widthOfTextAtSize(printable(text), size * PT_PER_MM) / PT_PER_MM;
+  }
+}
+
+/** Text in the letters the built-in print font has; accents outside it are dropped, other scripts become a dot. */
+function printable(text: string): string {
+  return [...text.replace(/[−–—]/g, "-").replace(/[“”]/g, '"').replace(/[‘’]/g, "'")]
+    .map((c) => {
+      if (/[\x20-\x7e\xa0-\xff]/.test(c)) return c;
+      const bare = c.normalize("NFKD").replace(/\p{M}/gu, "");
+      return /^[\x20-\x7e\xa0-\xff]+$/.test(bare) ? bare : "·";
+    })
+    .join("");
+}
+
+const boxPoints = (b: Box): Point[] => [
+  [b.left, b.top],
+  [b.right, b.top],
+  [b.right, b.bottom],
+  [b.left, b.bottom],
+];
+
+const meets = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+
+/** The pages that hold something, row by row: rows are letters, columns numbers. */
+export function tilesOf(sheet: Sheet, paper: Paper): Tile[] {
+  const width = PAPERS[paper].width - 2 * MARGIN;
+  const height = PAPERS[paper].height - 2 * MARGIN;
+  const [stepX, stepY] = [width - OVERLAP, height - OVERLAP];
+  const columns = Math.max(1, Math.ceil((sheet.width - OVERLAP) / stepX));
+  const rows = Math.max(1, Math.ceil((sheet.height - OVERLAP) / stepY));
+  const tiles: Tile[] = [];
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const window = { left: column * stepX, top: row * stepY, right: column * stepX + width, bottom: row * stepY + height };
+      if (!sheet.placed.some((p) => meets(p.box, window))) continue;
+      tiles.push({ column, row, name: `${String.fromCharCode(65 + row)}${column + 1}`, window });
+    }
+  }
+  return tiles;
+}
+
+/**
+ * The print set at 1:1: a map page with two test squares, then one page a tile with frame, overlap and name. Every
+ * length on the pages is true. Returns the bytes of the file.
+ */
+export async function writePdf(set: PrintSet, paper: Paper): Promise<Uint8Array> {
+  const doc = await PDFDocument.create();
+  doc.setTitle(set.title);
+  doc.setProducer("Eland");
+  doc.setCreator("Eland");
+  const font = await doc.embedFont(StandardFonts.Helvetica);
+  const sheet = layOnSheet(set.pieces);
+  const tiles = tilesOf(sheet, paper);
+  const { width, height } = PAPERS[paper];
+  const newPen = (): Pen => new Pen(doc.addPage([width * PT_PER_MM, height * PT_PER_MM]), height, font);
+  drawMap(newPen(), set, sheet, tiles, paper);
+  for (const tile of tiles) drawTile(newPen(), set, sheet, tile, tiles, paper);
+  return doc.save();
+}
+
+function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], paper: Paper): void {
+  const { width, height, label } = PAPERS[paper];
+  pen.text(set.title, [MARGIN, MARGIN + 6], 6);
+  pen.text(`${tiles.length + 1} pages ${label}. Print at 100 percent, without "fit to page". Measure both squares before you cut.`, [MARGIN, MARGIN + 13], 3.2);
+  const top = MARGIN + 18;
+  const square = (y: Mm, size: Mm, text: string): void => {
+    pen.run(boxPoints({ left: MARGIN, top: y, right: MARGIN + size, bottom: y + size }), { color: INK, width: 0.3, close: true });
+    pen.text(text, [MARGIN + 4, y + 8], 4);
+  };
+  square(top, 100, "10 cm test square");
+  square(top + 104, 101.6, "4 in test square");
+  const left = MARGIN + 108;
+  const room = width - MARGIN - left;
+  const scale = Math.min(room / Math.max(sheet.width, 1), 110 / Math.max(sheet.height, 1));
+  const onMap = (p: Point): Point => [left + p[0] * scale, top + p[1] * scale];
+  for (const tile of tiles) {
+    pen.run(boxPoints(tile.window).map(onMap), { color: FAINT, width: 0.15, close: true });
+  }
+  for (const placed of sheet.placed) {
+    pen.run(placed.piece.cutLine.map((p) => onMap(placed.place(p))), { color: INK, width: 0.35, close: true });
+  }
+  for (const tile of tiles) {
+    const [x, y] = onMap([tile.window.left, tile.window.top]);
+    pen.text(tile.name, [x + 1, y + 3.4], 2.6, { color: FAINT });
+  }
+  let y = top + sheet.height * scale + 10;
+  const say = (text: string, size: Mm): void => {
+    for (const row of wrap(pen, text, size, room)) {
+      if (y > height - MARGIN) return;
+      pen.text(row, [left, y], size);
+      y += size * 1.45;
+    }
+    y += 1;
+  };
+  for (const { piece } of sheet.placed) say(piece.label.slice(0, 2).join(": "), 3);
+  if (set.notices.length > 0) say("Before you cut:", 3.4);
+  for (const notice of set.notices) say(notice, 3);
+}
+
+function wrap(pen: Pen, text: string, size: Mm, room: Mm): string[] {
+  const rows: string[] = [];
+  let row = "";
+  for (const word of text.split(" ")) {
+    const longer = row ? `${row} ${word}` : word;
+    if (row && pen.widthOf(longer, size) > room) {
+      rows.push(row);
+      row = word;
+    } else row = longer;
+  }
+  return row ? [...rows, row] : rows;
+}
+
+function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: readonly Tile[], paper: Paper): void {
+  const { width, height } = PAPERS[paper];
+  const frame: Box = { left: MARGIN, top: MARGIN, right: width - MARGIN, bottom: height - MARGIN };
+  const shift = (p: Point): Point => [p[0] - tile.window.left + MARGIN, p[1] - tile.window.top + MARGIN];
+  pen.within(frame, () => {
+    for (const placed of sheet.placed) {
+      if (meets(placed.box, tile.window)) drawPiece(pen, placed, (p) => shift(placed.place(p)));
+    }
+  });
+  pen.run(boxPoints(frame), { color: FAINT, width: 0.2, close: true });
+  const has = (column: number, row: number): boolean => tiles.some((t) => t.column === column && t.row === row);
+  const glue: Stroke = { color: FAINT, width: 0.2, dash: [3, 2] };
+  // The line on which the next page's frame is laid, with a mark in its middle to meet.
+  if (has(tile.column + 1, tile.row)) {
+    const x = frame.right - OVERLAP;
+    pen.run([[x, frame.top], [x, frame.bottom]], glue);
+    cross(pen, [x, (frame.top + frame.bottom) / 2]);
+  }
+  if (has(tile.column - 1, tile.row)) cross(pen, [frame.left, (frame.top + frame.bottom) / 2]);
+  if (has(tile.column, tile.row + 1)) {
+    const y = frame.bottom - OVERLAP;
+    pen.run([[frame.left, y], [frame.right, y]], glue);
+    cross(pen, [(frame.left + frame.right) / 2, y]);
+  }
+  if (has(tile.column, tile.row - 1)) cross(pen, [(frame.left + frame.right) / 2, frame.top]);
+  pen.text(tile.name, [frame.left + 3, frame.top + 9], 8, { color: FAINT });
+  pen.text(`${set.title}, page ${tile.name}. Lay the next page's frame on the dashed line.`, [frame.left, frame.bottom + 5], 2.8, { color: FAINT });
+}
+
+function cross(pen: Pen, [x, y]: Point): void {
+  const mark: Stroke = { color: INK, width: 0.25 };
+  pen.run([[x - 4, y], [x + 4, y]], mark);
+  pen.run([[x, y - 4], [x, y + 4]], mark);
+}
+
+function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
+  const { piece, turned } = placed;
+  const back = piece.id.startsWith("back");
+  const own = back ? BACK : piece.id.startsWith("front") ? FRONT : FAINT;
+  pen.run(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
+  pen.run(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
+  for (const l of piece.panel.lines) {
+    if (l.kind !== "grain") pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
+  }
+  const [from, to] = piece.grain.map(at) as [Point, Point];
+  pen.run([from, to], { color: INK, width: 0.35 });
+  arrow(pen, from, to);
+  arrow(pen, to, from);
+  for (const notch of piece.notches) {
+    pen.run([at(notch.at), at(notch.outer)], { color: INK, width: 0.4 });
+    if (notch.kind === "double") {
+      const [a, b] = [at(notch.at), at(notch.outer)];
+      const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+      const aside: Point = [(-(b[1] - a[1]) / size) * 3, ((b[0] - a[0]) / size) * 3];
+      pen.run([[a[0] + aside[0], a[1] + aside[1]], [b[0] + aside[0], b[1] + aside[1]]], { color: INK, width: 0.4 });
+    }
+  }
+  const [x, y] = at(labelPlace(piece));
+  piece.label.forEach((text, i) => {
+    const step = 6.5 * (i + 1);
+    pen.text(text, turned ? [x - step, y] : [x + 6, y + step - 6.5], i === 0 ? 6 : 4.2, { down: turned });
+  });
+}
+
+/** The head of an arrow at `tip`, pointing away from `tail`. */
+function arrow(pen: Pen, tip: Point, tail: Point): void {
+  const size = Math.hypot(tip[0] - tail[0], tip[1] - tail[1]) || 1;
+  const [ux, uy] = [(tip[0] - tail[0]) / size, (tip[1] - tail[1]) / size];
+  pen.run(
+    [
+      [tip[0] - 6 * ux - 2.5 * uy, tip[1] - 6 * uy + 2.5 * ux],
+      tip,
+      [tip[0] - 6 * ux + 2.5 * uy, tip[1] - 6 * uy - 2.5 * ux],
+    ],
+    { color: INK, width: 0.35 },
+  );
+}

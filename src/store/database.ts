@@ -1,0 +1,72 @@
+import { openDB, type DBSchema, type IDBPDatabase } from "idb";
+import { parseJob, type Job } from "@/core/files";
+
+/** A job as it lies in the browser's store. `revision` rises with every save, so that two tabs never overwrite. */
+export interface StoredJob {
+  readonly id: string;
+  readonly version: 1;
+  readonly revision: number;
+  readonly updated: string;
+  readonly job: Job;
+}
+
+interface Schema extends DBSchema {
+  jobs: { key: string; value: StoredJob };
+}
+
+let opening: Promise<IDBPDatabase<Schema>> | null = null;
+
+function database(): Promise<IDBPDatabase<Schema>> {
+  opening ??= openDB<Schema>("eland", 1, {
+    upgrade(db) {
+      db.createObjectStore("jobs", { keyPath: "id" });
+    },
+    terminated() {
+      opening = null;
+    },
+  });
+  return opening;
+}
+
+/** Someone else saved this job since it was read: nothing was written. */
+export class SavedElsewhere extends Error {
+  constructor(readonly theirs: StoredJob) {
+    super("This job was changed in another tab.");
+    this.name = "SavedElsewhere";
+  }
+}
+
+/** All jobs, newest first. Records that cannot be read any more are left in place and not returned. */
+export async function listJobs(): Promise<StoredJob[]> {
+  const all = await (await database()).getAll("jobs");
+  return all
+    .filter((record) => parseJob(record.job).ok)
+    .sort((a, b) => b.updated.localeCompare(a.updated) || a.id.localeCompare(b.id));
+}
+
+/** One job; undefined when there is none. */
+export async function readJob(id: string): Promise<StoredJob | undefined> {
+  return (await database()).get("jobs", id);
+}
+
+/**
+ * Writes a job over the revision it was read at (0 for a new one) and returns the new record. Throws SavedElsewhere
+ * when the store holds a newer revision; the comparison and the write are one transaction.
+ */
+export async function writeJob(id: string, job: Job, readAt: number): Promise<StoredJob> {
+  const tx = (await database()).transaction("jobs", "readwrite", { durability: "strict" });
+  const held = await tx.store.get(id);
+  if (held && held.revision !== readAt) {
+    await tx.done;
+    throw new SavedElsewhere(held);
+  }
+  const record: StoredJob = { id, version: 1, revision: readAt + 1, updated: new Date().toISOString(), job };
+  await tx.store.put(record);
+  await tx.done;
+  return record;
+}
+
+/** Removes a job. */
+export async function removeJob(id: string): Promise<void> {
+  await (await database()).delete("jobs", id);
+}

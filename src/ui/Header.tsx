@@ -1,0 +1,144 @@
+"use client";
+import RedoIcon from "@mui/icons-material/Redo";
+import SearchIcon from "@mui/icons-material/Search";
+import UndoIcon from "@mui/icons-material/Undo";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Tooltip from "@mui/material/Tooltip";
+import Link from "next/link";
+import { useState } from "react";
+import { formatLength, readLength } from "@/core/units";
+import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore";
+import { setView, useView } from "@/store/viewStore";
+import { useOpenJob } from "./JobContext";
+import { stageHref } from "./stages";
+
+/** Eland's mark: two legs falling from one waist. */
+export function Mark({ size = 26 }: { readonly size?: number }) {
+  return (
+    <svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
+      <path d="M9 4c0 8-5 14-5 24M16 10c0 7-2 11-2 18M16 10c0 7 2 11 2 18M23 4c0 8 5 14 5 24M9 4h14" fill="none" stroke="#f08b3a" strokeWidth="2.6" strokeLinecap="round" />
+    </svg>
+  );
+}
+
+const SAVE_WORDS = { loading: "Opening", missing: "", saved: "Saved", saving: "Saving", blocked: "Not saved", conflict: "Not saved" } as const;
+
+const chip: React.CSSProperties = {
+  border: "1px solid rgb(255 255 255 / 28%)",
+  borderRadius: 5,
+  padding: "5px 10px",
+  color: "inherit",
+  textDecoration: "none",
+  whiteSpace: "nowrap",
+  overflow: "hidden",
+  textOverflow: "ellipsis",
+  fontStretch: "82%",
+  maxWidth: 230,
+};
+
+export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
+  const { id, job } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const save = useJobStore((s) => s.save);
+  const { undoable, redoable } = useHistory();
+  const size = (input: Parameters<typeof readLength>[0] | undefined): string => {
+    if (input === undefined) return "";
+    const read = readLength(input, job.body.unit);
+    return read.ok ? `, ${formatLength(read.mm, tape)}` : "";
+  };
+  return (
+    <header style={{ height: 52, flexShrink: 0, display: "flex", alignItems: "center", gap: 14, padding: "0 14px 0 16px", background: "var(--ink)", color: "var(--on-ink)" }}>
+      <Link href="/" aria-label="Eland, the workroom" style={{ display: "flex", gap: 10, alignItems: "center", color: "inherit", textDecoration: "none" }}>
+        <Mark />
+        <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
+      </Link>
+      <JobName key={job.name} name={job.name} />
+      <Link href={stageHref("body", id)} style={chip} title="The wearer’s card">
+        <b>{job.body.name || "No wearer yet"}</b>
+        {job.body.taken ? `, card of ${shortDate(job.body.taken)}` : ""}
+      </Link>
+      {job.cloth?.name ? (
+        <span style={chip}>
+          <b>{job.cloth.name}</b>
+          {size(job.cloth.width)}
+          {size(job.cloth.length)}
+        </span>
+      ) : null}
+      <span style={{ flex: 1 }} />
+      <Tooltip title="Find a command (Ctrl+K)">
+        <IconButton aria-label="Find a command" onClick={() => setView({ commandsOpen: true })} sx={{ color: "inherit" }} size="small">
+          <SearchIcon fontSize="small" />
+        </IconButton>
+      </Tooltip>
+      <Tooltip title="Undo (Ctrl+Z)">
+        <span>
+          <IconButton aria-label="Undo" onClick={undo} disabled={undoable === 0} sx={iconStyle} size="small">
+            <UndoIcon fontSize="small" />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Redo (Ctrl+Shift+Z)">
+        <span>
+          <IconButton aria-label="Redo" onClick={redo} disabled={redoable === 0} sx={iconStyle} size="small">
+            <RedoIcon fontSize="small" />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <ToggleButtonGroup exclusive size="small" value={tape} aria-label="Tape" onChange={(_, next: "in" | "cm" | null) => next && setView({ tape: next })}>
+        {(["in", "cm"] as const).map((t) => (
+          <ToggleButton key={t} value={t} aria-label={t === "in" ? "Inches in eighths" : "Centimetres"} sx={toggleStyle}>
+            {t}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <span role="status" style={{ minWidth: 52, opacity: 0.85, fontStretch: "82%" }}>
+        {SAVE_WORDS[save]}
+      </span>
+      <Button
+        variant="contained"
+        onClick={onHandOver}
+        sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, px: 2, py: 0.75, whiteSpace: "nowrap", "&:hover": { bgcolor: "#f08b3a" } }}
+      >
+        Hand over
+      </Button>
+    </header>
+  );
+}
+
+const iconStyle = { color: "inherit", "&.Mui-disabled": { color: "rgb(255 255 255 / 35%)" } } as const;
+const toggleStyle = {
+  color: "#dfe9d8",
+  borderColor: "rgb(255 255 255 / 28%)",
+  textTransform: "none",
+  py: 0.3,
+  px: 1.2,
+  "&.Mui-selected, &.Mui-selected:hover": { bgcolor: "#f6f7f2", color: "#14302a", fontWeight: 700 },
+} as const;
+
+function shortDate(iso: string): string {
+  const [, month, day] = iso.split("-").map(Number);
+  return `${day} ${["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"][(month ?? 1) - 1]}`;
+}
+
+/** The job's name, edited in place: Enter keeps it, Esc puts the old one back. */
+function JobName({ name }: { readonly name: string }) {
+  const [typed, setTyped] = useState(name);
+  return (
+    <input
+      aria-label="Name of the job"
+      value={typed}
+      placeholder="Unnamed job"
+      maxLength={120}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={() => typed !== name && changeJob((job) => void (job.name = typed))}
+      onKeyDown={(event) => {
+        if (event.key === "Enter") event.currentTarget.blur();
+        if (event.key === "Escape") setTyped(name);
+      }}
+      style={{ width: 190, minWidth: 80, flexShrink: 1, background: "transparent", border: 0, color: "inherit", font: "inherit", fontSize: 16, fontWeight: 600, padding: "4px 2px" }}
+    />
+  );
+}

@@ -1,0 +1,49 @@
+"use client";
+import type { Job } from "@/core/files";
+import { formatLength, type Mm } from "@/core/units";
+import { changeJob, setAtPath } from "@/store/jobStore";
+import { useView } from "@/store/viewStore";
+import { faultAt, useOpenJob } from "./JobContext";
+import { LengthField } from "./LengthField";
+
+interface Props {
+  readonly label: string;
+  /** Where in the job the length is kept. */
+  readonly path: readonly (string | number)[];
+  /** What it comes to now. */
+  readonly mm: Mm | null;
+  readonly changed: boolean;
+  readonly note?: string;
+  readonly negative?: boolean;
+  /** Prepares the draft before the value is set, where the path does not exist yet. */
+  readonly prepare?: (draft: Job) => void;
+}
+
+/** A length of the job as a labelled line: what it is now; bold when it is not the usual one; emptied, it goes back. */
+export function JobLengthField({ label, path, mm, changed, note, negative, prepare }: Props) {
+  const { job, fault } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  return (
+    <div style={{ display: "grid", gridTemplateColumns: "1fr 128px", gap: 8, alignItems: "start", minHeight: 34 }}>
+      <span style={{ fontStretch: "85%", paddingTop: 5, fontWeight: changed ? 700 : 450 }} title={note}>
+        {label}
+      </span>
+      <LengthField
+        label={label}
+        hideLabel
+        allowEmpty
+        negative={negative}
+        text={mm === null ? "" : formatLength(mm, tape)}
+        unit={tape}
+        tape={tape}
+        error={faultAt(fault, path.join("."))}
+        onCommit={(text) =>
+          changeJob((draft) => {
+            prepare?.(draft);
+            setAtPath(draft, path, text === "" ? undefined : job.body.unit === tape || /[a-z"'″”]/i.test(text) ? text : `${text} ${tape}`);
+          })
+        }
+      />
+    </div>
+  );
+}

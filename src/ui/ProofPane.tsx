@@ -1,0 +1,123 @@
+"use client";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { Check, CheckStatus } from "@/core/inspect";
+import { changeJob, setAtPath } from "@/store/jobStore";
+import { setView } from "@/store/viewStore";
+import type { Proof } from "@/workers/proof";
+import { useOpenJob } from "./JobContext";
+import { PaneHeading } from "./StageLayout";
+
+const SIGN: Readonly<Record<CheckStatus, { readonly path: string; readonly color: string; readonly word: string }>> = {
+  pass: { path: "M1.5 6l3.5 4 6-8.5", color: "var(--pass)", word: "pass" },
+  look: { path: "M6 1.5l5 9.5H1z", color: "var(--look)", word: "look" },
+  fault: { path: "M2 2l8.5 8.5M10.5 2L2 10.5", color: "var(--fault)", word: "fault" },
+};
+
+function valueText({ value, unit }: Check): string {
+  if (unit === "pieces") return "";
+  const size = Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1);
+  return unit === "degrees" ? `${size}°` : `${size} mm`;
+}
+
+function CheckRow({ check }: { readonly check: Check }) {
+  const sign = SIGN[check.status];
+  return (
+    <li>
+      <button
+        type="button"
+        onClick={() => setView({ lit: check.where })}
+        style={{ all: "unset", cursor: "pointer", display: "grid", gridTemplateColumns: "22px 1fr auto", columnGap: 4, width: "100%", padding: "4px 0", alignItems: "baseline" }}
+        aria-label={`${check.label}: ${sign.word}. ${check.message}`}
+      >
+        <svg width={13} height={13} viewBox="0 0 12.5 12.5" aria-hidden style={{ alignSelf: "center" }}>
+          <path d={sign.path} fill="none" stroke={sign.color} strokeWidth={1.8} />
+        </svg>
+        <span style={{ fontStretch: "85%" }}>{check.label}</span>
+        <span style={{ color: "var(--quiet)", fontStretch: "82%" }}>{valueText(check)}</span>
+        {check.status === "pass" ? null : (
+          <span style={{ gridColumn: "2 / 4", color: sign.color, fontSize: 13 }}>
+            {check.message} {check.fix}
+          </span>
+        )}
+      </button>
+    </li>
+  );
+}
+
+/** Facts about the pattern. What passes folds into one line; a row lights its place on the table. */
+export function ProofPane({ proof, stale, open = false }: { readonly proof: Proof | null; readonly stale: boolean; readonly open?: boolean }) {
+  const [unfolded, setUnfolded] = useState(open);
+  if (!proof) return <PaneHeading>Proof is being worked out</PaneHeading>;
+  const wanting = proof.checks.filter((c) => c.status !== "pass");
+  const passed = proof.checks.filter((c) => c.status === "pass");
+  return (
+    <section aria-label="Proof" aria-busy={stale} style={{ marginTop: 18 }}>
+      <PaneHeading>Proof</PaneHeading>
+      <ul style={{ listStyle: "none", margin: 0, padding: 0 }}>
+        {wanting.map((c) => (
+          <CheckRow key={c.id} check={c} />
+        ))}
+        {unfolded ? passed.map((c) => <CheckRow key={c.id} check={c} />) : null}
+      </ul>
+      <Button onClick={() => setUnfolded(!unfolded)} sx={{ px: 0, color: "var(--pass)" }} aria-expanded={unfolded}>
+        {unfolded ? "Fold what passes" : `${passed.length} of ${proof.checks.length} pass`}
+      </Button>
+      {proof.undecided.length > 0 ? (
+        <>
+          <PaneHeading>Undecided</PaneHeading>
+          <ul style={{ margin: 0, paddingLeft: 18 }}>
+            {proof.undecided.map((u) => (
+              <li key={u}>{u}</li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+/** Judgements, each with its reason and one press that applies it. */
+export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
+  const { job, shape } = useOpenJob();
+  if (!proof || proof.advice.length === 0) return null;
+  return (
+    <section aria-label="Advice" style={{ marginTop: 18 }}>
+      <PaneHeading>Advice</PaneHeading>
+      {proof.advice.map((a) => (
+        <div key={a.id} style={{ borderLeft: "4px solid var(--note)", padding: "2px 0 2px 10px", marginBottom: 10 }}>
+          <div>{a.message}</div>
+          <div style={{ color: "var(--quiet)", fontSize: 13 }}>{a.reason}</div>
+          {a.action ? (
+            <Button
+              sx={{ px: 0, textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
+              onClick={() =>
+                changeJob((draft) => {
+                  // Advice names moves by place; a job that still follows its style gets its own list first.
+                  if (!job.moves && shape) draft.moves = structuredClone([...shape.moves]) as NonNullable<typeof draft.moves>;
+                  for (const change of a.action?.changes ?? []) setAtPath(draft, change.path, change.value);
+                })
+              }
+            >
+              {a.action.label}
+            </Button>
+          ) : null}
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** What stands in the way of drawing the job as it is; the last good pattern stays on the table. */
+export function FaultNote() {
+  const { fault, shape } = useOpenJob();
+  if (!fault) return null;
+  return (
+    <div role="alert" style={{ borderLeft: "4px solid var(--fault)", padding: "4px 0 4px 10px", marginBottom: 14 }}>
+      {fault.errors.map((e) => (
+        <div key={e.path + e.message}>{e.message}</div>
+      ))}
+      {shape ? <div style={{ color: "var(--quiet)", fontSize: 13 }}>The table shows the last pattern that could be drawn.</div> : null}
+    </div>
+  );
+}

@@ -1,0 +1,14 @@
+/** The stages of the work that exist, in the order of the trade. */
+export const STAGES = [
+  { n: 1, id: "body", label: "Body" },
+  { n: 2, id: "block", label: "Block" },
+  { n: 3, id: "restyle", label: "Restyle" },
+  { n: 4, id: "pieces", label: "Pieces" },
+] as const;
+
+export type StageId = (typeof STAGES)[number]["id"];
+
+/** The page of a stage for a job. */
+export function stageHref(stage: StageId, job: string): string {
+  return `/${stage}?job=${encodeURIComponent(job)}`;
+}

@@ -1,0 +1,27 @@
+import { expose, transfer } from "comlink";
+import { derive } from "@/core/derive";
+import { handOver, noticesOf, type ExportFormat, type HandedFile } from "@/core/derive/handOver";
+import type { Job, Paper } from "@/core/files";
+import type { Proof } from "./proof";
+
+const face = {
+  /** Pieces, proof and advice of a job; null where it cannot be derived. */
+  proof(job: Job): Proof | null {
+    const derived = derive(job);
+    if (!derived.ok) return null;
+    const { band, hemDepth, pieces, seams, checks, advice, undecided } = derived;
+    return { band, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
+  },
+
+  /** The file that leaves the program; throws the first fault as a sentence. */
+  async handOver(job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> {
+    const derived = derive(job);
+    if (!derived.ok) throw new Error(derived.errors[0]?.message ?? "This job cannot be drawn.");
+    const file = await handOver(job, derived, format, paper);
+    return transfer(file, [file.bytes.buffer]);
+  },
+};
+
+export type DeriveWorker = typeof face;
+
+expose(face);
