@@ -2,6 +2,7 @@ import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
+import { STYLES } from "@/core/styles";
 import { readJob, SavedElsewhere, writeJob, type StoredJob } from "./database";
 
 /** Where the open job stands with the browser's store. */
@@ -65,6 +66,12 @@ export function changeJob(recipe: (job: Job) => void): void {
   useJobStore.setState((state) => {
     if (state.job) recipe(state.job);
   });
+}
+
+/** The moves of a job, its own list from now on; a job that still follows its style takes a copy of the style's. */
+export function ownMoves(job: Job): NonNullable<Job["moves"]> {
+  job.moves ??= structuredClone([...(STYLES[job.style.id]?.moves ?? [])]) as NonNullable<Job["moves"]>;
+  return job.moves;
 }
 
 /** Sets a value at a path of the job (advice and single numbers use this). */

@@ -1,6 +1,6 @@
 "use client";
 import type { Job } from "@/core/files";
-import { formatLength, type Mm } from "@/core/units";
+import { formatLength, keptText, type Mm } from "@/core/units";
 import { changeJob, setAtPath } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { faultAt, useOpenJob } from "./JobContext";
@@ -40,7 +40,7 @@ export function JobLengthField({ label, path, mm, changed, note, negative, prepa
         onCommit={(text) =>
           changeJob((draft) => {
             prepare?.(draft);
-            setAtPath(draft, path, text === "" ? undefined : job.body.unit === tape || /[a-z"'″”]/i.test(text) ? text : `${text} ${tape}`);
+            setAtPath(draft, path, text === "" ? undefined : keptText(text, tape, job.body.unit));
           })
         }
       />

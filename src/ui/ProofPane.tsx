@@ -2,7 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Check, CheckStatus } from "@/core/inspect";
-import { changeJob, setAtPath } from "@/store/jobStore";
+import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
 import { setView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
 import { useOpenJob } from "./JobContext";
@@ -46,7 +46,7 @@ function CheckRow({ check }: { readonly check: Check }) {
 }
 
 /** Facts about the pattern. What passes folds into one line; a row lights its place on the table. */
-export function ProofPane({ proof, stale, open = false }: { readonly proof: Proof | null; readonly stale: boolean; readonly open?: boolean }) {
+export function ProofPane({ proof, stale, open = true }: { readonly proof: Proof | null; readonly stale: boolean; readonly open?: boolean }) {
   const [unfolded, setUnfolded] = useState(open);
   if (!proof) return <PaneHeading>Proof is being worked out</PaneHeading>;
   const wanting = proof.checks.filter((c) => c.status !== "pass");
@@ -79,7 +79,6 @@ export function ProofPane({ proof, stale, open = false }: { readonly proof: Proo
 
 /** Judgements, each with its reason and one press that applies it. */
 export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
-  const { job, shape } = useOpenJob();
   if (!proof || proof.advice.length === 0) return null;
   return (
     <section aria-label="Advice" style={{ marginTop: 18 }}>
@@ -94,7 +93,7 @@ export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
               onClick={() =>
                 changeJob((draft) => {
                   // Advice names moves by place; a job that still follows its style gets its own list first.
-                  if (!job.moves && shape) draft.moves = structuredClone([...shape.moves]) as NonNullable<typeof draft.moves>;
+                  ownMoves(draft);
                   for (const change of a.action?.changes ?? []) setAtPath(draft, change.path, change.value);
                 })
               }

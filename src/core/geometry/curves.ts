@@ -36,11 +36,11 @@ export function curveByDirections(from: Point, leave: Point, to: Point, arrive: 
 
 /**
  * A trued edge: one cubic whose handles follow a circular arc when its turn is symmetric,
- * c / (3 cos^2(f/4)) with c the chord and f the turn between the end directions.
+ * c / (3 cos^2(f/4)) with c the chord and f the turn between the end directions. `fullness` lengthens the handles.
  */
-export function truedCurve(from: Point, leave: Point, to: Point, arrive: Point): Segment {
+export function truedCurve(from: Point, leave: Point, to: Point, arrive: Point, fullness = 1): Segment {
   const turn: Radians = angleFromTo(leave, arrive);
-  const handle = pointDistance(from, to) / (3 * Math.cos(turn / 4) ** 2);
+  const handle = (fullness * pointDistance(from, to)) / (3 * Math.cos(turn / 4) ** 2);
   return cubic(from, pointAdd(from, pointScale(leave, handle)), pointSubtract(to, pointScale(arrive, handle)), to);
 }
 

@@ -14,6 +14,8 @@ import {
   pointScale,
   pointSubtract,
   pointUnit,
+  secant,
+  segmentLength,
   truedCurve,
   type Path,
   type Point,
@@ -57,12 +59,24 @@ function squareToward(tangent: Point, from: Point, to: Point): Point {
   return square[0] * chord[0] + square[1] * chord[1] >= 0 ? square : [-square[0], -square[1]];
 }
 
-/** One smooth hem from the side seam's end to the inseam's start, square to both. */
-export function truedHem(side: Path, inseam: Path): Segment {
+/** A trued hem that misses the gaps by more than this share is drawn fuller or flatter until it does not. */
+const HEM_MISS = 0.012;
+
+/**
+ * One smooth hem from the side seam's end to the inseam's start, square to both. `grown` is the hem before the
+ * spread and its gaps: the trued hem is kept within about one percent of it as far as a fair curve can.
+ */
+export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   const [from, to] = [pathEnd(side), pathStart(inseam)];
   const leave = squareToward(pathEndTangent(side), from, to);
   const back = squareToward(pathStartTangent(inseam), to, from);
-  return truedCurve(from, leave, to, [-back[0], -back[1]]);
+  const draw = (fullness: number): Segment => truedCurve(from, leave, to, [-back[0], -back[1]], fullness);
+  const plainHem = draw(1);
+  const miss = segmentLength(plainHem) / grown - 1;
+  if (Math.abs(miss) <= HEM_MISS) return plainHem;
+  const target = grown * (1 + Math.sign(miss) * HEM_MISS);
+  const fullness = secant((k) => segmentLength(draw(k)) - target, 1, 1.05, { tolerance: 1e-6 }) ?? 1;
+  return draw(Math.min(2.1, Math.max(0.6, fullness)));
 }
 
 /** Crotch curves tighter than this are not drawn. */
@@ -82,7 +96,8 @@ export function turnCrotch(crotch: Path, angle: Radians): Path {
   const [near, far] = [pointDistance(p1, b), pointDistance(p2, a)];
   let best: Segment | null = null;
   let bestRadius = -1;
-  for (const [k1, k2] of [[1, 1], [0.9, 1], [0.8, 1], [1.15, 1], [0.7, 1.1], [0.9, 0.85], [1.3, 0.9], [0.6, 1.2], [1, 1.25], [1.2, 1.2]] as const) {
+  const shares = [1, 0.88, 1.15, 0.76, 1.3, 0.64, 1.45, 0.5];
+  for (const [k1, k2] of shares.flatMap((a) => shares.map((b) => [a, b] as const))) {
     const candidate: Segment = {
       kind: "cubic",
       points: [b, pointAdd(b, pointScale(leave, near * k1)), pointAdd(a, pointScale(arrive, far * k2)), a],

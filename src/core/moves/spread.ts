@@ -219,7 +219,7 @@ function spreadPanel(panel: Panel, cuts: readonly Cut[]): SpreadPanel {
   edges = edges.map((edge) =>
     edge.id !== "hem"
       ? edge
-      : { ...edge, path: opensHem ? [truedHem(pathOf("side"), pathOf("inseam"))] : edge.path },
+      : { ...edge, path: opensHem ? [truedHem(pathOf("side"), pathOf("inseam"), pathLength(pathOf("hem")))] : edge.path },
   );
   return finishPanel(panel, edges, slashed.moveAt, slashed.opened);
 }

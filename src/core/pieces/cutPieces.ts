@@ -172,10 +172,10 @@ function finish(
 }
 
 function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {
-  const count = cut.pairs ? `cut ${cut.count}, one pair (left and right)` : `cut ${cut.count}`;
+  const count = cut.pairs ? `cut ${cut.count}, left and right` : `cut ${cut.count}, single layer`;
   return [
     panel.name,
-    `${count}${cut.singleLayer ? ", single layer" : ""}, ${panel.material}`,
+    `${count}, ${panel.material}`,
     job.name || "Unnamed job",
     job.wearer ? `for ${job.wearer}` : "wearer not named",
     [job.version, job.date].filter(Boolean).join(", "),

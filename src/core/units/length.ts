@@ -82,3 +82,13 @@ export function readLength(input: LengthInput, unit: Unit): ParsedLength {
   if (typeof input === "string") return parseLength(input, unit);
   return Number.isFinite(input) ? { ok: true, mm: input * MM_PER[unit] } : refuse(String(input));
 }
+
+/**
+ * What to keep of a length as typed: a bare number written in another unit than the card's gets its unit beside it,
+ * so that it means the same wherever it is read.
+ */
+export function keptText(text: string, writtenIn: Unit, cardUnit: Unit): string {
+  const trimmed = text.trim();
+  const named = UNIT_WORDS.some(([pattern]) => pattern.test(trimmed));
+  return named || writtenIn === cardUnit ? trimmed : `${trimmed} ${writtenIn}`;
+}

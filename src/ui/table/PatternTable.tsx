@@ -5,7 +5,7 @@ import type { Panel } from "@/core/drafting";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { exactLength } from "@/core/units";
-import { changeJob, setAtPath } from "@/store/jobStore";
+import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "../JobContext";
 import { Length } from "../Length";
@@ -49,7 +49,7 @@ export function PatternTable({ label, what, marks }: Props) {
     }
     if (Math.abs(value - handle.value) < 1e-6 && !pull) return;
     changeJob((draft) => {
-      if (!draft.moves && shape) draft.moves = structuredClone([...shape.moves]) as NonNullable<typeof draft.moves>;
+      ownMoves(draft);
       setAtPath(draft, ["moves", moveIndex, "params", handle.param], exactLength(value));
     });
   }

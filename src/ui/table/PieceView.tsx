@@ -3,9 +3,6 @@ import { labelPlaceOf } from "./labels";
 import { pointsData } from "./layout";
 import { PanelView } from "./PanelView";
 
-/** Label text in millimetres: written on the piece, so it grows with it. */
-const TEXT = 22;
-
 /** A piece to cut: heavy cut line, seam line in its own style, notches and label. */
 export function PieceView({ piece }: { readonly piece: Piece }) {
   const label = labelPlaceOf(piece);
@@ -38,9 +35,9 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
           />
         );
       })}
-      <text x={label.at[0]} y={label.at[1]} fontSize={TEXT} fill="var(--text)" className="narrow" style={{ pointerEvents: "none" }}>
+      <text x={label.at[0]} y={label.at[1]} fontSize={label.size} fill="var(--text)" className="narrow" style={{ pointerEvents: "none" }}>
         {piece.label.slice(0, label.lines).map((line, i) => (
-          <tspan key={i} x={label.at[0]} dy={i === 0 ? 0 : TEXT * 1.3} fontWeight={i === 0 ? 700 : 400}>
+          <tspan key={i} x={label.at[0]} dy={i === 0 ? 0 : label.size * 1.3} fontWeight={i === 0 ? 700 : 400}>
             {line}
           </tspan>
         ))}

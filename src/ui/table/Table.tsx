@@ -26,7 +26,7 @@ interface Props {
   readonly footer?: ReactNode;
 }
 
-const MARGIN = { top: 34, right: 44, bottom: 64, left: 44 };
+const MARGIN = { top: 34, right: 44, bottom: 64, left: 62 };
 export const FIT_EVENT = "eland-fit";
 
 /** Pattern paper: pans and zooms, with a cross every few centimetres or inches, true to scale. */

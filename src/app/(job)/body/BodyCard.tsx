@@ -1,7 +1,7 @@
 "use client";
 import TextField from "@mui/material/TextField";
 import { entryLength, MEASURES, type Measure, type MeasureKey } from "@/core/body";
-import { formatLength } from "@/core/units";
+import { formatLength, keptText } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -76,9 +76,7 @@ export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => v
 /** Changing the card's unit keeps every length: bare numbers get the unit they were written in. */
 function changeUnit(body: { unit: "in" | "cm" | "mm"; measures: Record<string, unknown> }, unit: "in" | "cm" | "mm"): void {
   for (const [key, entry] of Object.entries(body.measures)) {
-    if (typeof entry === "number" || (typeof entry === "string" && !/[a-z"'″”]/i.test(entry))) {
-      body.measures[key] = `${entry} ${body.unit}`;
-    }
+    if (typeof entry === "number" || typeof entry === "string") body.measures[key] = keptText(String(entry), body.unit, unit);
   }
   body.unit = unit;
 }

@@ -21,7 +21,7 @@ export function PieceList() {
               </th>
               <td style={{ fontStretch: "85%" }}>{piece.cut.pairs ? `${piece.cut.count}, one pair` : `${piece.cut.count}, single`}</td>
               <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>
-                {piece.material}, {(piece.area / 1e4).toFixed(0)} cm²
+                {piece.material}, {(piece.area / 100).toFixed(0)} cm²
               </td>
             </tr>
           ))}

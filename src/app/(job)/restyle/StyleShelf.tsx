@@ -2,7 +2,7 @@
 import { STYLES } from "@/core/styles";
 import { deriveShape } from "@/core/derive";
 import { useMemo } from "react";
-import { changeJob } from "@/store/jobStore";
+import { changeJob, ownMoves } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { PaneHeading } from "@/ui/StageLayout";
@@ -42,7 +42,8 @@ export function StyleShelf() {
                 !chosen &&
                 changeJob((draft) => {
                   draft.style = { id: style.id, params: {} };
-                  draft.moves = structuredClone([...style.moves]) as NonNullable<typeof draft.moves>;
+                  delete draft.moves;
+                  ownMoves(draft);
                 })
               }
               style={{

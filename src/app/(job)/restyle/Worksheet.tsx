@@ -5,8 +5,8 @@ import TextField from "@mui/material/TextField";
 import { useState, type ReactNode } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
 import { LENGTH_NAMES } from "@/core/moves";
-import { formatLength } from "@/core/units";
-import { changeJob, setAtPath } from "@/store/jobStore";
+import { formatLength, keptText } from "@/core/units";
+import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
@@ -105,20 +105,19 @@ function Line({ n, line, open, onChoose, children }: { readonly n: number; reado
   );
 }
 
-/** Sets one parameter of a move in the job; empty puts it back to what the style asks. */
-function useParam(index: number): (param: string, value: unknown) => void {
-  const { shape } = useOpenJob();
-  return (param, value) =>
-    changeJob((draft) => {
-      if (!draft.moves && shape) draft.moves = structuredClone([...shape.moves]) as NonNullable<typeof draft.moves>;
-      const entry = draft.moves?.[index];
-      if (entry && value === undefined) delete entry.params[param];
-      else setAtPath(draft, ["moves", index, "params", param], value);
-    });
+/** Sets parameters of a move in the job, one undo step; undefined puts one back to what the style asks. */
+function setParams(index: number, params: Readonly<Record<string, unknown>>): void {
+  changeJob((draft) => {
+    const entry = ownMoves(draft)[index];
+    if (!entry) return;
+    for (const [param, value] of Object.entries(params)) {
+      if (value === undefined) delete entry.params[param];
+      else entry.params[param] = value;
+    }
+  });
 }
 
 function Fields({ line, index }: { readonly line: WorksheetLine; readonly index: number }) {
-  const set = useParam(index);
   return (
     <div style={{ display: "grid", gap: 10 }}>
       {line.move === "shape-leg" ? (
@@ -141,7 +140,7 @@ function Fields({ line, index }: { readonly line: WorksheetLine; readonly index:
           checked={line.on}
           onChange={(_, on) =>
             changeJob((draft) => {
-              const entry = draft.moves?.[index];
+              const entry = ownMoves(draft)[index];
               if (entry) entry.on = on;
             })
           }
@@ -149,7 +148,7 @@ function Fields({ line, index }: { readonly line: WorksheetLine; readonly index:
         Make this move
       </label>
       {line.on ? (
-        <button type="button" onClick={() => ["knee", "hem", "length", "hemSpread", "hemGirth"].forEach((p) => set(p, undefined))} style={{ all: "unset", cursor: "pointer", textDecoration: "underline", fontSize: 13 }}>
+        <button type="button" onClick={() => setParams(index, { knee: undefined, hem: undefined, length: undefined, hemSpread: undefined, hemGirth: undefined })} style={{ all: "unset", cursor: "pointer", textDecoration: "underline", fontSize: 13 }}>
           Put back what the style asks
         </button>
       ) : null}
@@ -185,32 +184,20 @@ function ParamField({ index, line, param, label, shown, alsoClears }: ParamProps
         error={faultAt(fault, `moves.${index}.params.${param}`)}
         helper={own === undefined && number && shown === param ? number.formula : undefined}
         onCommit={(text) =>
-          changeJob((draft) => {
-            if (!draft.moves && shape) draft.moves = structuredClone([...shape.moves]) as NonNullable<typeof draft.moves>;
-            const entry = draft.moves?.[index];
-            if (!entry) return;
-            entry.params[param] = job.body.unit === tape ? text : withUnit(text, tape);
-            if (alsoClears) delete entry.params[alsoClears];
-          })
+          setParams(index, { [param]: keptText(text, tape, job.body.unit), ...(alsoClears ? { [alsoClears]: undefined } : {}) })
         }
       />
     </div>
   );
 }
 
-/** A bare number typed on the other tape needs its unit kept with it. */
-function withUnit(text: string, tape: "in" | "cm"): string {
-  return /[a-z"'″”]/i.test(text) ? text : `${text} ${tape}`;
-}
-
 function LengthChoice({ index, line }: { readonly index: number; readonly line: WorksheetLine }) {
   const { job, shape } = useOpenJob();
-  const set = useParam(index);
   const own = shape?.moves[index]?.params.length ?? job.style.params.length ?? "full";
   const named = LENGTH_NAMES.includes(own as (typeof LENGTH_NAMES)[number]);
   return (
     <>
-      <TextField select label="Length" value={named ? (own as string) : "measured"} onChange={(event) => event.target.value !== "measured" && set("length", event.target.value)}>
+      <TextField select label="Length" value={named ? (own as string) : "measured"} onChange={(event) => event.target.value !== "measured" && setParams(index, { length: event.target.value })}>
         {LENGTH_NAMES.map((name) => (
           <MenuItem key={name} value={name}>
             {name}

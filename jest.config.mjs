@@ -1,0 +1,9 @@
+import nextJest from "next/jest.js";
+
+const withNext = nextJest({ dir: "./" });
+
+export default withNext({
+  testEnvironment: "node",
+  testMatch: ["<rootDir>/src/**/*.test.ts"],
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+});

@@ -1,0 +1,122 @@
+import type { Derived } from "../derive";
+import { panelMap, type Panel } from "../drafting";
+import type { Finish } from "../finish";
+import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { inspect, type Inspected } from ".";
+
+const hand = derivedOf(palazzoJob(HAND_BODY));
+
+const statusOf = (derived: Derived, id: string): string | undefined => derived.checks.find((c) => c.id === id)?.status;
+
+/** What the checks saw of a derived job, to be spoiled and inspected again. */
+function inspected(derived: Derived): Inspected {
+  return {
+    ...derived,
+    zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
+    hemDepth: derived.hemDepth?.mm ?? null,
+    shoe: 30,
+  };
+}
+
+const recheck = (change: Partial<Inspected>, id: string): string | undefined =>
+  inspect({ ...inspected(hand), ...change }).find((c) => c.id === id)?.status;
+
+const stretched = (panel: Panel, by: number): Panel => panelMap(panel, ([x, y]) => [x, y > 300 ? y + by : y]);
+
+test("a palazzo straight from the style passes, but for a hem that the spread lets down", () => {
+  const wanting = hand.checks.filter((c) => c.status !== "pass").map((c) => c.id);
+  expect(wanting).toEqual(["floor-clearance"]);
+  expect(hand.checks.map((c) => c.id)).toEqual([
+    "side-seams",
+    "inseams",
+    "waist-seam",
+    "smooth-waist",
+    "smooth-hem",
+    "smooth-crotch",
+    "crease-balance",
+    "hip-ease",
+    "pull-on",
+    "zip-length",
+    "hem-turn",
+    "floor-clearance",
+    "allowances",
+    "labels",
+  ]);
+});
+
+describe("checks measure the outlines they are given", () => {
+  test("a back lengthened below the hip: sides and inseams", () => {
+    expect(recheck({ back: stretched(hand.back, 1.5) }, "side-seams")).toBe("look");
+    expect(recheck({ back: stretched(hand.back, 3) }, "side-seams")).toBe("fault");
+    expect(recheck({ back: stretched(hand.back, 4) }, "inseams")).toBe("look");
+    expect(recheck({ back: stretched(hand.back, 9) }, "inseams")).toBe("fault");
+  });
+
+  test("a front turned at the waist, the hem or the crotch: no longer smooth", () => {
+    const sheared = panelMap(hand.front, ([x, y]) => [x + 0.12 * y, y]);
+    for (const id of ["smooth-waist", "smooth-hem", "smooth-crotch"]) expect(recheck({ front: sheared }, id)).not.toBe("pass");
+  });
+
+  test("a band cut short", () => {
+    const band = hand.band && panelMap(hand.band, ([x, y]) => [x * 0.99, y]);
+    expect(recheck({ band }, "waist-seam")).toBe("fault");
+  });
+
+  test("a leg hung to one side of its crease", () => {
+    const { landmarks } = hand.front;
+    const hemSide: readonly [number, number] = [(landmarks.hemSide?.[0] ?? 0) - 12, landmarks.hemSide?.[1] ?? 0];
+    expect(recheck({ front: { ...hand.front, landmarks: { ...landmarks, hemSide } } }, "crease-balance")).toBe("fault");
+  });
+
+  test("an allowance stated but not cut, or cut twice", () => {
+    const spoil = (side: number) =>
+      hand.pieces.map((p) => ({ ...p, edges: p.edges.map((e) => (e.id === "side" ? { ...e, allowance: side } : e)) }));
+    expect(recheck({ pieces: spoil(40) }, "allowances")).toBe("fault");
+    expect(recheck({ pieces: spoil(0) }, "allowances")).toBe("fault");
+  });
+});
+
+describe("mistakes of the trade", () => {
+  test("ease eaten at the hip", () => {
+    const tight = derivedOf(palazzoJob(HAND_BODY, { block: { school: "proportional", rules: { ease: { front: "-15 mm", back: "-15 mm" } } } }));
+    expect(statusOf(tight, "hip-ease")).not.toBe("pass");
+  });
+
+  test("no opening: the waist does not pass over the hip", () => {
+    const closed = derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: "undecided" } }));
+    expect(statusOf(closed, "pull-on")).toBe("fault");
+    expect(closed.undecided).toEqual(["The closure is not decided."]);
+    expect(closed.pieces.length).toBe(3);
+  });
+
+  test("a zip too short to open past the hip, and one that runs into the crotch curve", () => {
+    const zip = (length: string) => derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: { kind: "zip-centre-back", length } } }));
+    expect(statusOf(zip("100 mm"), "zip-length")).toBe("fault");
+    expect(statusOf(zip("330 mm"), "zip-length")).toBe("look");
+  });
+
+  test("a deep turn-up on a curved hem, with advice that mends it", () => {
+    const finish: Finish = { hem: { kind: "turned", depth: "40 mm" } };
+    const deep = derivedOf(palazzoJob(HAND_BODY, { finish }));
+    expect(statusOf(deep, "hem-turn")).toBe("fault");
+    const advice = deep.advice.find((a) => a.id === "narrow-curved-hem");
+    const mended = derivedOf(palazzoJob(HAND_BODY, { finish: advice?.action?.changes[0]?.value as Finish }));
+    expect(statusOf(mended, "hem-turn")).toBe("pass");
+  });
+
+  test("a hem on the floor", () => {
+    const long = derivedOf(palazzoJob(HAND_BODY, { style: { id: "palazzo", params: { length: "1095 mm" } } }));
+    expect(long.checks.find((c) => c.id === "floor-clearance")).toMatchObject({ status: "fault", message: expect.stringContaining("trip") as string });
+  });
+
+  test("nobody named on the labels", () => {
+    expect(statusOf(derivedOf(palazzoJob({ ...HAND_BODY, name: "" })), "labels")).toBe("look");
+  });
+});
+
+test("a band on the waist is taken off the panels; one above it is not", () => {
+  const on = derivedOf(palazzoJob(HAND_BODY, { finish: { waist: { kind: "straight-band", sits: "on" } } }));
+  expect(on.front.landmarks.waistSide?.[1]).toBeCloseTo((hand.front.landmarks.waistSide?.[1] ?? 0) + 40, 4);
+  expect(on.front.landmarks.hipSide?.[1]).toBeCloseTo(hand.front.landmarks.hipSide?.[1] ?? 0, 0);
+  expect(statusOf(on, "waist-seam")).toBe("pass");
+});
