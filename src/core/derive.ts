@@ -17,7 +17,14 @@ import {
 import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
-import { resolveAllowances, resolveFinish, straightBand, waistLevelEffect, type AllowanceSet, type ResolvedFinish } from "./finish";
+import {
+  resolveAllowances,
+  resolveFinish,
+  straightBand,
+  waistLevelEffect,
+  type AllowanceSet,
+  type ResolvedFinish,
+} from "./finish";
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Readings } from "./inspect";
 import type { MoveContext, Shown } from "./moves";
@@ -81,14 +88,21 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   if (!params.success) {
     return fault(
       400,
-      params.error.issues.map((i) => ({ path: ["style", "params", ...i.path].join("."), message: `${style.label}: ${i.message}.` })),
+      params.error.issues.map((i) => ({
+        path: ["style", "params", ...i.path].join("."),
+        message: `${style.label}: ${i.message}.`,
+      })),
     );
   }
   const body = resolveBody(job.body);
   if (!body.ok) return fault(400, body.errors);
   const { measures } = body;
   const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
-  const { rules, changed, errors: ruleErrors } = resolveRules(
+  const {
+    rules,
+    changed,
+    errors: ruleErrors,
+  } = resolveRules(
     job.block.school,
     [
       { by: "style", rules: style.rules },
@@ -201,7 +215,10 @@ function hemDepthOf(front: Panel, back: Panel, finish: ResolvedFinish): Quantity
   const turn = Math.max(...[front, back].map((p) => Math.abs(pathTurn(edgeOf(p, "hem").path))));
   const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;
   const depth = Math.max(7, Math.min(40, flat));
-  return quantity(depth, flat >= 40 ? "40, the hem is straight enough" : `6 / (2 x turn ${plain(turn * 1000) } / 1000), so that it lies flat`);
+  return quantity(
+    depth,
+    flat >= 40 ? "40, the hem is straight enough" : `6 / (2 x turn ${plain(turn * 1000)} / 1000), so that it lies flat`,
+  );
 }
 
 /** The last gate: an outline that crosses itself or is not finite is never handed on. */

@@ -49,9 +49,7 @@ export async function openJob(id: string): Promise<void> {
   try {
     const record = await readJob(id);
     if (useJobStore.getState().id !== id) return;
-    useJobStore.setState(
-      record ? { job: record.job, revision: record.revision, save: "saved" } : { save: "missing" },
-    );
+    useJobStore.setState(record ? { job: record.job, revision: record.revision, save: "saved" } : { save: "missing" });
   } catch {
     useJobStore.setState({ save: "blocked", notice: BLOCKED });
   }
@@ -134,7 +132,8 @@ channel?.addEventListener("message", (event: MessageEvent<{ id: string; revision
 /** Settles a conflict by taking what the other tab saved. */
 export function takeTheirs(): void {
   const { theirs } = useJobStore.getState();
-  if (theirs) useJobStore.setState({ job: theirs.job, revision: theirs.revision, save: "saved", theirs: null, notice: null });
+  if (theirs)
+    useJobStore.setState({ job: theirs.job, revision: theirs.revision, save: "saved", theirs: null, notice: null });
 }
 
 /** Settles a conflict by keeping this tab's work as a job of its own; returns its id. */

@@ -12,7 +12,12 @@ export function Choice<T extends string>(props: {
   return (
     <label style={{ display: "grid", gridTemplateColumns: "1fr 128px", alignItems: "center", gap: 8, minHeight: 34 }}>
       <span style={{ fontStretch: "85%" }}>{props.label}</span>
-      <TextField select value={props.value} slotProps={{ select: { "aria-label": props.label } as object }} onChange={(event) => props.onChange(event.target.value as T)}>
+      <TextField
+        select
+        value={props.value}
+        slotProps={{ select: { "aria-label": props.label } as object }}
+        onChange={(event) => props.onChange(event.target.value as T)}
+      >
         {props.options.map(([value, text]) => (
           <MenuItem key={value} value={value}>
             {text}

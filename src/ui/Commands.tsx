@@ -26,7 +26,11 @@ function useCommands(onHandOver: () => void): readonly Command[] {
   const router = useRouter();
   const flip = (name: "showFront" | "showBack" | "ghost"): void => setView((v) => ({ [name]: !v[name] }));
   return [
-    ...STAGES.map(({ n, id: stage, label }) => ({ keys: String(n), text: `Go to ${label}`, run: () => router.push(stageHref(stage, id)) })),
+    ...STAGES.map(({ n, id: stage, label }) => ({
+      keys: String(n),
+      text: `Go to ${label}`,
+      run: () => router.push(stageHref(stage, id)),
+    })),
     { keys: "f", text: "Front on or off", run: () => flip("showFront") },
     { keys: "b", text: "Back on or off", run: () => flip("showBack") },
     { keys: "g", text: "Ghost of the block on or off", run: () => flip("ghost") },
@@ -36,12 +40,21 @@ function useCommands(onHandOver: () => void): readonly Command[] {
     { keys: "$mod+Shift+Z", text: "Redo", run: redo },
     { keys: "h", text: "Hand over", run: onHandOver },
     { keys: "$mod+k", text: "Find a command", run: () => setView({ commandsOpen: true }) },
-    { keys: "Shift+?", text: "The list of keys", run: () => setView({ helpOpen: true }) },
+    { keys: "?", text: "The list of keys", run: () => setView({ helpOpen: true }) },
     { keys: "w", text: "Back to the workroom", run: () => router.push("/") },
   ];
 }
 
-const shownKeys = (keys: string): string => keys.replace("$mod", "Ctrl").replace("Shift+?", "?").toUpperCase().replace("CTRL", "Ctrl").replace("SHIFT", "Shift");
+/** What is pressed, and the command it stands for; layouts differ on whether "?" needs Shift. */
+const BINDINGS: readonly (readonly [string, string])[] = [
+  ...["1", "2", "3", "4", "f", "b", "g", "0", "u", "h", "w", "?", "$mod+z", "$mod+Shift+Z", "$mod+k"].map(
+    (keys) => [keys, keys] as const,
+  ),
+  ["Shift+?", "?"],
+];
+
+const shownKeys = (keys: string): string =>
+  keys.replace("$mod", "Ctrl").replace("Shift+?", "?").toUpperCase().replace("CTRL", "Ctrl").replace("SHIFT", "Shift");
 
 /** Keys, the command search, and the list of keys. */
 export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
@@ -52,7 +65,7 @@ export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
     const typing = Boolean(target?.closest("input, textarea, [contenteditable]"));
     const modified = keys.startsWith("$mod");
     // Typing goes to the field first; single keys act only otherwise, and can be turned off.
-    if (typing && (keys !== "$mod+k")) return;
+    if (typing && keys !== "$mod+k") return;
     if (!modified && (!singleKeys || document.querySelector('[role="dialog"]'))) return;
     event.preventDefault();
     commands.find((c) => c.keys === keys)?.run();
@@ -61,12 +74,7 @@ export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
     () =>
       tinykeys(
         window,
-        Object.fromEntries(
-          ["1", "2", "3", "4", "f", "b", "g", "0", "u", "h", "w", "$mod+z", "$mod+Shift+Z", "$mod+k", "Shift+?"].map((keys) => [
-            keys,
-            (event: KeyboardEvent) => run(keys, event),
-          ]),
-        ),
+        Object.fromEntries(BINDINGS.map(([binding, keys]) => [binding, (event: KeyboardEvent) => run(keys, event)])),
       ),
     [],
   );
@@ -87,7 +95,9 @@ export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
                 </tr>
               ))}
               <tr>
-                <th scope="row" style={{ textAlign: "left", paddingRight: 24 }}>Arrows</th>
+                <th scope="row" style={{ textAlign: "left", paddingRight: 24 }}>
+                  Arrows
+                </th>
                 <td>Nudge the chosen number or handle one division of the tape; with Shift an inch or a centimetre</td>
               </tr>
             </tbody>
@@ -119,7 +129,14 @@ function CommandSearch({ commands }: { readonly commands: readonly Command[] }) 
           autoFocus
           fullWidth
           placeholder="Find a command"
-          slotProps={{ htmlInput: { "aria-label": "Find a command", role: "combobox", "aria-expanded": true, "aria-controls": "commands" } }}
+          slotProps={{
+            htmlInput: {
+              "aria-label": "Find a command",
+              role: "combobox",
+              "aria-expanded": true,
+              "aria-controls": "commands",
+            },
+          }}
           value={typed}
           onChange={(event) => {
             setTyped(event.target.value);
@@ -131,14 +148,25 @@ function CommandSearch({ commands }: { readonly commands: readonly Command[] }) 
             if (event.key === "Enter") go(found[chosen]);
           }}
         />
-        <ul id="commands" role="listbox" aria-label="Commands" style={{ listStyle: "none", margin: "8px 0 0", padding: 0 }}>
+        <ul
+          id="commands"
+          role="listbox"
+          aria-label="Commands"
+          style={{ listStyle: "none", margin: "8px 0 0", padding: 0 }}
+        >
           {found.map((c, i) => (
             <li
               key={c.keys}
               role="option"
               aria-selected={i === chosen}
               onClick={() => go(c)}
-              style={{ display: "flex", justifyContent: "space-between", padding: "6px 8px", cursor: "pointer", background: i === chosen ? "var(--chalk-wash)" : undefined }}
+              style={{
+                display: "flex",
+                justifyContent: "space-between",
+                padding: "6px 8px",
+                cursor: "pointer",
+                background: i === chosen ? "var(--chalk-wash)" : undefined,
+              }}
             >
               <span>{c.text}</span>
               <span style={{ color: "var(--quiet)" }}>{shownKeys(c.keys)}</span>

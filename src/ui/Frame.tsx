@@ -75,6 +75,14 @@ function signsOf({ shape, fault, proof }: OpenJob): Readonly<Record<StageId, Sig
     body: faultOn("body") || (shape?.questions.length ?? 0) > 0 ? "open" : shape ? "settled" : "none",
     block: faultOn("block") ? "open" : shape ? "settled" : "none",
     restyle: faultOn("moves") || faultOn("style") ? "open" : shape ? "settled" : "none",
-    pieces: faultOn("finish") || faultOn("allowances") || checks.some((c) => c.status !== "pass") || (proof?.undecided.length ?? 0) > 0 ? "open" : proof ? "settled" : "none",
+    pieces:
+      faultOn("finish") ||
+      faultOn("allowances") ||
+      checks.some((c) => c.status !== "pass") ||
+      (proof?.undecided.length ?? 0) > 0
+        ? "open"
+        : proof
+          ? "settled"
+          : "none",
   };
 }

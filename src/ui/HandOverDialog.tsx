@@ -22,10 +22,28 @@ interface Way {
 }
 
 const WAYS: readonly Way[] = [
-  { title: "Paper, A4", text: "True size in pages to glue: a map, two test squares, then the tiles.", format: "pdf", paper: "a4", button: "PDF on A4" },
+  {
+    title: "Paper, A4",
+    text: "True size in pages to glue: a map, two test squares, then the tiles.",
+    format: "pdf",
+    paper: "a4",
+    button: "PDF on A4",
+  },
   { title: "Paper, Letter", text: "The same on US Letter.", format: "pdf", paper: "letter", button: "PDF on Letter" },
-  { title: "Drawing", text: "One SVG at true size, with named layers, for a cutter or a copy shop.", format: "svg", paper: "a4", button: "SVG" },
-  { title: "The job itself", text: "A small file with every choice. Drop it on the workroom to open it again.", format: "json", paper: "a4", button: "Job file" },
+  {
+    title: "Drawing",
+    text: "One SVG at true size, with named layers, for a cutter or a copy shop.",
+    format: "svg",
+    paper: "a4",
+    button: "SVG",
+  },
+  {
+    title: "The job itself",
+    text: "A small file with every choice. Drop it on the workroom to open it again.",
+    format: "json",
+    paper: "a4",
+    button: "Job file",
+  },
 ];
 
 /** Everything that leaves the program, with what must be said before cutting. Nothing blocks it. */
@@ -50,24 +68,45 @@ export function HandOverDialog({ open, onClose }: { readonly open: boolean; read
 
   return (
     <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="hand-over-title">
-      <DialogTitle id="hand-over-title" sx={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>
+      <DialogTitle
+        id="hand-over-title"
+        sx={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}
+      >
         Hand over
       </DialogTitle>
       <DialogContent>
         {busy ? <LinearProgress aria-label={`making ${busy}`} sx={{ mb: 1 }} /> : null}
         {WAYS.map((way) => (
-          <div key={way.button} style={{ display: "flex", alignItems: "center", gap: 16, padding: "11px 0", borderTop: "1px solid var(--rule)" }}>
+          <div
+            key={way.button}
+            style={{
+              display: "flex",
+              alignItems: "center",
+              gap: 16,
+              padding: "11px 0",
+              borderTop: "1px solid var(--rule)",
+            }}
+          >
             <div style={{ flex: 1 }}>
               <b>{way.title}</b>
               <div style={{ color: "var(--quiet)" }}>{way.text}</div>
             </div>
-            <Button variant="outlined" disabled={busy !== null || (fault !== null && way.format !== "json")} onClick={() => void hand(way)} sx={{ minWidth: 128 }}>
+            <Button
+              variant="outlined"
+              disabled={busy !== null || (fault !== null && way.format !== "json")}
+              onClick={() => void hand(way)}
+              sx={{ minWidth: 128 }}
+            >
               {way.button}
             </Button>
           </div>
         ))}
         <div style={{ borderTop: "1px solid var(--rule)", paddingTop: 12 }}>
-          {fault ? <p style={{ color: "var(--fault)", margin: "0 0 8px" }}>As it stands this cannot be drawn: {fault.errors[0]?.message}</p> : null}
+          {fault ? (
+            <p style={{ color: "var(--fault)", margin: "0 0 8px" }}>
+              As it stands this cannot be drawn: {fault.errors[0]?.message}
+            </p>
+          ) : null}
           {notices.length > 0 ? (
             <>
               <b>Printed with the pattern</b>
@@ -78,9 +117,13 @@ export function HandOverDialog({ open, onClose }: { readonly open: boolean; read
               </ul>
             </>
           ) : (
-            <span style={{ color: "var(--pass)" }}>Nothing is open: every measure taken, nothing undecided, no fault.</span>
+            <span style={{ color: "var(--pass)" }}>
+              Nothing is open: every measure taken, nothing undecided, no fault.
+            </span>
           )}
-          <p style={{ color: "var(--quiet)", margin: "10px 0 0" }}>Shears and rotary blades: cut away from the hand, close them after use.</p>
+          <p style={{ color: "var(--quiet)", margin: "10px 0 0" }}>
+            Shears and rotary blades: cut away from the hand, close them after use.
+          </p>
         </div>
       </DialogContent>
       <DialogActions>

@@ -19,12 +19,25 @@ import { stageHref } from "./stages";
 export function Mark({ size = 26 }: { readonly size?: number }) {
   return (
     <svg width={size} height={size} viewBox="0 0 32 32" aria-hidden>
-      <path d="M9 4c0 8-5 14-5 24M16 10c0 7-2 11-2 18M16 10c0 7 2 11 2 18M23 4c0 8 5 14 5 24M9 4h14" fill="none" stroke="#f08b3a" strokeWidth="2.6" strokeLinecap="round" />
+      <path
+        d="M9 4c0 8-5 14-5 24M16 10c0 7-2 11-2 18M16 10c0 7 2 11 2 18M23 4c0 8 5 14 5 24M9 4h14"
+        fill="none"
+        stroke="#f08b3a"
+        strokeWidth="2.6"
+        strokeLinecap="round"
+      />
     </svg>
   );
 }
 
-const SAVE_WORDS = { loading: "Opening", missing: "", saved: "Saved", saving: "Saving", blocked: "Not saved", conflict: "Not saved" } as const;
+const SAVE_WORDS = {
+  loading: "Opening",
+  missing: "",
+  saved: "Saved",
+  saving: "Saving",
+  blocked: "Not saved",
+  conflict: "Not saved",
+} as const;
 
 const chip: React.CSSProperties = {
   border: "1px solid rgb(255 255 255 / 28%)",
@@ -50,8 +63,23 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
     return read.ok ? `, ${formatLength(read.mm, tape)}` : "";
   };
   return (
-    <header style={{ height: 52, flexShrink: 0, display: "flex", alignItems: "center", gap: 14, padding: "0 14px 0 16px", background: "var(--ink)", color: "var(--on-ink)" }}>
-      <Link href="/" aria-label="Eland, the workroom" style={{ display: "flex", gap: 10, alignItems: "center", color: "inherit", textDecoration: "none" }}>
+    <header
+      style={{
+        height: 52,
+        flexShrink: 0,
+        display: "flex",
+        alignItems: "center",
+        gap: 14,
+        padding: "0 14px 0 16px",
+        background: "var(--ink)",
+        color: "var(--on-ink)",
+      }}
+    >
+      <Link
+        href="/"
+        aria-label="Eland, the workroom"
+        style={{ display: "flex", gap: 10, alignItems: "center", color: "inherit", textDecoration: "none" }}
+      >
         <Mark />
         <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
       </Link>
@@ -69,7 +97,12 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
       ) : null}
       <span style={{ flex: 1 }} />
       <Tooltip title="Find a command (Ctrl+K)">
-        <IconButton aria-label="Find a command" onClick={() => setView({ commandsOpen: true })} sx={{ color: "inherit" }} size="small">
+        <IconButton
+          aria-label="Find a command"
+          onClick={() => setView({ commandsOpen: true })}
+          sx={{ color: "inherit" }}
+          size="small"
+        >
           <SearchIcon fontSize="small" />
         </IconButton>
       </Tooltip>
@@ -87,9 +120,20 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
           </IconButton>
         </span>
       </Tooltip>
-      <ToggleButtonGroup exclusive size="small" value={tape} aria-label="Tape" onChange={(_, next: "in" | "cm" | null) => next && setView({ tape: next })}>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={tape}
+        aria-label="Tape"
+        onChange={(_, next: "in" | "cm" | null) => next && setView({ tape: next })}
+      >
         {(["in", "cm"] as const).map((t) => (
-          <ToggleButton key={t} value={t} aria-label={t === "in" ? "Inches in eighths" : "Centimetres"} sx={toggleStyle}>
+          <ToggleButton
+            key={t}
+            value={t}
+            aria-label={t === "in" ? "Inches in eighths" : "Centimetres"}
+            sx={toggleStyle}
+          >
             {t}
           </ToggleButton>
         ))}
@@ -100,7 +144,15 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
       <Button
         variant="contained"
         onClick={onHandOver}
-        sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, px: 2, py: 0.75, whiteSpace: "nowrap", "&:hover": { bgcolor: "#f08b3a" } }}
+        sx={{
+          bgcolor: "#e8791f",
+          color: "#14120c",
+          fontSize: 15,
+          px: 2,
+          py: 0.75,
+          whiteSpace: "nowrap",
+          "&:hover": { bgcolor: "#f08b3a" },
+        }}
       >
         Hand over
       </Button>
@@ -138,7 +190,18 @@ function JobName({ name }: { readonly name: string }) {
         if (event.key === "Enter") event.currentTarget.blur();
         if (event.key === "Escape") setTyped(name);
       }}
-      style={{ width: 190, minWidth: 80, flexShrink: 1, background: "transparent", border: 0, color: "inherit", font: "inherit", fontSize: 16, fontWeight: 600, padding: "4px 2px" }}
+      style={{
+        width: 190,
+        minWidth: 80,
+        flexShrink: 1,
+        background: "transparent",
+        border: 0,
+        color: "inherit",
+        font: "inherit",
+        fontSize: 16,
+        fontWeight: 600,
+        padding: "4px 2px",
+      }}
     />
   );
 }

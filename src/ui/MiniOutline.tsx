@@ -3,11 +3,24 @@ import { boundsOf, layOut, panelBox, pathData } from "./table/layout";
 import { styleOf } from "./table/PanelView";
 
 /** Back and front in miniature, from the engine's own outlines. */
-export function MiniOutline({ panels, height, width }: { readonly panels: readonly Panel[]; readonly height: number; readonly width: number }) {
+export function MiniOutline({
+  panels,
+  height,
+  width,
+}: {
+  readonly panels: readonly Panel[];
+  readonly height: number;
+  readonly width: number;
+}) {
   const placed = layOut(panels.map((panel) => ({ id: panel.id, item: panel, box: panelBox(panel) })));
   const b = boundsOf(placed);
   return (
-    <svg width={width} height={height} viewBox={`${b.left - 12} ${b.top - 12} ${b.right - b.left + 24} ${b.bottom - b.top + 24}`} aria-hidden>
+    <svg
+      width={width}
+      height={height}
+      viewBox={`${b.left - 12} ${b.top - 12} ${b.right - b.left + 24} ${b.bottom - b.top + 24}`}
+      aria-hidden
+    >
       {placed.map(({ id, item, at }) => (
         <path
           key={id}

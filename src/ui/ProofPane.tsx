@@ -27,7 +27,16 @@ function CheckRow({ check }: { readonly check: Check }) {
       <button
         type="button"
         onClick={() => setView({ lit: check.where })}
-        style={{ all: "unset", cursor: "pointer", display: "grid", gridTemplateColumns: "22px 1fr auto", columnGap: 4, width: "100%", padding: "4px 0", alignItems: "baseline" }}
+        style={{
+          all: "unset",
+          cursor: "pointer",
+          display: "grid",
+          gridTemplateColumns: "22px 1fr auto",
+          columnGap: 4,
+          width: "100%",
+          padding: "4px 0",
+          alignItems: "baseline",
+        }}
         aria-label={`${check.label}: ${sign.word}. ${check.message}`}
       >
         <svg width={13} height={13} viewBox="0 0 12.5 12.5" aria-hidden style={{ alignSelf: "center" }}>
@@ -46,7 +55,15 @@ function CheckRow({ check }: { readonly check: Check }) {
 }
 
 /** Facts about the pattern. What passes folds into one line; a row lights its place on the table. */
-export function ProofPane({ proof, stale, open = true }: { readonly proof: Proof | null; readonly stale: boolean; readonly open?: boolean }) {
+export function ProofPane({
+  proof,
+  stale,
+  open = true,
+}: {
+  readonly proof: Proof | null;
+  readonly stale: boolean;
+  readonly open?: boolean;
+}) {
   const [unfolded, setUnfolded] = useState(open);
   if (!proof) return <PaneHeading>Proof is being worked out</PaneHeading>;
   const wanting = proof.checks.filter((c) => c.status !== "pass");
@@ -116,7 +133,9 @@ export function FaultNote() {
       {fault.errors.map((e) => (
         <div key={e.path + e.message}>{e.message}</div>
       ))}
-      {shape ? <div style={{ color: "var(--quiet)", fontSize: 13 }}>The table shows the last pattern that could be drawn.</div> : null}
+      {shape ? (
+        <div style={{ color: "var(--quiet)", fontSize: 13 }}>The table shows the last pattern that could be drawn.</div>
+      ) : null}
     </div>
   );
 }

@@ -16,7 +16,15 @@ const ROWS: readonly (readonly [string, (r: Readings) => number | null])[] = [
 ];
 
 /** Measured numbers: the block's, and now. What changed is bold. */
-export function ReadingsTable({ before, now, tape }: { readonly before: Readings; readonly now: Readings; readonly tape: Tape }) {
+export function ReadingsTable({
+  before,
+  now,
+  tape,
+}: {
+  readonly before: Readings;
+  readonly now: Readings;
+  readonly tape: Tape;
+}) {
   return (
     <section aria-label="Readings">
       <PaneHeading>Readings, block and now, {tape === "in" ? "inches" : "centimetres"}</PaneHeading>
@@ -33,7 +41,14 @@ export function ReadingsTable({ before, now, tape }: { readonly before: Readings
                 <td style={{ textAlign: "right", color: "var(--quiet)", whiteSpace: "nowrap" }}>
                   {was === null ? "none" : <Length mm={was} tape={tape} />} to
                 </td>
-                <td style={{ textAlign: "right", fontWeight: changed ? 700 : 450, width: 82, fontSize: changed ? 15 : 14 }}>
+                <td
+                  style={{
+                    textAlign: "right",
+                    fontWeight: changed ? 700 : 450,
+                    width: 82,
+                    fontSize: changed ? 15 : 14,
+                  }}
+                >
                   {is === null ? "none" : <Length mm={is} tape={tape} />}
                 </td>
               </tr>

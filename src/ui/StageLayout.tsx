@@ -16,10 +16,19 @@ interface Props {
 export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, worksheetLabel }: Props) {
   const narrow = useMediaQuery("(max-width: 1199px)");
   const [open, setOpen] = useState(false);
-  const pane: React.CSSProperties = { background: "var(--panel)", overflowY: "auto", padding: "14px 16px", boxSizing: "border-box" };
+  const pane: React.CSSProperties = {
+    background: "var(--panel)",
+    overflowY: "auto",
+    padding: "14px 16px",
+    boxSizing: "border-box",
+  };
   return (
     <>
-      <aside aria-label={worksheetLabel} tabIndex={0} style={{ ...pane, width: worksheetWidth, flexShrink: 0, borderRight: "1px solid var(--rule)" }}>
+      <aside
+        aria-label={worksheetLabel}
+        tabIndex={0}
+        style={{ ...pane, width: worksheetWidth, flexShrink: 0, borderRight: "1px solid var(--rule)" }}
+      >
         {worksheet}
       </aside>
       <main style={{ flex: 1, minWidth: 0, position: "relative" }}>
@@ -37,7 +46,11 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
           </aside>
         </Drawer>
       ) : (
-        <aside aria-label="Readings" tabIndex={0} style={{ ...pane, width: 320, flexShrink: 0, borderLeft: "1px solid var(--rule)" }}>
+        <aside
+          aria-label="Readings"
+          tabIndex={0}
+          style={{ ...pane, width: 320, flexShrink: 0, borderLeft: "1px solid var(--rule)" }}
+        >
           {readings}
         </aside>
       )}
@@ -47,5 +60,9 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
 
 /** A quiet heading within a pane. */
 export function PaneHeading({ children }: { readonly children: ReactNode }) {
-  return <h2 style={{ fontSize: 13, fontWeight: 650, color: "var(--quiet)", margin: "4px 0 8px", fontStretch: "82%" }}>{children}</h2>;
+  return (
+    <h2 style={{ fontSize: 13, fontWeight: 650, color: "var(--quiet)", margin: "4px 0 8px", fontStretch: "82%" }}>
+      {children}
+    </h2>
+  );
 }

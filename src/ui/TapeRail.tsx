@@ -13,15 +13,34 @@ const SIGNS: Readonly<Record<Sign, { readonly path: string; readonly label: stri
 const STEP = 108;
 
 /** The measuring tape down the left edge: its large marks are the stages, in the order of work. */
-export function TapeRail({ current, job, signs }: { readonly current: StageId; readonly job: string; readonly signs: Readonly<Record<StageId, Sign>> }) {
+export function TapeRail({
+  current,
+  job,
+  signs,
+}: {
+  readonly current: StageId;
+  readonly job: string;
+  readonly signs: Readonly<Record<StageId, Sign>>;
+}) {
   return (
-    <nav aria-label="Stages" style={{ width: 76, background: "var(--tape)", position: "relative", flexShrink: 0, overflow: "hidden" }}>
+    <nav
+      aria-label="Stages"
+      style={{ width: 76, background: "var(--tape)", position: "relative", flexShrink: 0, overflow: "hidden" }}
+    >
       <svg width={76} height="100%" style={{ position: "absolute", inset: 0 }} aria-hidden>
         <defs>
           <pattern id="ticks" width={76} height={STEP} patternUnits="userSpaceOnUse" y={66}>
             {Array.from({ length: 20 }, (_, i) => {
               const length = i === 0 ? 24 : i % 10 === 0 ? 18 : i % 5 === 0 ? 14 : 8;
-              return <path key={i} d={`M${76 - length} ${(i * STEP) / 20 + 0.5}H76`} stroke="var(--tape-ink)" strokeOpacity={i === 0 ? 1 : 0.55} strokeWidth={i === 0 ? 2 : 1} />;
+              return (
+                <path
+                  key={i}
+                  d={`M${76 - length} ${(i * STEP) / 20 + 0.5}H76`}
+                  stroke="var(--tape-ink)"
+                  strokeOpacity={i === 0 ? 1 : 0.55}
+                  strokeWidth={i === 0 ? 2 : 1}
+                />
+              );
             })}
           </pattern>
         </defs>
@@ -51,10 +70,20 @@ export function TapeRail({ current, job, signs }: { readonly current: StageId; r
               lineHeight: 1.1,
             }}
           >
-            <span style={{ display: "block", fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 24 }}>{n}</span>
+            <span
+              style={{ display: "block", fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 24 }}
+            >
+              {n}
+            </span>
             <span style={{ fontSize: 13, fontStretch: "80%", fontWeight: 500 }}>{label}</span>
             {sign.path ? (
-              <svg width={12} height={12} viewBox="0 0 11 11" style={{ position: "absolute", right: here ? 10 : 2, top: 8 }} aria-hidden>
+              <svg
+                width={12}
+                height={12}
+                viewBox="0 0 11 11"
+                style={{ position: "absolute", right: here ? 10 : 2, top: 8 }}
+                aria-hidden
+              >
                 <path d={sign.path} fill="none" stroke={here ? "var(--on-ink)" : sign.color} strokeWidth={1.7} />
               </svg>
             ) : null}

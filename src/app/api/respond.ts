@@ -5,7 +5,10 @@ const MAX_BYTES = 2_000_000;
 
 /** A JSON reply that no browser will read as anything else. */
 export function jsonReply(value: unknown, status = 200): Response {
-  return Response.json(value, { status, headers: { "x-content-type-options": "nosniff", "cache-control": "no-store" } });
+  return Response.json(value, {
+    status,
+    headers: { "x-content-type-options": "nosniff", "cache-control": "no-store" },
+  });
 }
 
 export function refusal(status: number, path: string, message: string): Response {

@@ -2,7 +2,7 @@ import type { Advice, AdviceRule, Judged } from "./advice";
 import { curvedHem } from "./curvedHem";
 import { levelHem } from "./levelHem";
 
-export type { Advice, JobChange, Judged } from "./advice";
+export type { Advice, Judged } from "./advice";
 
 /** Every judgement, in the order it is offered. */
 export const ADVICE: readonly AdviceRule[] = [curvedHem, levelHem];

@@ -17,7 +17,8 @@ export const levelHem: AdviceRule = {
     return {
       id: this.id,
       message: `Opening the hem lets it hang ${plain(growth)} mm lower along the crease, ${plain(Math.max(0, clear))} mm off the floor.`,
-      reason: "Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.",
+      reason:
+        "Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.",
       action: {
         label: `Shorten the leg by ${plain(growth)} mm`,
         changes: [{ path: ["moves", index, "params", "length"], value: `${shorter} mm` }],

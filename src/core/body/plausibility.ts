@@ -35,7 +35,10 @@ export function questionsOf(measures: BodyMeasures): Question[] {
     if (mm < usual[0] / 1.8) {
       questions.push({ measure: key, message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in inches?` });
     } else if (mm > usual[1] * 1.6) {
-      questions.push({ measure: key, message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in centimetres?` });
+      questions.push({
+        measure: key,
+        message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in centimetres?`,
+      });
     } else if (mm < usual[0] || mm > usual[1]) {
       questions.push({ measure: key, message: `${label} of ${(mm / 10).toFixed(1)} cm is unusual. Measure it again?` });
     }
@@ -50,7 +53,10 @@ export function questionsOf(measures: BodyMeasures): Question[] {
   }
   const { waist, hip, crotchDepth } = measures;
   if (waist.mm > hip.mm * 1.15) {
-    questions.push({ measure: "waist", message: "The waist is much larger than the hip. Is the hip taken at the fullest place?" });
+    questions.push({
+      measure: "waist",
+      message: "The waist is much larger than the hip. Is the hip taken at the fullest place?",
+    });
   }
   if (given("crotchDepth") && Math.abs(crotchDepth.mm - (hip.mm / 4 + 25)) > 60) {
     questions.push({

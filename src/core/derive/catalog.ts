@@ -16,7 +16,8 @@ interface CatalogEntry {
 
 const schemaOf = (schema: z.ZodType): unknown => z.toJSONSchema(schema, { io: "input", unrepresentable: "any" });
 const none = { type: "object", properties: {}, additionalProperties: false };
-const words = (id: string): string => id.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`).replace(/^./, (c) => c.toUpperCase());
+const words = (id: string): string =>
+  id.replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`).replace(/^./, (c) => c.toUpperCase());
 
 function fieldsOf(schema: z.ZodObject): CatalogEntry[] {
   return Object.entries(schema.shape).map(([id, field]) => ({

@@ -13,7 +13,9 @@ export interface HandedFile {
 
 /** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
 export function noticesOf(derived: Derived): string[] {
-  const estimates = MEASURES.filter((m) => derived.measures[m.key].source === "estimated" && m.key !== "height").map((m) => m.label.toLowerCase());
+  const estimates = MEASURES.filter((m) => derived.measures[m.key].source === "estimated" && m.key !== "height").map(
+    (m) => m.label.toLowerCase(),
+  );
   return [
     ...derived.checks.filter((c) => c.status === "fault").map((c) => `Fault: ${c.message}`),
     ...derived.undecided,
@@ -29,7 +31,11 @@ export function printSetOf(job: Job, derived: Derived): PrintSet {
 
 /** A safe file name from the job's name. */
 function fileStem(job: Job): string {
-  const plainName = job.name.normalize("NFKD").replace(/[^A-Za-z0-9]+/g, "-").replace(/^-+|-+$/g, "").toLowerCase();
+  const plainName = job.name
+    .normalize("NFKD")
+    .replace(/[^A-Za-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .toLowerCase();
   return plainName.slice(0, 60) || "eland-job";
 }
 

@@ -20,7 +20,13 @@ function panelReply(panel: Panel): unknown {
     name: panel.name,
     half: panel.half,
     material: panel.material,
-    edges: edges.map((e, i) => ({ id: e.id, role: e.role, name: e.name, length: pathLength(e.path), points: points[i] })),
+    edges: edges.map((e, i) => ({
+      id: e.id,
+      role: e.role,
+      name: e.name,
+      length: pathLength(e.path),
+      points: points[i],
+    })),
     outline: points.flatMap((run) => run.slice(0, -1)),
     landmarks: panel.landmarks,
     lines: panel.lines,
@@ -33,7 +39,9 @@ function pieceReply(piece: Piece): unknown {
   return { ...rest, notches: notches.map(({ at, outer, kind, pairs }) => ({ at, outer, kind, pairs })) };
 }
 
-const quantities = (record: Readonly<Record<string, { mm: number; formula: string; estimated: boolean; asked?: number }>>): unknown =>
+const quantities = (
+  record: Readonly<Record<string, { mm: number; formula: string; estimated: boolean; asked?: number }>>,
+): unknown =>
   Object.fromEntries(
     Object.entries(record).map(([name, q]) => [
       name,
@@ -77,4 +85,3 @@ export function replyOf(derived: Derived): unknown {
     undecided: derived.undecided,
   };
 }
-

@@ -59,11 +59,23 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       throw new MoveFault(`${path}.params${field}`, `${move.label}: ${issue?.message ?? "this cannot be read"}.`, true);
     }
     if (!entry.on) {
-      worksheet.push({ id: entry.id, move: move.id, label: move.label, on: false, template: move.label, numbers: {}, handles: [] });
+      worksheet.push({
+        id: entry.id,
+        move: move.id,
+        label: move.label,
+        on: false,
+        template: move.label,
+        numbers: {},
+        handles: [],
+      });
       return;
     }
     if (move.redraws && cutBy) {
-      throw new MoveFault(path, `“${move.label}” redraws the seams, so it has to come before “${cutBy}”. Move it up.`, false);
+      throw new MoveFault(
+        path,
+        `“${move.label}” redraws the seams, so it has to come before “${cutBy}”. Move it up.`,
+        false,
+      );
     }
     if (!move.redraws) {
       reconcile();
@@ -74,9 +86,18 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       state = result.state;
       stale ||= move.redraws;
       shown.push(...result.shown);
-      worksheet.push({ id: entry.id, move: move.id, label: move.label, on: true, template: result.template, numbers: result.numbers, handles: result.handles });
+      worksheet.push({
+        id: entry.id,
+        move: move.id,
+        label: move.label,
+        on: true,
+        template: result.template,
+        numbers: result.numbers,
+        handles: result.handles,
+      });
     } catch (error) {
-      if (error instanceof MoveRefused) throw new MoveFault(`${path}.params.${error.param}`, error.message, false, error.largest);
+      if (error instanceof MoveRefused)
+        throw new MoveFault(`${path}.params.${error.param}`, error.message, error.unreadable, error.largest);
       throw error;
     }
   });

@@ -52,11 +52,15 @@ describe("the proportional block, worked by hand", () => {
   test("every step reads as a sentence with its numbers filled in", () => {
     expect(hand.block.steps.length).toBeGreaterThan(12);
     for (const step of hand.block.steps) expect(stepText(step, hand.block.numbers)).not.toMatch(/[{}]/);
-    expect(hand.block.steps.map((s) => stepText(s, hand.block.numbers)).join(" ")).toContain("Crotch line 280 mm below the waist");
+    expect(hand.block.steps.map((s) => stepText(s, hand.block.numbers)).join(" ")).toContain(
+      "Crotch line 280 mm below the waist",
+    );
   });
 
   test("a hollow the extension cannot take is kept as asked and as drawn", () => {
-    const narrow = shapeOf(palazzoJob(HAND_BODY, { block: { school: "proportional", rules: { hollow: { front: "38 mm" } } } }));
+    const narrow = shapeOf(
+      palazzoJob(HAND_BODY, { block: { school: "proportional", rules: { hollow: { front: "38 mm" } } } }),
+    );
     expect(narrow.block.numbers.frontHollow).toMatchObject({ asked: 38 });
     expect(narrow.block.numbers.frontHollow?.mm).toBeCloseTo(26, 1); // half of 52
   });
@@ -100,7 +104,9 @@ describe("random plausible bodies", () => {
 describe("cards no trousers can be drawn for", () => {
   const refused = (measures: Record<string, number | string>) => {
     const result = deriveShape(palazzoJob({ name: "", unit: "mm", measures }));
-    return result.ok ? null : { status: result.status, path: result.errors[0]?.path, message: result.errors[0]?.message };
+    return result.ok
+      ? null
+      : { status: result.status, path: result.errors[0]?.path, message: result.errors[0]?.message };
   };
   test.each([
     [{ waist: 2000, hip: 1000 }, 422, "body.measures.waist"],

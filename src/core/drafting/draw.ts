@@ -97,7 +97,10 @@ function solveBackDrop(legs: LegPlan, front: Half): Mm {
   const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.knee - levels.crotch));
   const drop = secant(lengthAt, guess, guess + 2, { tolerance: 1e-8 });
   if (drop === null || drop < -60 || drop > levels.knee - levels.crotch - 40) {
-    throw new CannotDraft("block.rules.backExtension", "Front and back inseams cannot be made equal. Choose a smaller back extension.");
+    throw new CannotDraft(
+      "block.rules.backExtension",
+      "Front and back inseams cannot be made equal. Choose a smaller back extension.",
+    );
   }
   return drop;
 }
@@ -130,15 +133,28 @@ export function drawLegs(legs: LegPlan): DrawnLegs {
     );
   }
   const drawn = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
-  const panels = drawn.map((run, i) => assemble(i === 0 ? "front" : "back", legs, i === 0 ? front : back, run)) as [Panel, Panel];
+  const panels = drawn.map((run, i) => assemble(i === 0 ? "front" : "back", legs, i === 0 ? front : back, run)) as [
+    Panel,
+    Panel,
+  ];
   return {
-    front: panelMap(panels[0], ([x, y]) => [-x, y]),
+    front: panelMap(panels[0], ([x, y]) => [0 - x, y]),
     back: panels[1],
     solved: {
       backCrotchDrop: quantity(drop, `solved: back inseam ${plain(legs.backShorter)} shorter than the front's`),
       backShorter: quantity(legs.backShorter, `${plain(legs.backShorter)} as chosen, stretched on when sewn`),
-      frontHollow: quantity(front.crotch.hollow, `limited by the extension ${plain(legs.front.extension)}`, {}, legs.front.hollowAsked),
-      backHollow: quantity(back.crotch.hollow, `limited by the extension ${plain(legs.back.extension)}`, {}, legs.back.hollowAsked),
+      frontHollow: quantity(
+        front.crotch.hollow,
+        `limited by the extension ${plain(legs.front.extension)}`,
+        {},
+        legs.front.hollowAsked,
+      ),
+      backHollow: quantity(
+        back.crotch.hollow,
+        `limited by the extension ${plain(legs.back.extension)}`,
+        {},
+        legs.back.hollowAsked,
+      ),
       backSideLevel: quantity(waists.back.side[1], "solved: the back side is as long as the front's"),
     },
   };
@@ -199,11 +215,39 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
   const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
   const lines: PanelLine[] = [
     ...waist.dartLines,
-    { kind: "grain", points: [[0, grainTop], [0, Math.max(grainTop + 60, creaseHemY - 60)]] },
-    { kind: "crease", points: [[0, levels.crotch], [0, creaseHemY]] },
+    {
+      kind: "grain",
+      points: [
+        [0, grainTop],
+        [0, Math.max(grainTop + 60, creaseHemY - 60)],
+      ],
+    },
+    {
+      kind: "crease",
+      points: [
+        [0, levels.crotch],
+        [0, creaseHemY],
+      ],
+    },
     { kind: "hip", points: [hipCentre, half.hip] },
-    { kind: "crotch", points: [[half.crotchPoint[0], levels.crotch], [seamX(side, levels.crotch) ?? half.hip[0], levels.crotch]] },
-    ...(hasKnee ? [{ kind: "knee" as const, points: [[-half.plan.kneeHalf, levels.knee], [half.plan.kneeHalf, levels.knee]] as const }] : []),
+    {
+      kind: "crotch",
+      points: [
+        [half.crotchPoint[0], levels.crotch],
+        [seamX(side, levels.crotch) ?? half.hip[0], levels.crotch],
+      ],
+    },
+    ...(hasKnee
+      ? [
+          {
+            kind: "knee" as const,
+            points: [
+              [-half.plan.kneeHalf, levels.knee],
+              [half.plan.kneeHalf, levels.knee],
+            ] as const,
+          },
+        ]
+      : []),
   ];
   return {
     id: kind,
@@ -219,7 +263,9 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
       hipCentre,
       crotchPoint: half.crotchPoint,
       curveStart: half.onCentre,
-      ...(hasKnee ? { kneeSide: [half.plan.kneeHalf, levels.knee], kneeInseam: [-half.plan.kneeHalf, levels.knee] } : {}),
+      ...(hasKnee
+        ? { kneeSide: [half.plan.kneeHalf, levels.knee], kneeInseam: [-half.plan.kneeHalf, levels.knee] }
+        : {}),
       hemSide,
       hemInseam,
       creaseHem: [0, creaseHemY],

@@ -12,17 +12,7 @@ import {
 } from "../geometry";
 import type { Mm } from "../units";
 
-export type EdgeRole =
-  | "waist"
-  | "side"
-  | "hem"
-  | "inseam"
-  | "crotch"
-  | "fold"
-  | "dart"
-  | "style"
-  | "casing"
-  | "centre";
+export type EdgeRole = "waist" | "side" | "hem" | "inseam" | "crotch" | "fold" | "dart" | "style" | "casing" | "centre";
 
 /** One named stretch of an outline. Edges carry meaning: seams join them, allowances belong to them. */
 export interface Edge {
@@ -33,17 +23,7 @@ export interface Edge {
 }
 
 export type LineKind =
-  | "grain"
-  | "crease"
-  | "hip"
-  | "crotch"
-  | "knee"
-  | "dart"
-  | "pleat"
-  | "slash"
-  | "opening"
-  | "placement"
-  | "fold";
+  "grain" | "crease" | "hip" | "crotch" | "knee" | "dart" | "pleat" | "slash" | "opening" | "placement" | "fold";
 
 /** A line drawn inside a panel. It belongs to the panel and travels with it. */
 export interface PanelLine {

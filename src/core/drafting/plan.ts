@@ -69,7 +69,9 @@ function crotchDepth(m: MeasureOf, rules: ResolvedRules): Quantity {
     case "hip4":
       return quantity(hip.mm / 4 + add, `hip ${plain(hip.mm)} / 4${plus}`, { hip });
     case "crotchLength2":
-      return quantity(crotchLength.mm / 2 + add, `crotch length ${plain(crotchLength.mm)} / 2${plus}`, { crotchLength });
+      return quantity(crotchLength.mm / 2 + add, `crotch length ${plain(crotchLength.mm)} / 2${plus}`, {
+        crotchLength,
+      });
     case "hipLine":
       return quantity(waistToHip.mm + add, `waist to hip ${plain(waistToHip.mm)}${plus}`, { waistToHip });
     case "fixed":
@@ -158,7 +160,12 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
     "waistLevel",
     quantity(rules.waistLevel.add, `${plain(rules.waistLevel.add)} above the natural waist`),
   );
-  const hipLevel = drafter.number("hipLevel", quantity(waistToHip.mm, waistToHip.source === "given" ? "waist to hip from the card" : waistToHip.formula, { waistToHip }));
+  const hipLevel = drafter.number(
+    "hipLevel",
+    quantity(waistToHip.mm, waistToHip.source === "given" ? "waist to hip from the card" : waistToHip.formula, {
+      waistToHip,
+    }),
+  );
   refuseImpossible(m, depth.mm, hipLevel.mm, -waistUp.mm);
 
   const kneeLevel = drafter.number(
@@ -167,7 +174,9 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
   );
   const fullLength = drafter.number(
     "blockLength",
-    quantity(waistToFloor.mm + 10, `waist to floor ${plain(waistToFloor.mm)} + shoe 30 - clearance 20`, { waistToFloor }),
+    quantity(waistToFloor.mm + 10, `waist to floor ${plain(waistToFloor.mm)} + shoe 30 - clearance 20`, {
+      waistToFloor,
+    }),
   );
   const frontWidth = drafter.number(
     "frontWidth",
@@ -180,13 +189,22 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
   const front = drafter.number("frontExtension", frontExtension(m, rules, frontWidth));
   const back = drafter.number("backExtension", backExtension(m, rules, front));
   if (front.mm < 15) {
-    throw new CannotDraft("block.rules.frontExtension", "The front crotch extension is under 1.5 cm. Choose a wider one.");
+    throw new CannotDraft(
+      "block.rules.frontExtension",
+      "The front crotch extension is under 1.5 cm. Choose a wider one.",
+    );
   }
   if (back.mm < front.mm) {
-    throw new CannotDraft("block.rules.backExtension", "The back crotch extension is less than the front's. Choose a wider one.");
+    throw new CannotDraft(
+      "block.rules.backExtension",
+      "The back crotch extension is less than the front's. Choose a wider one.",
+    );
   }
   if (back.mm > backWidth.mm * 0.8) {
-    throw new CannotDraft("block.rules.backExtension", "The back crotch extension is wider than the seat allows. Choose a narrower one.");
+    throw new CannotDraft(
+      "block.rules.backExtension",
+      "The back crotch extension is wider than the seat allows. Choose a narrower one.",
+    );
   }
   drafter.number(
     "backExtensionMore",
@@ -197,7 +215,9 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
   );
   const quarterWaist = drafter.number(
     "waistQuarter",
-    quantity((waist.mm + rules.waist.ease) / 4, `(waist ${plain(waist.mm)} + ease ${plain(rules.waist.ease)}) / 4`, { waist }),
+    quantity((waist.mm + rules.waist.ease) / 4, `(waist ${plain(waist.mm)} + ease ${plain(rules.waist.ease)}) / 4`, {
+      waist,
+    }),
   );
   const legGirth = drafter.number("blockLegGirth", blockLegGirth(rules, thigh, knee));
   const halves = panelWidths(legGirth.mm, rules.leg.backExtra);
@@ -206,7 +226,7 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
   const crotchHalf = (frontWidth.mm + front.mm) / 2;
   const centre = front.mm - crotchHalf;
   const levels: Levels = {
-    waist: -waistUp.mm,
+    waist: 0 - waistUp.mm,
     hip: hipLevel.mm,
     crotch: depth.mm,
     knee: Math.max(kneeLevel.mm, depth.mm + 60),
@@ -275,7 +295,10 @@ export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): L
 
 function recordDarts(drafter: Drafter, panel: "front" | "back", plan: DartPlan, intake: Mm, length: Mm): void {
   const how = plan.count === 0 ? "no dart" : plan.count === 1 ? "one dart" : `two darts of ${plain(plan.intake)}`;
-  drafter.number(`${panel}DartIntake`, quantity(plan.count * plan.intake, `${how}; surplus less what the side takes`, {}, intake));
+  drafter.number(
+    `${panel}DartIntake`,
+    quantity(plan.count * plan.intake, `${how}; surplus less what the side takes`, {}, intake),
+  );
   drafter.number(`${panel}DartLength`, quantity(plan.length, "ends 50 above the hip line at the least", {}, length));
 }
 

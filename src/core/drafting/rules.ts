@@ -84,7 +84,11 @@ export type Rules = z.infer<typeof rulesSchema>;
 
 /** The rules with every length in millimetres and nothing left open. */
 export interface ResolvedRules {
-  readonly crotchDepth: { from: "auto" | "measured" | "hip4" | "crotchLength2" | "hipLine" | "fixed"; add: Mm; value: Mm };
+  readonly crotchDepth: {
+    from: "auto" | "measured" | "hip4" | "crotchLength2" | "hipLine" | "fixed";
+    add: Mm;
+    value: Mm;
+  };
   readonly ease: { front: Mm; back: Mm };
   readonly frontExtension: { from: "hip20" | "hip16" | "quarter4" | "hip8" | "thigh" | "fixed"; add: Mm; value: Mm };
   readonly backExtension: { from: "hip10" | "front" | "fixed"; add: Mm; value: Mm };

@@ -49,7 +49,12 @@ interface Closed {
   readonly side: Point;
   readonly upperSide: Segment;
   /** Per dart, in the closed frame: tip, place on the waist, curve parameter. */
-  readonly darts: readonly { readonly tip: Point; readonly mouth: Point; readonly t: number; readonly angle: Radians }[];
+  readonly darts: readonly {
+    readonly tip: Point;
+    readonly mouth: Point;
+    readonly t: number;
+    readonly angle: Radians;
+  }[];
   /** Angle (about the square) at which a symmetric arc would reach the side. */
   readonly symmetric: Radians;
 }
@@ -142,12 +147,7 @@ export interface WaistPair {
  * waist-to-hip side is `frontUpper + lowerDifference` long, the front's whole side being the same as the back's.
  * Both meet the side at angles that add to a straight line. Null when no such waist exists.
  */
-export function drawWaists(
-  front: WaistTask,
-  back: WaistTask,
-  frontSideY: Mm,
-  lowerDifference: Mm,
-): WaistPair | null {
+export function drawWaists(front: WaistTask, back: WaistTask, frontSideY: Mm, lowerDifference: Mm): WaistPair | null {
   let lean: Radians = 0;
   let frontGuess: Point = [front.centre[0] + front.net, frontSideY + 2];
   let backGuess: Point = [back.centre[0] + back.net, frontSideY];
@@ -220,7 +220,12 @@ function openWaist(closed: Closed): DrawnWaist {
     rest = after;
     restFrom = dart.t;
   });
-  edges.push(waistEdge(edges.length, segmentMap(rest, (p) => openSide(p, closed.darts))));
+  edges.push(
+    waistEdge(
+      edges.length,
+      segmentMap(rest, (p) => openSide(p, closed.darts)),
+    ),
+  );
   return { edges, dartLines, side: closed.side, upperSide: closed.upperSide };
 }
 

@@ -71,7 +71,9 @@ function forbiddenKey(value: unknown, path: string, depth: number): JobError | n
  * Checks a value against the job's schema. Errors are sentences with the path of the field. A file newer than this
  * program is refused by name.
  */
-export function parseJob(value: unknown): { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly errors: readonly JobError[] } {
+export function parseJob(
+  value: unknown,
+): { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly errors: readonly JobError[] } {
   const fault = forbiddenKey(value, "", 0);
   if (fault) return { ok: false, errors: [fault] };
   if (typeof value !== "object" || value === null || Array.isArray(value)) {
@@ -79,12 +81,20 @@ export function parseJob(value: unknown): { readonly ok: true; readonly job: Job
   }
   const head = value as { format?: unknown; version?: unknown };
   if (head.format !== JOB_FORMAT) {
-    return { ok: false, errors: [{ path: "format", message: `This is not an Eland job: its format must be "${JOB_FORMAT}".` }] };
+    return {
+      ok: false,
+      errors: [{ path: "format", message: `This is not an Eland job: its format must be "${JOB_FORMAT}".` }],
+    };
   }
   if (typeof head.version === "number" && head.version > JOB_VERSION) {
     return {
       ok: false,
-      errors: [{ path: "version", message: `This job was saved by a newer Eland (version ${head.version}); this one reads up to ${JOB_VERSION}.` }],
+      errors: [
+        {
+          path: "version",
+          message: `This job was saved by a newer Eland (version ${head.version}); this one reads up to ${JOB_VERSION}.`,
+        },
+      ],
     };
   }
   const parsed = jobSchema.safeParse(value);
@@ -112,12 +122,16 @@ function sentence(issue: z.core.$ZodIssue): string {
 
 /** Reads a job from the text of a file. */
 export function readJobText(text: string): ReturnType<typeof parseJob> {
-  if (text.length > 2_000_000) return { ok: false, errors: [{ path: "", message: "The file is over 2 MB; a job is far smaller." }] };
+  if (text.length > 2_000_000)
+    return { ok: false, errors: [{ path: "", message: "The file is over 2 MB; a job is far smaller." }] };
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
-    return { ok: false, errors: [{ path: "", message: "The file is not readable as a job: it is damaged or not JSON." }] };
+    return {
+      ok: false,
+      errors: [{ path: "", message: "The file is not readable as a job: it is damaged or not JSON." }],
+    };
   }
   return parseJob(value);
 }

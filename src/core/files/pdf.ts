@@ -76,7 +76,10 @@ class Pen {
       pushGraphicsState(),
       setStrokingColor(style.color),
       setLineWidth(style.width * PT_PER_MM),
-      setDashPattern((style.dash ?? []).map((d) => d * PT_PER_MM), 0),
+      setDashPattern(
+        (style.dash ?? []).map((d) => d * PT_PER_MM),
+        0,
+      ),
       moveTo(...this.at(first)),
       ...rest.map((p) => lineTo(...this.at(p))),
       ...(style.close ? [closePath()] : []),
@@ -145,7 +148,12 @@ export function tilesOf(sheet: Sheet, paper: Paper): Tile[] {
   const tiles: Tile[] = [];
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
-      const window = { left: column * stepX, top: row * stepY, right: column * stepX + width, bottom: row * stepY + height };
+      const window = {
+        left: column * stepX,
+        top: row * stepY,
+        right: column * stepX + width,
+        bottom: row * stepY + height,
+      };
       if (!sheet.placed.some((p) => meets(p.box, window))) continue;
       tiles.push({ column, row, name: `${String.fromCharCode(65 + row)}${column + 1}`, window });
     }
@@ -175,10 +183,18 @@ export async function writePdf(set: PrintSet, paper: Paper): Promise<Uint8Array>
 function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], paper: Paper): void {
   const { width, height, label } = PAPERS[paper];
   pen.text(set.title, [MARGIN, MARGIN + 6], 6);
-  pen.text(`${tiles.length + 1} pages ${label}. Print at 100 percent, without "fit to page". Measure both squares before you cut.`, [MARGIN, MARGIN + 13], 3.2);
+  pen.text(
+    `${tiles.length + 1} pages ${label}. Print at 100 percent, without "fit to page". Measure both squares before you cut.`,
+    [MARGIN, MARGIN + 13],
+    3.2,
+  );
   const top = MARGIN + 18;
   const square = (y: Mm, size: Mm, text: string): void => {
-    pen.run(boxPoints({ left: MARGIN, top: y, right: MARGIN + size, bottom: y + size }), { color: INK, width: 0.3, close: true });
+    pen.run(boxPoints({ left: MARGIN, top: y, right: MARGIN + size, bottom: y + size }), {
+      color: INK,
+      width: 0.3,
+      close: true,
+    });
     pen.text(text, [MARGIN + 4, y + 8], 4);
   };
   square(top, 100, "10 cm test square");
@@ -191,7 +207,10 @@ function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], 
     pen.run(boxPoints(tile.window).map(onMap), { color: FAINT, width: 0.15, close: true });
   }
   for (const placed of sheet.placed) {
-    pen.run(placed.piece.cutLine.map((p) => onMap(placed.place(p))), { color: INK, width: 0.35, close: true });
+    pen.run(
+      placed.piece.cutLine.map((p) => onMap(placed.place(p))),
+      { color: INK, width: 0.35, close: true },
+    );
   }
   for (const tile of tiles) {
     const [x, y] = onMap([tile.window.left, tile.window.top]);
@@ -239,24 +258,53 @@ function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: read
   // The line on which the next page's frame is laid, with a mark in its middle to meet.
   if (has(tile.column + 1, tile.row)) {
     const x = frame.right - OVERLAP;
-    pen.run([[x, frame.top], [x, frame.bottom]], glue);
+    pen.run(
+      [
+        [x, frame.top],
+        [x, frame.bottom],
+      ],
+      glue,
+    );
     cross(pen, [x, (frame.top + frame.bottom) / 2]);
   }
   if (has(tile.column - 1, tile.row)) cross(pen, [frame.left, (frame.top + frame.bottom) / 2]);
   if (has(tile.column, tile.row + 1)) {
     const y = frame.bottom - OVERLAP;
-    pen.run([[frame.left, y], [frame.right, y]], glue);
+    pen.run(
+      [
+        [frame.left, y],
+        [frame.right, y],
+      ],
+      glue,
+    );
     cross(pen, [(frame.left + frame.right) / 2, y]);
   }
   if (has(tile.column, tile.row - 1)) cross(pen, [(frame.left + frame.right) / 2, frame.top]);
   pen.text(tile.name, [frame.left + 3, frame.top + 9], 8, { color: FAINT });
-  pen.text(`${set.title}, page ${tile.name}. Lay the next page's frame on the dashed line.`, [frame.left, frame.bottom + 5], 2.8, { color: FAINT });
+  pen.text(
+    `${set.title}, page ${tile.name}. Lay the next page's frame on the dashed line.`,
+    [frame.left, frame.bottom + 5],
+    2.8,
+    { color: FAINT },
+  );
 }
 
 function cross(pen: Pen, [x, y]: Point): void {
   const mark: Stroke = { color: INK, width: 0.25 };
-  pen.run([[x - 4, y], [x + 4, y]], mark);
-  pen.run([[x, y - 4], [x, y + 4]], mark);
+  pen.run(
+    [
+      [x - 4, y],
+      [x + 4, y],
+    ],
+    mark,
+  );
+  pen.run(
+    [
+      [x, y - 4],
+      [x, y + 4],
+    ],
+    mark,
+  );
 }
 
 function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
@@ -266,7 +314,8 @@ function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void
   pen.run(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
   pen.run(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
   for (const l of piece.panel.lines) {
-    if (l.kind !== "grain") pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
+    if (l.kind !== "grain")
+      pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
   }
   const [from, to] = piece.grain.map(at) as [Point, Point];
   pen.run([from, to], { color: INK, width: 0.35 });
@@ -278,7 +327,13 @@ function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void
       const [a, b] = [at(notch.at), at(notch.outer)];
       const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
       const aside: Point = [(-(b[1] - a[1]) / size) * 3, ((b[0] - a[0]) / size) * 3];
-      pen.run([[a[0] + aside[0], a[1] + aside[1]], [b[0] + aside[0], b[1] + aside[1]]], { color: INK, width: 0.4 });
+      pen.run(
+        [
+          [a[0] + aside[0], a[1] + aside[1]],
+          [b[0] + aside[0], b[1] + aside[1]],
+        ],
+        { color: INK, width: 0.4 },
+      );
     }
   }
   const [x, y] = at(labelPlace(piece));

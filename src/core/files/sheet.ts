@@ -35,7 +35,9 @@ export function layOnSheet(pieces: readonly Piece[]): Sheet {
     const turned = own.right - own.left > 2 * (own.bottom - own.top);
     const [left, top] = [x, 0];
     const place = (p: Point): Point =>
-      turned ? [left + (own.bottom - p[1]), top + (p[0] - own.left)] : [left + (p[0] - own.left), top + (p[1] - own.top)];
+      turned
+        ? [left + (own.bottom - p[1]), top + (p[0] - own.left)]
+        : [left + (p[0] - own.left), top + (p[1] - own.top)];
     const box = boxOf(piece.cutLine.map(place));
     x = box.right + GAP;
     height = Math.max(height, box.bottom);

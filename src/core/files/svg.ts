@@ -5,7 +5,10 @@ import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "./sheet
 const MARGIN = 10;
 
 const escape = (text: string): string =>
-  text.replace(/[&<>"']/g, (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;", "'": "&#39;" })[c] as string);
+  text.replace(
+    /[&<>"']/g,
+    (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;", "'": "&#39;" })[c] as string,
+  );
 
 const number = (n: number): string => String(Math.round(n * 1000) / 1000);
 
@@ -38,17 +41,32 @@ export function writeSvg(set: PrintSet): string {
         return `<g data-piece="${escape(p.piece.id)}">${draw(p, at)}</g>`;
       })
       .join("");
-  const layer = (id: string, title: string, content: string): string => `<g id="${id}"><title>${title}</title>${content}</g>`;
+  const layer = (id: string, title: string, content: string): string =>
+    `<g id="${id}"><title>${title}</title>${content}</g>`;
   const line = (points: readonly Point[], close: boolean, style: string): string =>
     `<path d="${pathData(points, close)}" fill="none" ${style}/>`;
   const layers = [
-    layer("cut-line", "Cut line", each(({ piece }, at) => line(piece.cutLine.map(at), true, 'stroke="#14302a" stroke-width="0.7"'))),
-    layer("seam-line", "Seam line", each(({ piece }, at) => line(piece.seamLine.map(at), true, `${seamStyle(piece)} stroke-width="0.4"`))),
-    layer("grain", "Grain", each(({ piece }, at) => line(piece.grain.map(at), false, 'stroke="#14302a" stroke-width="0.5"'))),
+    layer(
+      "cut-line",
+      "Cut line",
+      each(({ piece }, at) => line(piece.cutLine.map(at), true, 'stroke="#14302a" stroke-width="0.7"')),
+    ),
+    layer(
+      "seam-line",
+      "Seam line",
+      each(({ piece }, at) => line(piece.seamLine.map(at), true, `${seamStyle(piece)} stroke-width="0.4"`)),
+    ),
+    layer(
+      "grain",
+      "Grain",
+      each(({ piece }, at) => line(piece.grain.map(at), false, 'stroke="#14302a" stroke-width="0.5"')),
+    ),
     layer(
       "notches",
       "Notches",
-      each(({ piece }, at) => piece.notches.map((n) => line([at(n.at), at(n.outer)], false, 'stroke="#14302a" stroke-width="0.5"')).join("")),
+      each(({ piece }, at) =>
+        piece.notches.map((n) => line([at(n.at), at(n.outer)], false, 'stroke="#14302a" stroke-width="0.5"')).join(""),
+      ),
     ),
     layer(
       "inner-lines",
@@ -65,7 +83,9 @@ export function writeSvg(set: PrintSet): string {
       "Labels",
       each(({ piece, turned }, at) => {
         const [x, y] = at(labelPlace(piece));
-        const lines = piece.label.map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escape(text)}</tspan>`).join("");
+        const lines = piece.label
+          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escape(text)}</tspan>`)
+          .join("");
         const turn = turned ? ` transform="rotate(90 ${number(x)} ${number(y)})"` : "";
         return `<text x="${number(x + 6)}" y="${number(y)}"${turn} font-family="sans-serif" font-size="5.5" fill="#14302a">${lines}</text>`;
       }),

@@ -7,7 +7,6 @@ import {
   pointCross,
   pointDistance,
   pointDot,
-  pointRotate,
   pointScale,
   pointSubtract,
   type Point,
@@ -20,12 +19,7 @@ import { cubic, segmentAt, type Segment } from "./segment";
  */
 export function hermiteByLevel(from: Point, to: Point, slopeFrom: number, slopeTo: number): Segment {
   const third = (to[1] - from[1]) / 3;
-  return cubic(
-    from,
-    [from[0] + slopeFrom * third, from[1] + third],
-    [to[0] - slopeTo * third, to[1] - third],
-    to,
-  );
+  return cubic(from, [from[0] + slopeFrom * third, from[1] + third], [to[0] - slopeTo * third, to[1] - third], to);
 }
 
 /** One fair curve with given end directions (unit, both along the travel), handles a third of the chord. */
@@ -95,9 +89,4 @@ function diagonalDistance(curve: Segment, { corner, along }: Diagonal): Mm {
     else high = middle;
   }
   return pointDistance(segmentAt(curve, (low + high) / 2), corner);
-}
-
-/** A rigid turn about a point, as a map over points. */
-export function turnAbout(centre: Point, angle: Radians): (p: Point) => Point {
-  return (p) => pointRotate(p, centre, angle);
 }

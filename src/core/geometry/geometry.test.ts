@@ -12,7 +12,6 @@ import {
   pathLength,
   pathNearest,
   pathSplit,
-  pointDistance,
   polygonArea,
   polygonSections,
   polygonSelfCrossing,
@@ -66,7 +65,10 @@ describe("curves", () => {
   });
 
   test("a trued edge with a symmetric turn is very nearly a circle", () => {
-    const [from, to]: [Point, Point] = [[-200, 0], [200, 0]];
+    const [from, to]: [Point, Point] = [
+      [-200, 0],
+      [200, 0],
+    ];
     const half = 0.15;
     const trued = truedCurve(from, [Math.cos(half), Math.sin(half)], to, [Math.cos(half), -Math.sin(half)]);
     const radius = 200 / Math.sin(half);
@@ -89,12 +91,18 @@ describe("curves", () => {
 
 function chordDistance(p: Point, a: Point, b: Point): number {
   const size = (b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2;
-  const t = size === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / size));
+  const t =
+    size === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / size));
   return Math.hypot(p[0] - a[0] - (b[0] - a[0]) * t, p[1] - a[1] - (b[1] - a[1]) * t);
 }
 
 describe("outlines", () => {
-  const square: Point[] = [[0, 0], [100, 0], [100, 50], [0, 50]];
+  const square: Point[] = [
+    [0, 0],
+    [100, 0],
+    [100, 50],
+    [0, 50],
+  ];
 
   test("area is positive clockwise as drawn, and sections add up", () => {
     expect(polygonArea(square)).toBe(5000);
@@ -104,7 +112,14 @@ describe("outlines", () => {
 
   test("a crossing outline is found, a plain one is not", () => {
     expect(polygonSelfCrossing(square)).toBeNull();
-    expect(polygonSelfCrossing([[0, 0], [100, 100], [100, 0], [0, 100]])).toEqual([50, 50]);
+    expect(
+      polygonSelfCrossing([
+        [0, 0],
+        [100, 100],
+        [100, 0],
+        [0, 100],
+      ]),
+    ).toEqual([50, 50]);
   });
 });
 

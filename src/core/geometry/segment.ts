@@ -144,9 +144,7 @@ export function segmentSplit(s: Segment, t: number): readonly [Segment, Segment]
 
 /** The same segment walked the other way. */
 export function segmentReverse(s: Segment): Segment {
-  return s.kind === "line"
-    ? line(s.points[1], s.points[0])
-    : cubic(s.points[3], s.points[2], s.points[1], s.points[0]);
+  return s.kind === "line" ? line(s.points[1], s.points[0]) : cubic(s.points[3], s.points[2], s.points[1], s.points[0]);
 }
 
 /** The segment with every control point passed through `move` (a rigid or affine map). */

@@ -45,19 +45,32 @@ export const allowances: CheckRule = {
   note: "Every sewn edge has its allowance once; cut lines do not cross themselves.",
   measure({ pieces, hemDepth }) {
     const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
-    const bare = pieces.flatMap((piece) => piece.edges.filter((e) => e.allowance <= 0).map((edge) => ({ piece, edge })))[0];
+    const bare = pieces.flatMap((piece) =>
+      piece.edges.filter((e) => e.allowance <= 0).map((edge) => ({ piece, edge })),
+    )[0];
     const misfit = worstMisfit(pieces);
     const off = misfit?.off ?? 0;
     const wrong = crossing
-      ? { panel: crossing.piece.id, point: crossing.at as Point, text: `The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.` }
+      ? {
+          panel: crossing.piece.id,
+          point: crossing.at as Point,
+          text: `The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.`,
+        }
       : bare
         ? {
             panel: bare.piece.id,
             point: bare.piece.seamLine[0] as Point,
-            text: hemDepth === null && bare.edge.role === "hem" ? "The hem is not decided, so it has no allowance." : `The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
+            text:
+              hemDepth === null && bare.edge.role === "hem"
+                ? "The hem is not decided, so it has no allowance."
+                : `The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
           }
         : misfit && Math.abs(off) > 0.2
-          ? { panel: misfit.piece.id, point: misfit.point, text: `The ${misfit.edge} is ${plain(Math.abs(off))} mm ${off > 0 ? "wider" : "narrower"} than its allowance.` }
+          ? {
+              panel: misfit.piece.id,
+              point: misfit.point,
+              text: `The ${misfit.edge} is ${plain(Math.abs(off))} mm ${off > 0 ? "wider" : "narrower"} than its allowance.`,
+            }
           : null;
     return {
       id: this.id,

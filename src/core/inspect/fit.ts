@@ -17,7 +17,10 @@ export const hipEase: CheckRule = {
       value,
       limit: 20,
       unit: "mm",
-      message: value < 0 ? `The trousers are ${plain(-value)} mm smaller than the hip.` : `${plain(value)} mm of ease round the hip.`,
+      message:
+        value < 0
+          ? `The trousers are ${plain(-value)} mm smaller than the hip.`
+          : `${plain(value)} mm of ease round the hip.`,
       where: { panel: "front", point: landmarkOf(front, "hipSide") },
       fix: status === "pass" ? null : "Add hip ease to front and back.",
     };
@@ -72,7 +75,12 @@ export const zipLength: CheckRule = {
           ? `The zip runs ${plain(over)} mm into the turn of the crotch curve.`
           : `${plain(zip.length)} mm, ending before the crotch turns.`,
       where: { panel: "back", point: landmarkOf(back, "hipCentre") },
-      fix: status === "pass" ? null : passes ? `Choose a zip of ${plain(Math.floor(zip.smoothAlong / 5) * 5)} mm at most.` : "Choose a longer zip.",
+      fix:
+        status === "pass"
+          ? null
+          : passes
+            ? `Choose a zip of ${plain(Math.floor(zip.smoothAlong / 5) * 5)} mm at most.`
+            : "Choose a longer zip.",
     };
   },
 };

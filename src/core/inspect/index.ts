@@ -31,4 +31,4 @@ export const CHECKS: readonly CheckRule[] = [
 export function inspect(inspected: Inspected): Check[] {
   return CHECKS.map((rule) => rule.measure(inspected)).filter((check): check is Check => check !== null);
 }
-export { readPanels, type EaseAt, type Readings } from "./readings";
+export { readPanels, type Readings } from "./readings";

@@ -54,7 +54,8 @@ describe("checks measure the outlines they are given", () => {
 
   test("a front turned at the waist, the hem or the crotch: no longer smooth", () => {
     const sheared = panelMap(hand.front, ([x, y]) => [x + 0.12 * y, y]);
-    for (const id of ["smooth-waist", "smooth-hem", "smooth-crotch"]) expect(recheck({ front: sheared }, id)).not.toBe("pass");
+    for (const id of ["smooth-waist", "smooth-hem", "smooth-crotch"])
+      expect(recheck({ front: sheared }, id)).not.toBe("pass");
   });
 
   test("a band cut short", () => {
@@ -78,7 +79,11 @@ describe("checks measure the outlines they are given", () => {
 
 describe("mistakes of the trade", () => {
   test("ease eaten at the hip", () => {
-    const tight = derivedOf(palazzoJob(HAND_BODY, { block: { school: "proportional", rules: { ease: { front: "-15 mm", back: "-15 mm" } } } }));
+    const tight = derivedOf(
+      palazzoJob(HAND_BODY, {
+        block: { school: "proportional", rules: { ease: { front: "-15 mm", back: "-15 mm" } } },
+      }),
+    );
     expect(statusOf(tight, "hip-ease")).not.toBe("pass");
   });
 
@@ -90,7 +95,8 @@ describe("mistakes of the trade", () => {
   });
 
   test("a zip too short to open past the hip, and one that runs into the crotch curve", () => {
-    const zip = (length: string) => derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: { kind: "zip-centre-back", length } } }));
+    const zip = (length: string) =>
+      derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: { kind: "zip-centre-back", length } } }));
     expect(statusOf(zip("100 mm"), "zip-length")).toBe("fault");
     expect(statusOf(zip("330 mm"), "zip-length")).toBe("look");
   });
@@ -106,7 +112,10 @@ describe("mistakes of the trade", () => {
 
   test("a hem on the floor", () => {
     const long = derivedOf(palazzoJob(HAND_BODY, { style: { id: "palazzo", params: { length: "1095 mm" } } }));
-    expect(long.checks.find((c) => c.id === "floor-clearance")).toMatchObject({ status: "fault", message: expect.stringContaining("trip") as string });
+    expect(long.checks.find((c) => c.id === "floor-clearance")).toMatchObject({
+      status: "fault",
+      message: expect.stringContaining("trip") as string,
+    });
   });
 
   test("nobody named on the labels", () => {

@@ -18,7 +18,10 @@ export const sideSeams: CheckRule = {
       value,
       limit: 1,
       unit: "mm",
-      message: status === "pass" ? "Front and back are equal." : `The front is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the back.`,
+      message:
+        status === "pass"
+          ? "Front and back are equal."
+          : `The front is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the back.`,
       where: { panel: "front", point: landmarkOf(front, "waistSide") },
       fix: status === "pass" ? null : "Redraw the back waist at the side until the seams agree.",
     };
@@ -41,7 +44,9 @@ export const inseams: CheckRule = {
       value,
       limit: 6,
       unit: "mm",
-      message: equal ? "Front and back are equal." : `The back is ${plain(Math.abs(value))} mm ${value > 0 ? "shorter" : "longer"}.`,
+      message: equal
+        ? "Front and back are equal."
+        : `The back is ${plain(Math.abs(value))} mm ${value > 0 ? "shorter" : "longer"}.`,
       where: { panel: "back", point: landmarkOf(back, "crotchPoint") },
       fix: status === "pass" ? null : "Lower or raise the back crotch point.",
     };
@@ -66,7 +71,10 @@ export const waistSeam: CheckRule = {
       value,
       limit: 2,
       unit: "mm",
-      message: status === "pass" ? "Waist and band are equal." : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the band.`,
+      message:
+        status === "pass"
+          ? "Waist and band are equal."
+          : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the band.`,
       where: { panel: "front", point: landmarkOf(front, "waistCentre") },
       fix: status === "pass" ? null : "Cut the band to the sewn waist.",
     };

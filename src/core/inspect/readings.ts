@@ -56,7 +56,9 @@ export function readPanels(
   const thighGirth = pair(thighY);
   const [hemFront, hemBack] = [roleLength(front, "hem"), roleLength(back, "hem")];
   const lowestPoint = Math.max(boxOf(panelOutline(front)).bottom, boxOf(panelOutline(back)).bottom);
-  const hemTop = Math.min(...[front, back].map((p) => Math.min(p.landmarks.hemSide?.[1] ?? 0, p.landmarks.hemInseam?.[1] ?? 0)));
+  const hemTop = Math.min(
+    ...[front, back].map((p) => Math.min(p.landmarks.hemSide?.[1] ?? 0, p.landmarks.hemInseam?.[1] ?? 0)),
+  );
   const kneeGirth = levels.knee < hemTop ? pair(levels.knee) : null;
   const [crotchSeamFront, crotchSeamBack] = [roleLength(front, "crotch"), roleLength(back, "crotch")];
   const legLevels: readonly (readonly [string, Mm, Mm])[] = [
@@ -84,9 +86,7 @@ export function readPanels(
     easeProfile: [
       { level: "waist", y: levels.waist, body: measures.waist.mm, pattern: waistGirth },
       { level: "hip", y: levels.hip, body: measures.hip.mm, pattern: hipGirth },
-      ...legLevels
-        .filter(([, y]) => y < hemTop)
-        .map(([level, y, body]) => ({ level, y, body, pattern: pair(y) })),
+      ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: pair(y) })),
     ],
   };
 }

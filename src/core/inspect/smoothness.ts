@@ -51,7 +51,8 @@ export const smoothWaist: CheckRule = {
   label: "Waist runs on",
   note: "Joined at side and centres, the waist runs on without peak or dip.",
   measure({ front, back }) {
-    const side = insideAngle(lastWaist(front), edgeOf(front, "side")) + insideAngle(lastWaist(back), edgeOf(back, "side"));
+    const side =
+      insideAngle(lastWaist(front), edgeOf(front, "side")) + insideAngle(lastWaist(back), edgeOf(back, "side"));
     const joint = worstOf([
       { deviation: side - 180, panel: "front", point: landmarkOf(front, "waistSide"), place: "the side" },
       ...[front, back].map((panel) => ({
@@ -61,7 +62,13 @@ export const smoothWaist: CheckRule = {
         place: `the centre ${panel.id}`,
       })),
     ]);
-    return report(this, joint, byLimits(joint.deviation, 2, 6), 2, "Redraw the waist with the darts closed, square at the centre.");
+    return report(
+      this,
+      joint,
+      byLimits(joint.deviation, 2, 6),
+      2,
+      "Redraw the waist with the darts closed, square at the centre.",
+    );
   },
 };
 
@@ -99,7 +106,12 @@ export const smoothCrotch: CheckRule = {
   note: "Joined at the inseam, the crotch seam runs on without peak or dip.",
   measure({ front, back }) {
     const angle = cornerOf(front, "inseam", "crotch") + cornerOf(back, "inseam", "crotch");
-    const joint = { deviation: angle - 180, panel: "back", point: landmarkOf(back, "crotchPoint"), place: "the inseam" };
+    const joint = {
+      deviation: angle - 180,
+      panel: "back",
+      point: landmarkOf(back, "crotchPoint"),
+      place: "the inseam",
+    };
     return report(this, joint, byLimits(joint.deviation, 3, 8), 3, "Draw both crotch curves square to the inseam.");
   },
 };

@@ -9,7 +9,7 @@ export type AutoLength = z.infer<typeof autoLengthSchema>;
 /** Reads a length parameter of a move; throws MoveRefused with the parameter's name when it cannot be read. */
 export function readParam(param: string, input: LengthInput, context: MoveContext, how: string): Quantity {
   const read = readLength(input, context.unit);
-  if (!read.ok) throw new MoveRefused(param, read.message);
+  if (!read.ok) throw new MoveRefused(param, read.message, undefined, true);
   return quantity(read.mm, `${plain(read.mm)} ${how}`);
 }
 
@@ -17,9 +17,15 @@ export function readParam(param: string, input: LengthInput, context: MoveContex
  * The number of a move's parameter: the move's own, else the style parameter of the same name, else the style's sum.
  * Null when none of them states it.
  */
-export function paramOr(move: string, param: string, own: AutoLength | undefined, context: MoveContext): Quantity | null {
+export function paramOr(
+  move: string,
+  param: string,
+  own: AutoLength | undefined,
+  context: MoveContext,
+): Quantity | null {
   if (own !== undefined && own !== "auto") return readParam(param, own, context, "as chosen");
   const fromStyle = context.styleParams[param] as AutoLength | undefined;
-  if (fromStyle !== undefined && fromStyle !== "auto") return readParam(param, fromStyle, context, "asked of the style");
+  if (fromStyle !== undefined && fromStyle !== "auto")
+    return readParam(param, fromStyle, context, "asked of the style");
   return context.autos[`${move}.${param}`]?.(context.measures) ?? null;
 }

@@ -1,4 +1,5 @@
 import {
+  cubic,
   line,
   pathAt,
   pathBetween,
@@ -14,7 +15,6 @@ import {
   pointScale,
   pointSubtract,
   pointUnit,
-  secant,
   segmentLength,
   truedCurve,
   type Path,
@@ -75,36 +75,48 @@ export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   const miss = segmentLength(plainHem) / grown - 1;
   if (Math.abs(miss) <= HEM_MISS) return plainHem;
   const target = grown * (1 + Math.sign(miss) * HEM_MISS);
-  const fullness = secant((k) => segmentLength(draw(k)) - target, 1, 1.05, { tolerance: 1e-6 }) ?? 1;
-  return draw(Math.min(2.1, Math.max(0.6, fullness)));
+  // Fuller handles make a longer curve; beyond these limits it would no longer be fair.
+  let [low, high] = [0.6, 3];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (segmentLength(draw(middle)) < target) low = middle;
+    else high = middle;
+  }
+  return draw((low + high) / 2);
 }
 
 /** Crotch curves tighter than this are not drawn. */
 const TIGHTEST: Mm = 12.5;
 
+/** Shares of the drawn handles that are tried, in order, until the turned curve is round enough. */
+const HANDLE_SHARES = [1, 0.88, 1.15, 0.76, 1.3, 0.64, 1.45, 0.5, 1.7, 0.38, 2];
+
 /**
  * The crotch after the inseam turned by `angle` about the crotch point: the curve's first handle turns with it, so
  * that the crotch stays square to the inseam. Where that would turn too tightly the handles are set to other
- * lengths, keeping both directions.
+ * lengths, keeping both directions, and at last the curve leaves the centre line higher.
  */
 export function turnCrotch(crotch: Path, angle: Radians): Path {
-  const [first, ...rest] = crotch;
-  if (!first || first.kind !== "cubic") return crotch;
+  const [first, centre, ...rest] = crotch;
+  if (!first || first.kind !== "cubic" || !centre) return crotch;
   const [b, p1, p2, a] = first.points;
   const leave = pointUnit(pointSubtract(pointRotate(p1, b, angle), b));
   const arrive = pointUnit(pointSubtract(p2, a));
   const [near, far] = [pointDistance(p1, b), pointDistance(p2, a)];
-  let best: Segment | null = null;
-  let bestRadius = -1;
-  const shares = [1, 0.88, 1.15, 0.76, 1.3, 0.64, 1.45, 0.5];
-  for (const [k1, k2] of shares.flatMap((a) => shares.map((b) => [a, b] as const))) {
-    const candidate: Segment = {
-      kind: "cubic",
-      points: [b, pointAdd(b, pointScale(leave, near * k1)), pointAdd(a, pointScale(arrive, far * k2)), a],
-    };
-    const radius = smallestRadius([candidate]);
-    if (radius > bestRadius) [best, bestRadius] = [candidate, radius];
-    if (bestRadius >= TIGHTEST) break;
+  let best: { readonly curve: Segment; readonly top: Point; readonly radius: Mm } | null = null;
+  for (const higher of [0, 0.15, 0.3, 0.45]) {
+    const top = pathAt([centre], higher * pathLength([centre])).point;
+    for (const [k1, k2] of HANDLE_SHARES.flatMap((x) => HANDLE_SHARES.map((y) => [x, y] as const))) {
+      const curve = cubic(
+        b,
+        pointAdd(b, pointScale(leave, near * k1)),
+        pointAdd(top, pointScale(arrive, far * k2)),
+        top,
+      );
+      const radius = smallestRadius([curve]);
+      if (!best || radius > best.radius) best = { curve, top, radius };
+      if (best.radius >= TIGHTEST) return [best.curve, line(best.top, pathEnd([centre])), ...rest];
+    }
   }
-  return best ? [best, ...rest] : crotch;
+  return best ? [best.curve, line(best.top, pathEnd([centre])), ...rest] : crotch;
 }

@@ -74,6 +74,8 @@ export class MoveRefused extends Error {
     readonly param: string,
     message: string,
     readonly largest?: Mm,
+    /** True when the parameter could not be read at all. */
+    readonly unreadable = false,
   ) {
     super(message);
     this.name = "MoveRefused";

@@ -26,7 +26,12 @@ function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Re
 describe("slash and spread", () => {
   test("the bare move turns regions rigidly: every unopened edge keeps its length to a billionth", () => {
     const closed = spreadBy(HAND_BODY, { hemSpread: 0 });
-    const hemStart = closed.front.edges.slice(0, closed.front.edges.findIndex((e) => e.id === "hem")).reduce((s, e) => s + pathLength(e.path), 0);
+    const hemStart = closed.front.edges
+      .slice(
+        0,
+        closed.front.edges.findIndex((e) => e.id === "hem"),
+      )
+      .reduce((s, e) => s + pathLength(e.path), 0);
     const hem = length(closed.front, "hem");
     const open = hemStart + hem / 2;
     const inseamEnd = hemStart + hem + length(closed.front, "inseam");
@@ -46,7 +51,12 @@ describe("slash and spread", () => {
 
   test("crossing slashes are refused", () => {
     const closed = spreadBy(HAND_BODY, { hemSpread: 0 });
-    expect(() => slashAndSpread(closed.front, [{ open: 1300, hinge: 500, gap: 20 }, { open: 1900, hinge: 900, gap: 20 }])).toThrow("cross");
+    expect(() =>
+      slashAndSpread(closed.front, [
+        { open: 1300, hinge: 500, gap: 20 },
+        { open: 1900, hinge: 900, gap: 20 },
+      ]),
+    ).toThrow("cross");
   });
 
   test("random bodies and spreads: no bad outline, seams kept, hem grown by the gaps, ends square", () => {
@@ -63,7 +73,9 @@ describe("slash and spread", () => {
           const grown = roleLength(closed[panel], "hem") + sum;
           expect(Math.abs(roleLength(open[panel], "hem") / grown - 1)).toBeLessThan(0.02);
           const hem = edgeOf(open[panel], "hem").path;
-          expect(Math.abs(pointDot(pathEndTangent(edgeOf(open[panel], "side").path), pathStartTangent(hem)))).toBeLessThan(1e-6);
+          expect(
+            Math.abs(pointDot(pathEndTangent(edgeOf(open[panel], "side").path), pathStartTangent(hem))),
+          ).toBeLessThan(1e-6);
           expect(landmarkOf(open[panel], "creaseHem")[0]).toBeCloseTo(0, 6);
         }
       }),
@@ -73,7 +85,10 @@ describe("slash and spread", () => {
 
   test("an asked hem is met within a tenth of a millimetre, and beats an asked spread", () => {
     for (const girth of [700, 864, 1200]) {
-      expect(spreadBy(HAND_BODY, {}, { hemGirth: `${girth} mm`, hemSpread: 30 }).readings.hemGirth).toBeCloseTo(girth, 1);
+      expect(spreadBy(HAND_BODY, {}, { hemGirth: `${girth} mm`, hemSpread: 30 }).readings.hemGirth).toBeCloseTo(
+        girth,
+        1,
+      );
     }
     expect(spreadBy(HAND_BODY, { hemSpread: 0 }, { hemGirth: 900 }).readings.hemGirth).toBeCloseTo(516, 6);
   });

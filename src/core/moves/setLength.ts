@@ -32,13 +32,15 @@ export function namedLength(name: LengthName, m: BodyMeasures, shoe: Mm, crotchL
     case "knee":
       return quantity(waistToKnee.mm, `waist to knee ${plain(waistToKnee.mm)}`, { waistToKnee });
     case "mid-calf":
-      return quantity((waistToKnee.mm + waistToAnkle.mm) / 2, "half-way between knee and ankle", { waistToKnee, waistToAnkle });
+      return quantity((waistToKnee.mm + waistToAnkle.mm) / 2, "half-way between knee and ankle", {
+        waistToKnee,
+        waistToAnkle,
+      });
     case "calf":
-      return quantity(
-        waistToKnee.mm + 0.55 * (waistToAnkle.mm - waistToKnee.mm),
-        "knee + 0.55 of knee to ankle",
-        { waistToKnee, waistToAnkle },
-      );
+      return quantity(waistToKnee.mm + 0.55 * (waistToAnkle.mm - waistToKnee.mm), "knee + 0.55 of knee to ankle", {
+        waistToKnee,
+        waistToAnkle,
+      });
     case "shorts":
       return quantity(crotchLine + 80, `crotch line ${plain(crotchLine)} + 80`);
   }
@@ -55,8 +57,7 @@ export const setLength: Move<z.infer<typeof schema>> = {
   redraws: true,
   apply(state, params, context) {
     const asked = [params.length, context.styleParams.length, "full"].find((v) => v !== undefined && v !== "auto") as
-      | LengthName
-      | LengthInput;
+      LengthName | LengthInput;
     const { plan } = state;
     const hemLevel = isName(asked)
       ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
@@ -68,7 +69,8 @@ export const setLength: Move<z.infer<typeof schema>> = {
         `A hem ${(hemLevel.mm / 10).toFixed(1)} cm below the waist leaves no leg. The shortest is ${(Math.ceil(least) / 10).toFixed(1)} cm.`,
       );
     }
-    if (hemLevel.mm > 2000) throw new MoveRefused("length", "A hem more than 200 cm below the waist is refused. Check the unit.");
+    if (hemLevel.mm > 2000)
+      throw new MoveRefused("length", "A hem more than 200 cm below the waist is refused. Check the unit.");
     const longer = { ...plan, levels: { ...plan.levels, hem: hemLevel.mm } };
     const offFloor = context.measures.waistToFloor.mm + context.shoe - hemLevel.mm;
     return {
@@ -79,7 +81,9 @@ export const setLength: Move<z.infer<typeof schema>> = {
           : "End it {hemLevel} below the waist.",
       numbers: {
         hemLevel,
-        offFloor: quantity(offFloor, "waist to floor + shoe - hem level", { waistToFloor: context.measures.waistToFloor }),
+        offFloor: quantity(offFloor, "waist to floor + shoe - hem level", {
+          waistToFloor: context.measures.waistToFloor,
+        }),
         shoe: quantity(context.shoe, "usual heel height"),
       },
       shown: [],

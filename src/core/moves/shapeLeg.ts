@@ -28,9 +28,15 @@ export const shapeLeg: Move<z.infer<typeof schema>> = {
     const extra =
       paramOr("shape-leg", "backExtra", params.backExtra, context) ??
       quantity(context.backExtra, "the block's own: back wider than front");
-    for (const [param, girth] of [["knee", knee], ["hem", hem]] as const) {
+    for (const [param, girth] of [
+      ["knee", knee],
+      ["hem", hem],
+    ] as const) {
       if (girth.mm < 80 + Math.abs(extra.mm) || girth.mm > 2500) {
-        throw new MoveRefused(param, `A leg of ${(girth.mm / 10).toFixed(1)} cm at the ${param} cannot be cut. Choose 12 to 250 cm.`);
+        throw new MoveRefused(
+          param,
+          `A leg of ${(girth.mm / 10).toFixed(1)} cm at the ${param} cannot be cut. Choose 12 to 250 cm.`,
+        );
       }
     }
     const atKnee = panelWidths(knee.mm, extra.mm);

@@ -130,13 +130,16 @@ function bridge(
     ...starting.map((_, i) => [...around, ...starting.slice(0, i + 1)]),
   ];
   const tips = chains.map((chain) => carry(chain)(point));
-  return tips.slice(1).flatMap((tip, i) => (pointDistance(tips[i] as Point, tip) > 1e-9 ? [line(tips[i] as Point, tip)] : []));
+  return tips
+    .slice(1)
+    .flatMap((tip, i) => (pointDistance(tips[i] as Point, tip) > 1e-9 ? [line(tips[i] as Point, tip)] : []));
 }
 
 function refuseCrossing(turns: readonly Turn[]): void {
   for (const a of turns) {
     for (const b of turns) {
-      if (a.low < b.low && b.low < a.high && a.high < b.high) throw new CutsCross("two of the slashes cross each other");
+      if (a.low < b.low && b.low < a.high && a.high < b.high)
+        throw new CutsCross("two of the slashes cross each other");
     }
   }
 }
@@ -148,7 +151,9 @@ function describe(
   turns: readonly Turn[],
   carry: (chain: readonly Turn[]) => (p: Point) => Point,
 ): OpenedCut {
-  const outer = turns.filter((t) => t !== turn && t.low <= turn.low && t.high >= turn.high && t.high - t.low > turn.high - turn.low);
+  const outer = turns.filter(
+    (t) => t !== turn && t.low <= turn.low && t.high >= turn.high && t.high - t.low > turn.high - turn.low,
+  );
   const open = pathAt(whole, turn.cut.open).point;
   let rest = turn.cut.hinge;
   // A hinge on a corner belongs to the edge of the part that turns.

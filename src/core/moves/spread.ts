@@ -120,7 +120,8 @@ function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
     return outlinePlace(panel, place.edge, place.at);
   }
   const landmark = panel.landmarks[place.at];
-  if (!landmark) throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
+  if (!landmark)
+    throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
   return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
 }
 
@@ -145,7 +146,10 @@ function askedSpread(
   }
   const closed = hemOf(panels.map(unopened));
   if (girth.mm < closed * 0.6) {
-    throw new MoveRefused("hemGirth", `The hem already measures ${plain(closed)} mm before spreading. Narrow the leg first, or ask for more.`);
+    throw new MoveRefused(
+      "hemGirth",
+      `The hem already measures ${plain(closed)} mm before spreading. Narrow the leg first, or ask for more.`,
+    );
   }
   const guess = (girth.mm - closed) / 2;
   // Near nothing the secant needs two different starts; elsewhere the gaps themselves are within two percent.
@@ -170,7 +174,8 @@ function refusing(
       return done.some((s) => polygonSelfCrossing(panelOutline(s.panel))) ? null : done;
     } catch (error) {
       if (error instanceof RangeError) return null;
-      if (error instanceof CutsCross) throw new MoveRefused("cuts", "Two of the slashes cross each other. Move one of them.");
+      if (error instanceof CutsCross)
+        throw new MoveRefused("cuts", "Two of the slashes cross each other. Move one of them.");
       throw error;
     }
   };
@@ -214,12 +219,17 @@ function spreadPanel(panel: Panel, cuts: readonly Cut[]): SpreadPanel {
   const crotchTurn = slashed.opened
     .filter((cut) => pointDistance(cut.hinge, landmarkOf(panel, "crotchPoint")) < 0.01)
     .reduce((sum, cut) => sum + cut.angle, 0);
-  edges = edges.map((edge) => (edge.id === "crotch" && crotchTurn !== 0 ? { ...edge, path: turnCrotch(edge.path, crotchTurn) } : edge));
+  edges = edges.map((edge) =>
+    edge.id === "crotch" && crotchTurn !== 0 ? { ...edge, path: turnCrotch(edge.path, crotchTurn) } : edge,
+  );
   const pathOf = (id: string): Edge["path"] => (edges.find((e) => e.id === id) as Edge).path;
   edges = edges.map((edge) =>
     edge.id !== "hem"
       ? edge
-      : { ...edge, path: opensHem ? [truedHem(pathOf("side"), pathOf("inseam"), pathLength(pathOf("hem")))] : edge.path },
+      : {
+          ...edge,
+          path: opensHem ? [truedHem(pathOf("side"), pathOf("inseam"), pathLength(pathOf("hem")))] : edge.path,
+        },
   );
   return finishPanel(panel, edges, slashed.moveAt, slashed.opened);
 }
@@ -243,7 +253,11 @@ function finishPanel(
   const oldCrease = landmarkOf(panel, "creaseHem");
   const creaseHem = creaseOnHem(pathOf("hem"), oldCrease);
   const knee = landmarks.kneeSide?.[1] ?? 0;
-  const moved: Record<string, Point> = { ...landmarks, creaseHem, hipSide: onEdge("side", landmarkOf(panel, "hipSide")) };
+  const moved: Record<string, Point> = {
+    ...landmarks,
+    creaseHem,
+    hipSide: onEdge("side", landmarkOf(panel, "hipSide")),
+  };
   moved.hemSide = pathAt(pathOf("side"), Infinity).point;
   moved.hemInseam = pathAt(pathOf("inseam"), 0).point;
   if (landmarks.kneeSide) moved.kneeSide = onEdge("side", landmarks.kneeSide);
@@ -294,7 +308,8 @@ function show({ panel, opened }: SpreadPanel): Shown {
 function handlesOf({ panel, opened }: SpreadPanel, hemSpread: Mm): Handle[] {
   const hem = pathLength(edgeOf(panel, "hem").path);
   const creaseHem = landmarkOf(panel, "creaseHem");
-  const ends = opened.length > 0 ? opened.map((cut) => cut.tip) : [landmarkOf(panel, "hemSide"), landmarkOf(panel, "hemInseam")];
+  const ends =
+    opened.length > 0 ? opened.map((cut) => cut.tip) : [landmarkOf(panel, "hemSide"), landmarkOf(panel, "hemInseam")];
   return ends.map((tip, i) => ({
     id: `${panel.id}-hem-${i + 1}`,
     panel: panel.id,

@@ -41,20 +41,42 @@ function legPiece(panel: Panel, plan: CutPlan): Piece {
     }
   });
   const edges = applied.flatMap(({ edge, widest }): PieceEdge[] =>
-    edge.role === "crotch" && withZip ? zipStretches(edge, allowances, zipLength) : [stretch(edge, edge.id, [0, pathLength(edge.path)], widest)],
+    edge.role === "crotch" && withZip
+      ? zipStretches(edge, allowances, zipLength)
+      : [stretch(edge, edge.id, [0, pathLength(edge.path)], widest)],
   );
-  return finish(panel, applied, edges, legNotches(panel, zipLength), { count: 2, pairs: true, onFold: false, singleLayer: false }, plan);
+  return finish(
+    panel,
+    applied,
+    edges,
+    legNotches(panel, zipLength),
+    { count: 2, pairs: true, onFold: false, singleLayer: false },
+    plan,
+  );
 }
 
 function bandPiece(band: Panel, front: Panel, back: Panel, plan: CutPlan): Piece {
   const applied = band.edges.map((edge) => flat(edge, plan.allowances.band));
   const edges = applied.map(({ edge, widest }) => stretch(edge, edge.id, [0, pathLength(edge.path)], widest));
-  return finish(band, applied, edges, bandNotches(band, front, back), { count: 1, pairs: false, onFold: false, singleLayer: true }, plan);
+  return finish(
+    band,
+    applied,
+    edges,
+    bandNotches(band, front, back),
+    { count: 1, pairs: false, onFold: false, singleLayer: true },
+    plan,
+  );
 }
 
 const flat = (edge: Edge, width: Mm): EdgeAllowance => ({ edge, width: () => width, widest: width, mirrored: false });
 
-const stretch = (edge: Edge, id: string, [from, to]: readonly [Mm, Mm], allowance: Mm, allowanceEnd?: Mm): PieceEdge => ({
+const stretch = (
+  edge: Edge,
+  id: string,
+  [from, to]: readonly [Mm, Mm],
+  allowance: Mm,
+  allowanceEnd?: Mm,
+): PieceEdge => ({
   id,
   role: edge.role,
   name: edge.name,

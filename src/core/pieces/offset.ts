@@ -72,7 +72,12 @@ const MITRE_LIMIT = 3.5;
  * Joins two runs of cut line at a corner: both are lengthened to meet, or trimmed where they cross. A corner that
  * would stand out too far is squared off instead.
  */
-export function joinRuns(a: readonly Point[], b: readonly Point[], corner: Point, widest: Mm): { readonly a: Point[]; readonly b: Point[] } {
+export function joinRuns(
+  a: readonly Point[],
+  b: readonly Point[],
+  corner: Point,
+  widest: Mm,
+): { readonly a: Point[]; readonly b: Point[] } {
   const reach = Math.max(30, 6 * widest);
   const longA = [...a, extend(a[a.length - 2] as Point, a[a.length - 1] as Point, reach)];
   const longB = [extend(b[1] as Point, b[0] as Point, reach), ...b];

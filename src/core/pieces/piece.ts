@@ -30,7 +30,12 @@ export interface Piece {
   readonly name: string;
   readonly panel: Panel;
   readonly material: Material;
-  readonly cut: { readonly count: number; readonly pairs: boolean; readonly onFold: boolean; readonly singleLayer: boolean };
+  readonly cut: {
+    readonly count: number;
+    readonly pairs: boolean;
+    readonly onFold: boolean;
+    readonly singleLayer: boolean;
+  };
   readonly seamLine: readonly Point[];
   readonly cutLine: readonly Point[];
   readonly edges: readonly PieceEdge[];

@@ -25,7 +25,10 @@ function worstAllowance(piece: Piece): number {
     const margin = Math.min(stretch.length * 0.4, 2 * stretch.allowance + 8);
     for (let i = 0; i <= 20; i++) {
       const along = stretch.from + margin + ((stretch.length - 2 * margin) * i) / 20;
-      worst = Math.max(worst, Math.abs(distanceToOutline(pathAt(path, along).point, piece.cutLine) - stretch.allowance));
+      worst = Math.max(
+        worst,
+        Math.abs(distanceToOutline(pathAt(path, along).point, piece.cutLine) - stretch.allowance),
+      );
     }
   }
   return worst;
@@ -38,7 +41,11 @@ describe("allowances", () => {
 
   test("the zip has a wide allowance that narrows to the crotch's", () => {
     const stretches = pieceOf(hand, "back").edges.filter((e) => e.edge === "crotch");
-    expect(stretches.map((e) => [e.allowance, e.allowanceEnd])).toEqual([[12, undefined], [12, 25], [25, undefined]]);
+    expect(stretches.map((e) => [e.allowance, e.allowanceEnd])).toEqual([
+      [12, undefined],
+      [12, 25],
+      [25, undefined],
+    ]);
     const total = stretches.reduce((sum, e) => sum + e.length, 0);
     expect(total).toBeCloseTo(pathLength(edgeOf(hand.back, "crotch").path), 6);
   });
@@ -78,7 +85,10 @@ describe("turned hem", () => {
 
 describe("notches and seams", () => {
   test("notch pairs meet when the seams are walked from their shared end", () => {
-    for (const [id, edge] of [["side", "side"], ["inseam", "inseam"]] as const) {
+    for (const [id, edge] of [
+      ["side", "side"],
+      ["inseam", "inseam"],
+    ] as const) {
       const along = (pieceId: string): number[] => {
         const piece = pieceOf(hand, pieceId);
         const { path } = edgeOf(piece.panel, edge);
@@ -86,7 +96,8 @@ describe("notches and seams", () => {
         return piece.notches
           .filter((n) => n.pairs === id)
           .map((n) => {
-            for (let s = 0; s <= length; s += 0.05) if (pointDistance(pathAt(path, s).point, n.at) < 0.04) return id === "side" ? length - s : s;
+            for (let s = 0; s <= length; s += 0.05)
+              if (pointDistance(pathAt(path, s).point, n.at) < 0.04) return id === "side" ? length - s : s;
             return NaN;
           });
       };
@@ -97,7 +108,10 @@ describe("notches and seams", () => {
   });
 
   test("the front carries single marks at the crotch, the back double", () => {
-    const kinds = (id: string): string[] => pieceOf(hand, id).notches.filter((n) => n.pairs === `crotch-${id}`).map((n) => n.kind);
+    const kinds = (id: string): string[] =>
+      pieceOf(hand, id)
+        .notches.filter((n) => n.pairs === `crotch-${id}`)
+        .map((n) => n.kind);
     expect(kinds("front")).toEqual(["single"]);
     expect(kinds("back")).toContain("double");
   });
@@ -112,6 +126,11 @@ describe("notches and seams", () => {
   });
 
   test("labels say what, how many, from what, for which job and whom", () => {
-    expect(pieceOf(hand, "front").label.slice(0, 4)).toEqual(["Front", "cut 2, left and right, shell", "Test", "for Hand"]);
+    expect(pieceOf(hand, "front").label.slice(0, 4)).toEqual([
+      "Front",
+      "cut 2, left and right, shell",
+      "Test",
+      "for Hand",
+    ]);
   });
 });

@@ -27,7 +27,8 @@ export function addressLength(panels: readonly Panel[], address: string): Mm {
 export function seamsOf(front: Panel, back: Panel, band: Panel | null): Seam[] {
   const panels = band ? [front, back, band] : [front, back];
   const seam = (id: string, label: string, a: readonly string[], b: readonly string[], how: Seam["how"]): Seam => {
-    const sum = (list: readonly string[]): Mm => list.reduce((total, address) => total + addressLength(panels, address), 0);
+    const sum = (list: readonly string[]): Mm =>
+      list.reduce((total, address) => total + addressLength(panels, address), 0);
     const [lengthA, lengthB] = [sum(a), sum(b)];
     return { id, label, a, b, how, ratio: lengthB / lengthA, lengthA, lengthB };
   };

@@ -1,5 +1,5 @@
 import type { Mm } from "./brands";
-import { MM_PER, type Unit } from "./length";
+import { MM_PER } from "./length";
 
 /** The maker's tape: inches in eighths, or centimetres in millimetres. */
 export type Tape = "in" | "cm";

@@ -14,12 +14,7 @@ export interface Quantity {
 }
 
 /** Makes a quantity; it counts as an estimate when anything it was made from is one. */
-export function quantity(
-  mm: Mm,
-  formula: string,
-  from: Readonly<Record<string, Quantity>> = {},
-  asked?: Mm,
-): Quantity {
+export function quantity(mm: Mm, formula: string, from: Readonly<Record<string, Quantity>> = {}, asked?: Mm): Quantity {
   return {
     mm,
     formula,

@@ -23,14 +23,20 @@ describe("lengths as people write them", () => {
     expect(mm(text, unit)).toBeCloseTo(expected, 9);
   });
 
-  test.each(["seventy", "12 13", "1/0", "", "12 furlongs", "1e5", "NaN", "--3"])("refuses %p with a sentence", (text) => {
-    const read = parseLength(text, "cm");
-    expect(read.ok).toBe(false);
-    if (!read.ok) expect(read.message).toMatch(/\.$/);
-  });
+  test.each(["seventy", "12 13", "1/0", "", "12 furlongs", "1e5", "NaN", "--3"])(
+    "refuses %p with a sentence",
+    (text) => {
+      const read = parseLength(text, "cm");
+      expect(read.ok).toBe(false);
+      if (!read.ok) expect(read.message).toMatch(/\.$/);
+    },
+  );
 
   test("a comma before three figures can be read two ways, and is asked about", () => {
-    expect(parseLength("1,050 mm", "mm")).toEqual({ ok: false, message: expect.stringContaining("1050 or 1.050") as string });
+    expect(parseLength("1,050 mm", "mm")).toEqual({
+      ok: false,
+      message: expect.stringContaining("1050 or 1.050") as string,
+    });
   });
 
   test("keeps what was stored with a unit beside it", () => {
@@ -63,10 +69,14 @@ describe("printing on the tape", () => {
 
   test("a printed length reads back within half a division; an exact one reads back exactly", () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 2000, noNaN: true }), fc.constantFrom("in" as const, "cm" as const), (value, tape) => {
-        expect(Math.abs(mm(formatLength(value, tape)) - roundToTape(value, tape).mm)).toBeLessThan(1e-6);
-        expect(Math.abs(mm(exactLength(value)) - value)).toBeLessThan(1e-4);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 2000, noNaN: true }),
+        fc.constantFrom("in" as const, "cm" as const),
+        (value, tape) => {
+          expect(Math.abs(mm(formatLength(value, tape)) - roundToTape(value, tape).mm)).toBeLessThan(1e-6);
+          expect(Math.abs(mm(exactLength(value)) - value)).toBeLessThan(1e-4);
+        },
+      ),
     );
   });
 });

@@ -94,7 +94,17 @@ export function HandleView({ handle, at, view, tape, onPull, onRelease, onCancel
       }}
     >
       <rect x={-18} y={-18} width={36} height={36} fill="transparent" />
-      <rect x={-7} y={-7} width={14} height={14} rx={2} transform="rotate(45)" fill="var(--chalk)" stroke="var(--chalk-text)" strokeWidth={1.5} />
+      <rect
+        x={-7}
+        y={-7}
+        width={14}
+        height={14}
+        rx={2}
+        transform="rotate(45)"
+        fill="var(--chalk)"
+        stroke="var(--chalk-text)"
+        strokeWidth={1.5}
+      />
     </g>
   );
 }

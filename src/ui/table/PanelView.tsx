@@ -4,7 +4,11 @@ import { panelPath } from "@/core/drafting";
 import { pathData, pointsData } from "./layout";
 
 /** Line style says what colour says: front solid, back long dashes, other parts dotted. */
-export function styleOf(id: string): { readonly color: string; readonly wash: string; readonly dash: string | undefined } {
+export function styleOf(id: string): {
+  readonly color: string;
+  readonly wash: string;
+  readonly dash: string | undefined;
+} {
   if (id.startsWith("front")) return { color: "var(--front)", wash: "var(--front-wash)", dash: undefined };
   if (id.startsWith("back")) return { color: "var(--back)", wash: "var(--back-wash)", dash: "13 6" };
   return { color: "var(--lining)", wash: "transparent", dash: "2 3" };
@@ -20,7 +24,15 @@ export function PanelView({ panel }: { readonly panel: Panel }) {
   const style = styleOf(panel.id);
   return (
     <g aria-label={panel.name} role="img">
-      <path d={pathData(panelPath(panel), true)} fill={style.wash} stroke={style.color} strokeWidth={2} strokeDasharray={style.dash} vectorEffect="non-scaling-stroke" strokeLinejoin="round" />
+      <path
+        d={pathData(panelPath(panel), true)}
+        fill={style.wash}
+        stroke={style.color}
+        strokeWidth={2}
+        strokeDasharray={style.dash}
+        vectorEffect="non-scaling-stroke"
+        strokeLinejoin="round"
+      />
       {panel.lines.map((l, i) =>
         l.kind === "grain" ? (
           <Grain key={i} points={l.points} />
@@ -65,13 +77,36 @@ export function ShownView({ shown }: { readonly shown: Shown }) {
   return (
     <g aria-hidden>
       {shown.wedges.map((w, i) => (
-        <path key={`w${i}`} d={pointsData(w, true)} fill="url(#opened)" stroke="var(--chalk)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" />
+        <path
+          key={`w${i}`}
+          d={pointsData(w, true)}
+          fill="url(#opened)"
+          stroke="var(--chalk)"
+          strokeWidth={1.2}
+          vectorEffect="non-scaling-stroke"
+        />
       ))}
       {shown.slashes.map((s, i) => (
-        <path key={`s${i}`} d={pointsData(s)} {...STROKE} stroke="var(--chalk-text)" strokeWidth={1} strokeDasharray="1 3" />
+        <path
+          key={`s${i}`}
+          d={pointsData(s)}
+          {...STROKE}
+          stroke="var(--chalk-text)"
+          strokeWidth={1}
+          strokeDasharray="1 3"
+        />
       ))}
       {shown.hinges.map((h, i) => (
-        <circle key={`h${i}`} cx={h[0]} cy={h[1]} r={HINGE_RADIUS} fill="var(--table)" stroke="var(--chalk-text)" strokeWidth={2} vectorEffect="non-scaling-stroke" />
+        <circle
+          key={`h${i}`}
+          cx={h[0]}
+          cy={h[1]}
+          r={HINGE_RADIUS}
+          fill="var(--table)"
+          stroke="var(--chalk-text)"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
       ))}
     </g>
   );

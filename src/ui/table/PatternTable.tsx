@@ -34,7 +34,11 @@ export function PatternTable({ label, what, marks }: Props) {
   // While a handle is pulled the panels keep their places, so that the pattern does not slide under the hand.
   const places = useMemo(() => placesFor(shape?.block.panels ?? null), [shape?.block]);
   if (!shape || !places) {
-    return <div style={{ padding: 32, color: "var(--quiet)" }}>Waist and hip on the card, and the first block lies here.</div>;
+    return (
+      <div style={{ padding: 32, color: "var(--quiet)" }}>
+        Waist and hip on the card, and the first block lies here.
+      </div>
+    );
   }
   const panels = what === "block" ? shape.block.panels : ([shape.front, shape.back] as const);
   const visible = (panel: string): boolean => (panel === "front" ? showFront : panel === "back" ? showBack : true);
@@ -54,7 +58,8 @@ export function PatternTable({ label, what, marks }: Props) {
     });
   }
 
-  const handles = what === "style" ? shape.worksheet.flatMap((l, index) => l.handles.map((handle) => ({ handle, index }))) : [];
+  const handles =
+    what === "style" ? shape.worksheet.flatMap((l, index) => l.handles.map((handle) => ({ handle, index }))) : [];
   const { levels } = shape.plan;
   return (
     <Table
@@ -73,25 +78,53 @@ export function PatternTable({ label, what, marks }: Props) {
                 strokeOpacity={0.45}
                 strokeDasharray="1 4"
               />
-              <text x={18} y={levels[level] * view.k + view.y + (level === "hip" ? -5 : 13)} fontSize={12} fill="var(--quiet)">
+              <text
+                x={18}
+                y={levels[level] * view.k + view.y + (level === "hip" ? -5 : 13)}
+                fontSize={12}
+                fill="var(--quiet)"
+              >
                 {level}
               </text>
             </g>
           ))}
-          {panels.filter((p) => visible(p.id)).map((panel) => {
-            const at = place(panel.id);
-            const [x, y] = onScreen(view, at, [0, Math.min(...at.item.edges.flatMap((e) => e.path.map((s) => s.points[0][1])))]);
-            return (
-              <text key={panel.id} x={x} y={Math.max(20, y - 14)} textAnchor="middle" fontWeight={700} fontSize={14} fill={styleOf(panel.id).color}>
-                {panel.name}
-              </text>
-            );
-          })}
+          {panels
+            .filter((p) => visible(p.id))
+            .map((panel) => {
+              const at = place(panel.id);
+              const [x, y] = onScreen(view, at, [
+                0,
+                Math.min(...at.item.edges.flatMap((e) => e.path.map((s) => s.points[0][1]))),
+              ]);
+              return (
+                <text
+                  key={panel.id}
+                  x={x}
+                  y={Math.max(20, y - 14)}
+                  textAnchor="middle"
+                  fontWeight={700}
+                  fontSize={14}
+                  fill={styleOf(panel.id).color}
+                >
+                  {panel.name}
+                </text>
+              );
+            })}
           {Object.entries(marks ?? {}).flatMap(([panel, points]) =>
             visible(panel) && places.some((p) => p.id === panel)
               ? Object.entries(points).map(([name, p]) => {
                   const [x, y] = onScreen(view, place(panel), p);
-                  return <circle key={panel + name} cx={x} cy={y} r={6} fill="none" stroke="var(--chalk)" strokeWidth={2.5} />;
+                  return (
+                    <circle
+                      key={panel + name}
+                      cx={x}
+                      cy={y}
+                      r={6}
+                      fill="none"
+                      stroke="var(--chalk)"
+                      strokeWidth={2.5}
+                    />
+                  );
                 })
               : [],
           )}
@@ -112,7 +145,14 @@ export function PatternTable({ label, what, marks }: Props) {
                 onCancel={() => setView({ pull: null })}
               />
             ))}
-          {what === "style" ? <HemLabels handles={handles.map((h) => h.handle).filter((h) => visible(h.panel))} view={view} place={place} tape={tape} /> : null}
+          {what === "style" ? (
+            <HemLabels
+              handles={handles.map((h) => h.handle).filter((h) => visible(h.panel))}
+              view={view}
+              place={place}
+              tape={tape}
+            />
+          ) : null}
         </>
       )}
     >
@@ -154,7 +194,17 @@ function Lit({ at }: { readonly at: readonly [number, number] }) {
 }
 
 /** One label under each hem that names its handles and reads the hem. */
-function HemLabels({ handles, view, place, tape }: { readonly handles: readonly Handle[]; readonly view: View; readonly place: (p: string) => Placed<Panel>; readonly tape: "in" | "cm" }) {
+function HemLabels({
+  handles,
+  view,
+  place,
+  tape,
+}: {
+  readonly handles: readonly Handle[];
+  readonly view: View;
+  readonly place: (p: string) => Placed<Panel>;
+  readonly tape: "in" | "cm";
+}) {
   const panels = [...new Set(handles.map((h) => h.panel))];
   return (
     <>
@@ -168,7 +218,17 @@ function HemLabels({ handles, view, place, tape }: { readonly handles: readonly 
         return (
           <foreignObject key={panel} x={x - 82} y={y} width={164} height={28} style={{ pointerEvents: "none" }}>
             <div style={{ textAlign: "center" }}>
-              <span style={{ display: "inline-block", background: "var(--ink)", color: "var(--on-ink)", borderRadius: 4, padding: "3px 10px", fontWeight: 650, whiteSpace: "nowrap" }}>
+              <span
+                style={{
+                  display: "inline-block",
+                  background: "var(--ink)",
+                  color: "var(--on-ink)",
+                  borderRadius: 4,
+                  padding: "3px 10px",
+                  fontWeight: 650,
+                  whiteSpace: "nowrap",
+                }}
+              >
                 {first.label} <Length mm={first.reading} tape={tape} unit />
               </span>
             </div>

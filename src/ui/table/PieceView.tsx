@@ -35,7 +35,14 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
           />
         );
       })}
-      <text x={label.at[0]} y={label.at[1]} fontSize={label.size} fill="var(--text)" className="narrow" style={{ pointerEvents: "none" }}>
+      <text
+        x={label.at[0]}
+        y={label.at[1]}
+        fontSize={label.size}
+        fill="var(--text)"
+        className="narrow"
+        style={{ pointerEvents: "none" }}
+      >
         {piece.label.slice(0, label.lines).map((line, i) => (
           <tspan key={i} x={label.at[0]} dy={i === 0 ? 0 : label.size * 1.3} fontWeight={i === 0 ? 700 : 400}>
             {line}

@@ -40,7 +40,10 @@ export function Table({ label, bounds, fitKey, tape, children, overlay, footer }
     if (!element || !behaviour.current || !Number.isFinite(bounds.left)) return;
     const { width, height } = element.getBoundingClientRect();
     const [wide, tall] = [Math.max(1, bounds.right - bounds.left), Math.max(1, bounds.bottom - bounds.top)];
-    const k = Math.max(0.02, Math.min((width - MARGIN.left - MARGIN.right) / wide, (height - MARGIN.top - MARGIN.bottom) / tall));
+    const k = Math.max(
+      0.02,
+      Math.min((width - MARGIN.left - MARGIN.right) / wide, (height - MARGIN.top - MARGIN.bottom) / tall),
+    );
     const x = MARGIN.left + (width - MARGIN.left - MARGIN.right - wide * k) / 2 - bounds.left * k;
     const y = MARGIN.top - bounds.top * k;
     select(element).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
@@ -55,7 +58,9 @@ export function Table({ label, bounds, fitKey, tape, children, overlay, footer }
         if (event.type === "wheel") return (event as WheelEvent).ctrlKey;
         return !(event.target as Element).closest("[data-handle]") && (event as MouseEvent).button !== 2;
       })
-      .on("zoom", ({ transform }: { transform: ZoomTransform }) => setView({ k: transform.k, x: transform.x, y: transform.y }));
+      .on("zoom", ({ transform }: { transform: ZoomTransform }) =>
+        setView({ k: transform.k, x: transform.x, y: transform.y }),
+      );
     behaviour.current = zooming;
     const selection = select(element);
     selection.call(zooming).on("dblclick.zoom", null);
@@ -111,9 +116,20 @@ export function Table({ label, bounds, fitKey, tape, children, overlay, footer }
                 patternUnits="userSpaceOnUse"
                 patternTransform={`translate(${view.x} ${view.y})`}
               >
-                <path d="M0 -4V4M-4 0H4" transform={`translate(${(grid.step * view.k) / 2} ${(grid.step * view.k) / 2})`} stroke="var(--cross)" fill="none" />
+                <path
+                  d="M0 -4V4M-4 0H4"
+                  transform={`translate(${(grid.step * view.k) / 2} ${(grid.step * view.k) / 2})`}
+                  stroke="var(--cross)"
+                  fill="none"
+                />
               </pattern>
-              <pattern id="opened" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform={`scale(${1 / view.k}) rotate(32)`}>
+              <pattern
+                id="opened"
+                width={7}
+                height={7}
+                patternUnits="userSpaceOnUse"
+                patternTransform={`scale(${1 / view.k}) rotate(32)`}
+              >
                 <path d="M0 0V7" stroke="var(--chalk)" strokeWidth={1.1} strokeOpacity={0.75} />
               </pattern>
             </defs>
@@ -125,7 +141,18 @@ export function Table({ label, bounds, fitKey, tape, children, overlay, footer }
       </svg>
       <div
         className="narrow"
-        style={{ position: "absolute", left: 18, right: 18, bottom: 12, color: "var(--quiet)", fontSize: 12, pointerEvents: "none", display: "flex", gap: 16, justifyContent: "space-between" }}
+        style={{
+          position: "absolute",
+          left: 18,
+          right: 18,
+          bottom: 12,
+          color: "var(--quiet)",
+          fontSize: 12,
+          pointerEvents: "none",
+          display: "flex",
+          gap: 16,
+          justifyContent: "space-between",
+        }}
       >
         <span>{footer}</span>
         <span>{grid ? `a cross every ${grid.text}` : ""}</span>

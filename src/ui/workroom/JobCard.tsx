@@ -15,7 +15,10 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
   const shape = useMemo(() => deriveShape(job), [job]);
   return (
     <li style={{ position: "relative", background: "var(--panel)", border: "1px solid var(--rule)", borderRadius: 6 }}>
-      <Link href={stageHref("restyle", id)} style={{ display: "block", padding: 14, color: "inherit", textDecoration: "none" }}>
+      <Link
+        href={stageHref("restyle", id)}
+        style={{ display: "block", padding: 14, color: "inherit", textDecoration: "none" }}
+      >
         <div style={{ height: 190, display: "grid", placeItems: "center" }}>
           {shape.ok ? (
             <MiniOutline panels={[shape.back, shape.front]} width={230} height={186} />
@@ -29,7 +32,12 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
           {job.cloth?.name ? `, ${job.cloth.name}` : ""}
         </div>
       </Link>
-      <IconButton size="small" aria-label={`Remove ${job.name || "this job"}`} onClick={onRemove} sx={{ position: "absolute", right: 6, top: 6 }}>
+      <IconButton
+        size="small"
+        aria-label={`Remove ${job.name || "this job"}`}
+        onClick={onRemove}
+        sx={{ position: "absolute", right: 6, top: 6 }}
+      >
         <DeleteOutlineIcon fontSize="small" />
       </IconButton>
     </li>

@@ -7,7 +7,7 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { Controller, useForm } from "react-hook-form";
+import { Controller, useForm, useWatch } from "react-hook-form";
 import { z } from "zod";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
@@ -30,10 +30,11 @@ export function NewJobDialog(props: {
   readonly onMake: (job: Job) => void;
 }) {
   const known = [...new Map(props.cards.filter((c) => c.name).map((c) => [c.name, c])).values()];
-  const { control, handleSubmit, watch, formState } = useForm<Form>({
+  const { control, handleSubmit, formState } = useForm<Form>({
     resolver: zodResolver(formSchema),
     defaultValues: { name: "", wearer: NEW, unit: "cm", style: "palazzo" },
   });
+  const wearer = useWatch({ control, name: "wearer" });
   const make = (form: Form): void => {
     const card = known.find((c) => c.name === form.wearer);
     const body = card ? structuredClone(card) : { name: "", unit: form.unit, measures: {} };
@@ -48,7 +49,13 @@ export function NewJobDialog(props: {
             name="name"
             control={control}
             render={({ field }) => (
-              <TextField {...field} autoFocus label="Name of the job" error={Boolean(formState.errors.name)} helperText={formState.errors.name?.message} />
+              <TextField
+                {...field}
+                autoFocus
+                label="Name of the job"
+                error={Boolean(formState.errors.name)}
+                helperText={formState.errors.name?.message}
+              />
             )}
           />
           <Controller
@@ -65,7 +72,7 @@ export function NewJobDialog(props: {
               </TextField>
             )}
           />
-          {watch("wearer") === NEW ? (
+          {wearer === NEW ? (
             <Controller
               name="unit"
               control={control}

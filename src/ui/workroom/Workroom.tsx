@@ -28,9 +28,13 @@ export function Workroom() {
 
   async function takeFile(file: File | undefined): Promise<void> {
     if (!file) return;
-    const result = file.size > 2_000_000 ? { message: "The file is over 2 MB; a job is far smaller." } : await addFile(await file.text());
+    const result =
+      file.size > 2_000_000
+        ? { message: "The file is over 2 MB; a job is far smaller." }
+        : await addFile(await file.text());
     if ("id" in result) router.push(stageHref("body", result.id));
-    else enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
+    else
+      enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
   }
 
   async function takeAway(record: StoredJob): Promise<void> {
@@ -64,7 +68,17 @@ export function Workroom() {
         void takeFile(event.dataTransfer.files[0]);
       }}
     >
-      <header style={{ display: "flex", alignItems: "center", gap: 12, background: "var(--ink)", color: "var(--on-ink)", padding: "0 24px", height: 52 }}>
+      <header
+        style={{
+          display: "flex",
+          alignItems: "center",
+          gap: 12,
+          background: "var(--ink)",
+          color: "var(--on-ink)",
+          padding: "0 24px",
+          height: 52,
+        }}
+      >
         <Mark />
         <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
         <span style={{ opacity: 0.85 }}>The workroom</span>
@@ -72,19 +86,36 @@ export function Workroom() {
         <Button variant="outlined" color="inherit" onClick={() => chooser.current?.click()}>
           Open a file
         </Button>
-        <Button variant="contained" onClick={() => setNaming(true)} sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, "&:hover": { bgcolor: "#f08b3a" } }}>
+        <Button
+          variant="contained"
+          onClick={() => setNaming(true)}
+          sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, "&:hover": { bgcolor: "#f08b3a" } }}
+        >
           New job
         </Button>
-        <input ref={chooser} type="file" accept=".json,application/json" aria-label="Job file" hidden onChange={(event) => void takeFile(event.target.files?.[0])} />
+        <input
+          ref={chooser}
+          type="file"
+          accept=".json,application/json"
+          aria-label="Job file"
+          hidden
+          onChange={(event) => void takeFile(event.target.files?.[0])}
+        />
       </header>
       <main style={{ padding: "24px 24px 48px", maxWidth: 1400, margin: "0 auto" }}>
         <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 26, margin: "0 0 4px" }}>Jobs</h1>
         {jobs === "blocked" ? (
-          <p role="alert">The browser’s store is blocked, so nothing can be kept here. Allow this page to store data, then load it again.</p>
+          <p role="alert">
+            The browser’s store is blocked, so nothing can be kept here. Allow this page to store data, then load it
+            again.
+          </p>
         ) : null}
         {empty ? (
           <div style={{ padding: "40px 0", maxWidth: 560, fontSize: 16, lineHeight: 1.5 }}>
-            <p>Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page, or look round the sample workroom: a travelling puppet theatre, its company and their trousers, all invented.</p>
+            <p>
+              Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page, or
+              look round the sample workroom: a travelling puppet theatre, its company and their trousers, all invented.
+            </p>
             <Button variant="contained" onClick={() => setNaming(true)} sx={{ mr: 1.5 }}>
               Start a job
             </Button>
@@ -93,9 +124,20 @@ export function Workroom() {
             </Button>
           </div>
         ) : (
-          <p style={{ color: "var(--quiet)", margin: "0 0 20px" }}>Kept in this browser only. Drop a job file anywhere to open it.</p>
+          <p style={{ color: "var(--quiet)", margin: "0 0 20px" }}>
+            Kept in this browser only. Drop a job file anywhere to open it.
+          </p>
         )}
-        <ul style={{ listStyle: "none", margin: 0, padding: 0, display: "grid", gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))", gap: 20 }}>
+        <ul
+          style={{
+            listStyle: "none",
+            margin: 0,
+            padding: 0,
+            display: "grid",
+            gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))",
+            gap: 20,
+          }}
+        >
           {list.map((record) => (
             <JobCard key={record.id} record={record} onRemove={() => void takeAway(record)} />
           ))}

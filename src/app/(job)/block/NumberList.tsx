@@ -32,7 +32,15 @@ export function NumberList() {
           if (!q) return null;
           const note = roundingNote(q.mm, tape);
           return (
-            <div key={name} style={{ display: "grid", gridTemplateColumns: "1fr auto", borderBottom: "1px solid var(--rule)", padding: "5px 0" }}>
+            <div
+              key={name}
+              style={{
+                display: "grid",
+                gridTemplateColumns: "1fr auto",
+                borderBottom: "1px solid var(--rule)",
+                padding: "5px 0",
+              }}
+            >
               <dt style={{ fontStretch: "85%" }}>{label}</dt>
               <dd style={{ margin: 0, fontWeight: 700, fontStyle: q.estimated ? "italic" : undefined }}>
                 <Length mm={q.mm} tape={tape} unit />

@@ -61,7 +61,13 @@ export function RuleFields() {
       {(Object.keys(FROM) as (keyof typeof FROM)[]).map((group) => (
         <Choice
           key={group}
-          label={group === "crotchDepth" ? "Crotch depth from" : group === "frontExtension" ? "Front extension from" : "Back extension from"}
+          label={
+            group === "crotchDepth"
+              ? "Crotch depth from"
+              : group === "frontExtension"
+                ? "Front extension from"
+                : "Back extension from"
+          }
           value={String(values[group]?.from)}
           options={FROM[group] as readonly (readonly [string, string])[]}
           onChange={(from) =>
@@ -87,7 +93,11 @@ export function RuleFields() {
         );
       })}
       {Object.keys(job.block.rules).length > 0 ? (
-        <button type="button" onClick={() => changeJob((draft) => void (draft.block.rules = {}))} style={{ all: "unset", cursor: "pointer", textDecoration: "underline" }}>
+        <button
+          type="button"
+          onClick={() => changeJob((draft) => void (draft.block.rules = {}))}
+          style={{ all: "unset", cursor: "pointer", textDecoration: "underline" }}
+        >
           Put all rules back
         </button>
       ) : null}

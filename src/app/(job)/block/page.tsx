@@ -36,9 +36,19 @@ export default function BlockPage() {
                   type="button"
                   aria-pressed={s.n === chosen}
                   onClick={() => setChosen(s.n === chosen ? null : s.n)}
-                  style={{ all: "unset", cursor: "pointer", display: "grid", gridTemplateColumns: "26px 1fr", padding: "7px 4px", width: "calc(100% - 8px)", background: s.n === chosen ? "var(--chalk-wash)" : undefined }}
+                  style={{
+                    all: "unset",
+                    cursor: "pointer",
+                    display: "grid",
+                    gridTemplateColumns: "26px 1fr",
+                    padding: "7px 4px",
+                    width: "calc(100% - 8px)",
+                    background: s.n === chosen ? "var(--chalk-wash)" : undefined,
+                  }}
                 >
-                  <span style={{ color: s.panel === "front" ? "var(--front)" : "var(--back)", fontWeight: 700 }}>{s.n}</span>
+                  <span style={{ color: s.panel === "front" ? "var(--front)" : "var(--back)", fontWeight: 700 }}>
+                    {s.n}
+                  </span>
                   <span style={{ lineHeight: 1.35 }}>
                     <Sentence template={s.template} numbers={shape.block.numbers} tape={tape} />
                   </span>
@@ -48,7 +58,13 @@ export default function BlockPage() {
           </ol>
         </>
       }
-      table={<PatternTable label="Block on the table" what="block" {...(step ? { marks: { [step.panel]: step.points } } : {})} />}
+      table={
+        <PatternTable
+          label="Block on the table"
+          what="block"
+          {...(step ? { marks: { [step.panel]: step.points } } : {})}
+        />
+      }
       readings={
         <>
           <RuleFields />

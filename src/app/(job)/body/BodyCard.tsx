@@ -49,7 +49,11 @@ export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => v
       <Choice
         label="Bare numbers on this card are"
         value={body.unit}
-        options={[["cm", "centimetres"], ["in", "inches"], ["mm", "millimetres"]]}
+        options={[
+          ["cm", "centimetres"],
+          ["in", "inches"],
+          ["mm", "millimetres"],
+        ]}
         onChange={(unit) => changeJob((draft) => changeUnit(draft.body, unit))}
       />
       {groups.map(([title, measures]) => (
@@ -74,9 +78,13 @@ export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => v
 }
 
 /** Changing the card's unit keeps every length: bare numbers get the unit they were written in. */
-function changeUnit(body: { unit: "in" | "cm" | "mm"; measures: Record<string, unknown> }, unit: "in" | "cm" | "mm"): void {
+function changeUnit(
+  body: { unit: "in" | "cm" | "mm"; measures: Record<string, unknown> },
+  unit: "in" | "cm" | "mm",
+): void {
   for (const [key, entry] of Object.entries(body.measures)) {
-    if (typeof entry === "number" || typeof entry === "string") body.measures[key] = keptText(String(entry), body.unit, unit);
+    if (typeof entry === "number" || typeof entry === "string")
+      body.measures[key] = keptText(String(entry), body.unit, unit);
   }
   body.unit = unit;
 }
@@ -105,7 +113,13 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
         tape={tape}
         placeholder={estimate ? `about ${formatLength(estimate.mm, tape)}` : required ? "needed" : ""}
         error={faultAt(fault, path)}
-        helper={question ? <span style={{ color: "var(--look)" }}>{question}</span> : estimate ? <i>estimated: {estimate.formula} mm</i> : undefined}
+        helper={
+          question ? (
+            <span style={{ color: "var(--look)" }}>{question}</span>
+          ) : estimate ? (
+            <i>estimated: {estimate.formula} mm</i>
+          ) : undefined
+        }
         onFocus={() => onFocus(key)}
         onCommit={(text) =>
           changeJob((draft) => {

@@ -21,7 +21,10 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
         <section aria-label="Questions">
           <PaneHeading>Worth asking</PaneHeading>
           {shape.questions.map((q) => (
-            <p key={q.measure + q.message} style={{ margin: "0 0 8px", borderLeft: "4px solid var(--look)", paddingLeft: 10 }}>
+            <p
+              key={q.measure + q.message}
+              style={{ margin: "0 0 8px", borderLeft: "4px solid var(--look)", paddingLeft: 10 }}
+            >
               {q.message}
             </p>
           ))}
@@ -32,7 +35,10 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
           ? `${estimated} measures are estimates, in slanted type. Measure them before cutting good cloth: what rests on them is printed with the pattern.`
           : "Every measure is taken."}
       </p>
-      <p style={{ color: "var(--quiet)" }}>Tie a tape round the waist first; every length starts at that tape. Write lengths as you would on paper: 28 3/8, 72,5 cm, 725mm.</p>
+      <p style={{ color: "var(--quiet)" }}>
+        Tie a tape round the waist first; every length starts at that tape. Write lengths as you would on paper: 28 3/8,
+        72,5 cm, 725mm.
+      </p>
     </>
   );
 }

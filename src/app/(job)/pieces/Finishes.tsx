@@ -36,20 +36,38 @@ export function Finishes() {
       if (decided) delete draft.finish[room];
       else Object.assign(draft.finish, { [room]: "undecided" });
     });
-  const set = <T extends object>(room: Room): T => (typeof job.finish?.[room] === "object" ? (job.finish[room] as unknown as T) : ({} as T));
+  const set = <T extends object>(room: Room): T =>
+    typeof job.finish?.[room] === "object" ? (job.finish[room] as unknown as T) : ({} as T);
   const prepare = (room: Room) => (draft: Job) => own(draft, room, style.finish);
   return (
     <>
       <section aria-label="Waist">
         <PaneHeading>Waist</PaneHeading>
-        <Choice label="Edge" value={finish.band ? "band" : "undecided"} options={[["band", "straight band"], ["undecided", "undecided"]]} onChange={(v) => decide("waist", v === "band")} />
+        <Choice
+          label="Edge"
+          value={finish.band ? "band" : "undecided"}
+          options={[
+            ["band", "straight band"],
+            ["undecided", "undecided"],
+          ]}
+          onChange={(v) => decide("waist", v === "band")}
+        />
         {finish.band ? (
           <>
-            <JobLengthField label="Depth" path={["finish", "waist", "depth"]} mm={finish.band.depth.mm} changed={"depth" in set("waist")} prepare={prepare("waist")} />
+            <JobLengthField
+              label="Depth"
+              path={["finish", "waist", "depth"]}
+              mm={finish.band.depth.mm}
+              changed={"depth" in set("waist")}
+              prepare={prepare("waist")}
+            />
             <Choice
               label="It sits"
               value={finish.band.sits}
-              options={[["above", "above the waist"], ["on", "on the waist"]]}
+              options={[
+                ["above", "above the waist"],
+                ["on", "on the waist"],
+              ]}
               onChange={(sits) =>
                 changeJob((draft) => {
                   own(draft, "waist", style.finish);
@@ -58,22 +76,62 @@ export function Finishes() {
               }
             />
             <p style={{ color: "var(--quiet)", fontSize: 13, margin: "0 0 6px" }}>
-              {finish.band.sits === "on" ? "Its depth is taken off the panels." : "It stands above the panels; levels stay."}
+              {finish.band.sits === "on"
+                ? "Its depth is taken off the panels."
+                : "It stands above the panels; levels stay."}
             </p>
-            <JobLengthField label="Underlap" path={["finish", "waist", "overlap"]} mm={finish.band.overlap.mm} changed={"overlap" in set("waist")} prepare={prepare("waist")} />
+            <JobLengthField
+              label="Underlap"
+              path={["finish", "waist", "overlap"]}
+              mm={finish.band.overlap.mm}
+              changed={"overlap" in set("waist")}
+              prepare={prepare("waist")}
+            />
           </>
         ) : null}
       </section>
       <section aria-label="Closure" style={{ marginTop: 14 }}>
         <PaneHeading>Closure</PaneHeading>
-        <Choice label="How it opens" value={finish.zip ? "zip" : "undecided"} options={[["zip", "zip, centre back"], ["undecided", "undecided"]]} onChange={(v) => decide("fastening", v === "zip")} />
-        {zip ? <JobLengthField label="Zip, below the band" path={["finish", "fastening", "length"]} mm={zip.length.mm} note={zip.length.formula} changed={finish.zip?.length !== "auto"} prepare={prepare("fastening")} /> : null}
+        <Choice
+          label="How it opens"
+          value={finish.zip ? "zip" : "undecided"}
+          options={[
+            ["zip", "zip, centre back"],
+            ["undecided", "undecided"],
+          ]}
+          onChange={(v) => decide("fastening", v === "zip")}
+        />
+        {zip ? (
+          <JobLengthField
+            label="Zip, below the band"
+            path={["finish", "fastening", "length"]}
+            mm={zip.length.mm}
+            note={zip.length.formula}
+            changed={finish.zip?.length !== "auto"}
+            prepare={prepare("fastening")}
+          />
+        ) : null}
       </section>
       <section aria-label="Hem" style={{ marginTop: 14 }}>
         <PaneHeading>Hem</PaneHeading>
-        <Choice label="How it ends" value={finish.hem ? "turned" : "undecided"} options={[["turned", "turned up"], ["undecided", "undecided"]]} onChange={(v) => decide("hem", v === "turned")} />
+        <Choice
+          label="How it ends"
+          value={finish.hem ? "turned" : "undecided"}
+          options={[
+            ["turned", "turned up"],
+            ["undecided", "undecided"],
+          ]}
+          onChange={(v) => decide("hem", v === "turned")}
+        />
         {finish.hem ? (
-          <JobLengthField label="Depth, mirrored" path={["finish", "hem", "depth"]} mm={proof?.hemDepth?.mm ?? null} note={proof?.hemDepth?.formula ?? ""} changed={finish.hem.depth !== "auto"} prepare={prepare("hem")} />
+          <JobLengthField
+            label="Depth, mirrored"
+            path={["finish", "hem", "depth"]}
+            mm={proof?.hemDepth?.mm ?? null}
+            note={proof?.hemDepth?.formula ?? ""}
+            changed={finish.hem.depth !== "auto"}
+            prepare={prepare("hem")}
+          />
         ) : null}
       </section>
       <section aria-label="Allowances" style={{ marginTop: 14 }}>

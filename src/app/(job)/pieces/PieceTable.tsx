@@ -17,7 +17,8 @@ export function PieceTable() {
     const pieces = [...(proof?.pieces ?? [])].sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id));
     return layOut(pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })));
   }, [proof]);
-  if (placed.length === 0) return <div style={{ padding: 32, color: "var(--quiet)" }}>The pieces are being worked out.</div>;
+  if (placed.length === 0)
+    return <div style={{ padding: 32, color: "var(--quiet)" }}>The pieces are being worked out.</div>;
   const visible = placed.filter((p) => (p.id === "front" ? showFront : p.id === "back" ? showBack : true));
   return (
     <Table

@@ -60,7 +60,11 @@ export function StyleShelf() {
                 cursor: chosen ? "default" : "pointer",
               }}
             >
-              {panels.length > 0 ? <MiniOutline panels={panels} width={54} height={50} /> : <div style={{ height: 50 }} />}
+              {panels.length > 0 ? (
+                <MiniOutline panels={panels} width={54} height={50} />
+              ) : (
+                <div style={{ height: 50 }} />
+              )}
               <div>{style.label}</div>
             </button>
           );

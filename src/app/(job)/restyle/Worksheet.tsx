@@ -26,7 +26,13 @@ export function Worksheet() {
       <PaneHeading>Worksheet</PaneHeading>
       <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
         {shape.worksheet.map((l, index) => (
-          <Line key={l.id} n={index + 1} line={l} open={chosen === l.id} onChoose={() => setChosen(chosen === l.id ? null : l.id)}>
+          <Line
+            key={l.id}
+            n={index + 1}
+            line={l}
+            open={chosen === l.id}
+            onChoose={() => setChosen(chosen === l.id ? null : l.id)}
+          >
             <Fields line={l} index={index} />
           </Line>
         ))}
@@ -35,14 +41,21 @@ export function Worksheet() {
           <div>
             {finish.band ? (
               <>
-                Finish with a straight band, <b><Length mm={finish.band.depth.mm} tape={tape} unit /></b>
+                Finish with a straight band,{" "}
+                <b>
+                  <Length mm={finish.band.depth.mm} tape={tape} unit />
+                </b>
               </>
             ) : (
               "The waist is undecided"
             )}
             {zip ? (
               <>
-                , zip at the centre back, <b title={zip.length.formula}><Length mm={zip.length.mm} tape={tape} unit /></b>.
+                , zip at the centre back,{" "}
+                <b title={zip.length.formula}>
+                  <Length mm={zip.length.mm} tape={tape} unit />
+                </b>
+                .
               </>
             ) : (
               ", the closure is undecided."
@@ -77,7 +90,19 @@ function Circle({ text, hot }: { readonly text: string; readonly hot: boolean })
   );
 }
 
-function Line({ n, line, open, onChoose, children }: { readonly n: number; readonly line: WorksheetLine; readonly open: boolean; readonly onChoose: () => void; readonly children: ReactNode }) {
+function Line({
+  n,
+  line,
+  open,
+  onChoose,
+  children,
+}: {
+  readonly n: number;
+  readonly line: WorksheetLine;
+  readonly open: boolean;
+  readonly onChoose: () => void;
+  readonly children: ReactNode;
+}) {
   const tape = useView((v) => v.tape);
   return (
     <li
@@ -93,11 +118,22 @@ function Line({ n, line, open, onChoose, children }: { readonly n: number; reado
         type="button"
         aria-expanded={open}
         onClick={onChoose}
-        style={{ all: "unset", cursor: "pointer", display: "flex", gap: 10, width: "100%", opacity: line.on ? 1 : 0.55 }}
+        style={{
+          all: "unset",
+          cursor: "pointer",
+          display: "flex",
+          gap: 10,
+          width: "100%",
+          opacity: line.on ? 1 : 0.55,
+        }}
       >
         <Circle text={String(n)} hot={open} />
         <span style={{ lineHeight: 1.35 }}>
-          {line.on ? <Sentence template={line.template} numbers={line.numbers} tape={tape} /> : `${line.label}: switched off.`}
+          {line.on ? (
+            <Sentence template={line.template} numbers={line.numbers} tape={tape} />
+          ) : (
+            `${line.label}: switched off.`
+          )}
         </span>
       </button>
       {open ? <div style={{ paddingLeft: 32, paddingTop: 8 }}>{children}</div> : null}
@@ -129,8 +165,22 @@ function Fields({ line, index }: { readonly line: WorksheetLine; readonly index:
       {line.move === "set-length" ? <LengthChoice index={index} line={line} /> : null}
       {line.move === "spread" ? (
         <>
-          <ParamField index={index} line={line} param="hemSpread" label="Opened, each panel" shown="hemSpread" alsoClears="hemGirth" />
-          <ParamField index={index} line={line} param="hemGirth" label="Or: hem of one leg" shown="hemAfter" alsoClears="hemSpread" />
+          <ParamField
+            index={index}
+            line={line}
+            param="hemSpread"
+            label="Opened, each panel"
+            shown="hemSpread"
+            alsoClears="hemGirth"
+          />
+          <ParamField
+            index={index}
+            line={line}
+            param="hemGirth"
+            label="Or: hem of one leg"
+            shown="hemAfter"
+            alsoClears="hemSpread"
+          />
           <SpreadNote line={line} />
         </>
       ) : null}
@@ -148,7 +198,19 @@ function Fields({ line, index }: { readonly line: WorksheetLine; readonly index:
         Make this move
       </label>
       {line.on ? (
-        <button type="button" onClick={() => setParams(index, { knee: undefined, hem: undefined, length: undefined, hemSpread: undefined, hemGirth: undefined })} style={{ all: "unset", cursor: "pointer", textDecoration: "underline", fontSize: 13 }}>
+        <button
+          type="button"
+          onClick={() =>
+            setParams(index, {
+              knee: undefined,
+              hem: undefined,
+              length: undefined,
+              hemSpread: undefined,
+              hemGirth: undefined,
+            })
+          }
+          style={{ all: "unset", cursor: "pointer", textDecoration: "underline", fontSize: 13 }}
+        >
           Put back what the style asks
         </button>
       ) : null}
@@ -184,7 +246,10 @@ function ParamField({ index, line, param, label, shown, alsoClears }: ParamProps
         error={faultAt(fault, `moves.${index}.params.${param}`)}
         helper={own === undefined && number && shown === param ? number.formula : undefined}
         onCommit={(text) =>
-          setParams(index, { [param]: keptText(text, tape, job.body.unit), ...(alsoClears ? { [alsoClears]: undefined } : {}) })
+          setParams(index, {
+            [param]: keptText(text, tape, job.body.unit),
+            ...(alsoClears ? { [alsoClears]: undefined } : {}),
+          })
         }
       />
     </div>
@@ -197,7 +262,12 @@ function LengthChoice({ index, line }: { readonly index: number; readonly line: 
   const named = LENGTH_NAMES.includes(own as (typeof LENGTH_NAMES)[number]);
   return (
     <>
-      <TextField select label="Length" value={named ? (own as string) : "measured"} onChange={(event) => event.target.value !== "measured" && setParams(index, { length: event.target.value })}>
+      <TextField
+        select
+        label="Length"
+        value={named ? (own as string) : "measured"}
+        onChange={(event) => event.target.value !== "measured" && setParams(index, { length: event.target.value })}
+      >
         {LENGTH_NAMES.map((name) => (
           <MenuItem key={name} value={name}>
             {name}
@@ -216,9 +286,9 @@ function SpreadNote({ line }: { readonly line: WorksheetLine }) {
   if (!hemBefore || !hemAfter) return null;
   return (
     <div style={{ color: "var(--quiet)", fontSize: 13 }}>
-      Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam keep their
-      length; along the crease the front hangs {frontCreaseGrowth?.mm.toFixed(0)} mm, the back {backCreaseGrowth?.mm.toFixed(0)} mm
-      lower.
+      Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam
+      keep their length; along the crease the front hangs {frontCreaseGrowth?.mm.toFixed(0)} mm, the back{" "}
+      {backCreaseGrowth?.mm.toFixed(0)} mm lower.
     </div>
   );
 }

@@ -1,0 +1,86 @@
+import { writeFileSync } from "node:fs";
+import { derive, deriveShape } from "../src/core/derive";
+import { handOver } from "../src/core/derive/handOver";
+import { edgeOf, roleLength } from "../src/core/drafting";
+import { pathLength } from "../src/core/geometry";
+import { badPair } from "../src/core/testing/badOutline";
+import { plausibleBody } from "../src/core/testing/bodies";
+import { derivedOf, HAND_BODY, palazzoJob } from "../src/core/testing/jobs";
+
+/** Figures of the program, as JSON: times of deriving, and the full counts of the properties the tests sample. */
+
+function median(times: number[]): number {
+  times.sort((a, b) => a - b);
+  return times[Math.floor(times.length / 2)] ?? NaN;
+}
+
+function timed(work: () => unknown, runs: number): { readonly median: number; readonly p95: number } {
+  for (let i = 0; i < runs / 4; i++) work();
+  const times: number[] = [];
+  for (let i = 0; i < runs; i++) {
+    const from = performance.now();
+    work();
+    times.push(performance.now() - from);
+  }
+  return { median: median(times), p95: times[Math.floor(times.length * 0.95)] ?? NaN };
+}
+
+const BODIES = 2000;
+
+/** 2,000 random bodies, each with a spread of 0 to 400 mm a panel: what went wrong, and by how much at worst. */
+function spreads(): Record<string, unknown> {
+  let [bad, refused, seamError, hemMiss] = [0, 0, 0, 0];
+  const examples: string[] = [];
+  for (let seed = 0; seed < BODIES; seed++) {
+    const body = plausibleBody(seed);
+    const sum = (seed * 37) % 401;
+    const at = (hemSpread: number) =>
+      deriveShape(
+        palazzoJob(body, {
+          moves: [
+            { id: "a", move: "shape-leg", on: true, params: {} },
+            { id: "b", move: "set-length", on: true, params: {} },
+            { id: "c", move: "spread", on: true, params: { hemSpread: `${hemSpread} mm` } },
+          ],
+        }),
+      );
+    const [closed, open] = [at(0), at(sum)];
+    if (!closed.ok || !open.ok) {
+      refused++;
+      continue;
+    }
+    const faults = badPair(open.front, open.back, 3);
+    if (faults.length > 0) {
+      bad++;
+      if (examples.length < 5) examples.push(`body ${seed}, spread ${sum}: ${faults.join(", ")}`);
+    }
+    for (const panel of ["front", "back"] as const) {
+      for (const edge of ["side", "inseam"]) {
+        const grown = pathLength(edgeOf(open[panel], edge).path) - pathLength(edgeOf(closed[panel], edge).path);
+        seamError = Math.max(seamError, Math.abs(grown));
+      }
+      const asked = roleLength(closed[panel], "hem") + sum;
+      hemMiss = Math.max(hemMiss, Math.abs(roleLength(open[panel], "hem") / asked - 1));
+    }
+  }
+  return { bodies: BODIES, bad, refused, worstSeamErrorMm: seamError, worstHemMissPercent: hemMiss * 100, examples };
+}
+
+async function main(): Promise<void> {
+  const job = palazzoJob(HAND_BODY);
+  const derived = derivedOf(job);
+  const printFrom = performance.now();
+  await handOver(job, derived, "pdf", "a4");
+  const figures = {
+    node: process.version,
+    shapeMs: timed(() => deriveShape(job), 600),
+    deriveMs: timed(() => derive(job), 300),
+    printSetA4Ms: performance.now() - printFrom,
+    spreads: spreads(),
+  };
+  const text = JSON.stringify(figures, null, 2);
+  writeFileSync("bench/results/figures.json", `${text}\n`);
+  console.log(text);
+}
+
+void main();

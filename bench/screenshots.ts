@@ -1,0 +1,34 @@
+import { chromium } from "@playwright/test";
+
+/** One current picture of each main view, from the sample workroom, into docs/screenshots. Needs a running bin/demo. */
+const base = `http://localhost:${process.env.PORT ?? "4310"}`;
+const job = "sample-heron-walk";
+
+async function main(): Promise<void> {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${base}/?workroom=sample`);
+  await page.getByText("Heron walk").first().waitFor();
+  await page.screenshot({ path: "docs/screenshots/workroom.png" });
+  for (const stage of ["body", "block", "restyle", "pieces"]) {
+    await page.goto(`${base}/${stage}?job=${job}`);
+    await page.getByRole("group", { name: /on the table/ }).waitFor();
+    if (stage !== "body" && stage !== "block")
+      await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+    await page.waitForFunction(() => document.fonts.status === "loaded");
+    await page.screenshot({ path: `docs/screenshots/${stage}.png` });
+  }
+  await page.getByRole("button", { name: "Hand over" }).click();
+  await page.getByRole("dialog", { name: "Hand over" }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/hand-over.png" });
+  await page.setViewportSize({ width: 1920, height: 1080 });
+  await page.goto(`${base}/restyle?job=${job}`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/restyle-1920.png" });
+  await browser.close();
+}
+
+void main();

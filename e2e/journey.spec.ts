@@ -1,0 +1,130 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
+import { expectSaved, openSample, openStage, reading } from "./support";
+
+test("a new user goes from an empty card to a printed palazzo", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start a job" }).click();
+  await page.getByRole("button", { name: "Make the card" }).click();
+  await expect(page.getByText("Give the job a name")).toBeVisible();
+  await page.getByLabel("Name of the job").fill("First wide leg");
+  await page.getByRole("button", { name: "Make the card" }).click();
+
+  await expect(page.getByText("Waist is needed").first()).toBeVisible();
+  await page.getByLabel("Wearer").fill("Pia Marlow");
+  await page.getByLabel("Waist", { exact: true }).fill("29 1/8 in");
+  await page.getByLabel("Hip", { exact: true }).fill("104");
+  await page.getByLabel("Waist to floor").fill("104,5");
+  await page.getByLabel("Waist to floor").press("Enter");
+  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+
+  await page.getByRole("link", { name: /3 Restyle/ }).click();
+  await expect(reading(page, "Hem, one leg")).toContainText("to");
+  await page.getByLabel("Or: hem of one leg").fill("96 cm");
+  await page.getByLabel("Or: hem of one leg").press("Enter");
+  await expect(reading(page, "Hem, one leg")).toContainText("96.0");
+
+  await page.getByRole("button", { name: "Hand over" }).click();
+  const coming = page.waitForEvent("download");
+  await page.getByRole("button", { name: "PDF on A4" }).click();
+  const file = await coming;
+  expect(file.suggestedFilename()).toBe("first-wide-leg-a4.pdf");
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe("%PDF-");
+  await expect(page.getByText("Estimated, not measured:")).toBeVisible();
+});
+
+test("the same by keyboard alone", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "New job" }).focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("Keys only");
+  await page.keyboard.press("Enter");
+  await page.getByLabel("Waist", { exact: true }).focus();
+  await page.keyboard.type("74");
+  await page.keyboard.press("Tab");
+  await page.keyboard.type("104");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+  // Single keys act only outside a field.
+  await page.getByRole("link", { name: /1 Body/ }).focus();
+  await page.keyboard.press("3");
+  const handle = page.getByRole("slider", { name: "Open the front hem" }).first();
+  await handle.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(page.getByText("25.0 cm", { exact: true })).toBeVisible();
+  await page.getByRole("link", { name: /3 Restyle/ }).focus();
+  await page.keyboard.press("h");
+  const coming = page.waitForEvent("download");
+  await page.getByRole("button", { name: "PDF on Letter" }).focus();
+  await page.keyboard.press("Enter");
+  expect((await coming).suggestedFilename()).toBe("keys-only-letter.pdf");
+});
+
+test("bad input says what to do, and the last good pattern stays", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "body");
+  const waist = page.getByLabel("Waist", { exact: true });
+  await waist.fill("seventy");
+  await waist.blur();
+  await expect(page.getByText("“seventy” is not a length.")).toBeVisible();
+  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+  await waist.fill("240");
+  await waist.press("Enter");
+  await expect(page.getByText(/far larger than the hip/).first()).toBeVisible();
+  await expect(page.getByText("The table shows the last pattern that could be drawn.")).toBeVisible();
+  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByText(/far larger than the hip/)).toHaveCount(0);
+  await expect(waist).toHaveValue("73,5");
+
+  await page.getByRole("link", { name: /3 Restyle/ }).click();
+  await page.getByLabel("Opened, each panel").fill("280 cm");
+  await page.getByLabel("Opened, each panel").press("Enter");
+  await expect(page.getByText(/The largest that works is/).first()).toBeVisible();
+  await expect(page.getByRole("img", { name: "Back" })).toBeVisible();
+});
+
+test("pieces: a finish and an allowance change what is cut, and the proof follows", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "pieces");
+  await expect(page.getByText("14 of 14 pass").or(page.getByText("Fold what passes"))).toBeVisible();
+  await page.getByLabel("Depth, mirrored").fill("4");
+  await page.getByLabel("Depth, mirrored").press("Enter");
+  await expect(page.getByText(/A turn-up of 40 mm leaves/)).toBeVisible();
+  await page.getByRole("button", { name: "Turn it up only as far as lies flat" }).click();
+  await expect(page.getByText(/A turn-up of 40 mm leaves/)).toHaveCount(0);
+  await page.getByRole("textbox", { name: "Side seam" }).fill("0");
+  await page.getByRole("textbox", { name: "Side seam" }).press("Enter");
+  await expect(page.getByText(/The side seam of the front has no allowance/)).toBeVisible();
+  await expectSaved(page);
+});
+
+test("a job goes out as a file and comes in again, a bad file is refused", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByRole("button", { name: "Hand over" }).click();
+  const coming = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Job file" }).click();
+  const path = await (await coming).path();
+  const content = readFileSync(path, "utf8");
+  await page.goto("/");
+  await page
+    .getByLabel("Job file")
+    .setInputFiles({ name: "back.eland.json", mimeType: "application/json", buffer: Buffer.from(content) });
+  await expect(page).toHaveURL(/\/body\?job=/);
+  await expect(page.getByLabel("Name of the job")).toHaveValue("Heron walk, wide leg");
+
+  await page.goto("/");
+  const dropped = await page.evaluateHandle(() => {
+    const data = new DataTransfer();
+    data.items.add(new File(['{"format":"other"}'], "odd.json", { type: "application/json" }));
+    return data;
+  });
+  await page.getByRole("main").dispatchEvent("drop", { dataTransfer: dropped });
+  await expect(page.getByText(/odd.json was not opened/)).toBeVisible();
+  await expect(page.getByText("Heron walk, wide leg")).toHaveCount(2);
+});

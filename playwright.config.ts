@@ -1,0 +1,27 @@
+import { defineConfig } from "@playwright/test";
+
+const PORT = 4311;
+
+export default defineConfig({
+  testDir: "e2e",
+  fullyParallel: false,
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [["list"]],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
+      args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
+    },
+  },
+  webServer: {
+    command: `npx next start -p ${PORT}`,
+    url: `http://localhost:${PORT}/api/catalog`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

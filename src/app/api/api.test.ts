@@ -1,0 +1,84 @@
+import { GET as getCatalog } from "./catalog/route";
+import { POST as postDerive } from "./derive/route";
+import { POST as postExport } from "./export/route";
+
+const job = {
+  format: "eland-job",
+  version: 1,
+  name: "Wide leg",
+  body: { name: "Marit", unit: "in", measures: { hip: "41 3/8", waist: 31.5 } },
+  block: { school: "proportional", rules: { frontExtension: { from: "hip20" } } },
+  style: { id: "palazzo", params: { hemGirth: "34 in" } },
+};
+
+const post = (path: string, body: unknown): Request =>
+  new Request(`http://localhost/api/${path}`, {
+    method: "POST",
+    body: typeof body === "string" ? body : JSON.stringify(body),
+  });
+
+async function derived(body: unknown) {
+  const response = await postDerive(post("derive", body));
+  return {
+    status: response.status,
+    json: (await response.json()) as Record<string, never> & { errors?: { path: string; message: string }[] },
+  };
+}
+
+test("a job of the contract is derived", async () => {
+  const { status, json } = await derived(job);
+  expect(status).toBe(200);
+  expect(json).toMatchObject({
+    ok: true,
+    body: {
+      measures: { hip: { mm: expect.closeTo(1050.925, 3) as number, source: "given" }, knee: { source: "estimated" } },
+    },
+    numbers: { frontExtension: { mm: expect.closeTo(52.546, 3) as number } },
+    readings: { hemGirth: expect.closeTo(863.6, 0) as number },
+  });
+});
+
+test.each([
+  ["{", 400, ""],
+  [{}, 400, "format"],
+  [{ ...job, style: { id: "kilt" } }, 400, "style.id"],
+  [{ ...job, style: { id: "palazzo", params: { depth: 3 } } }, 400, "style.params"],
+  [{ ...job, body: { ...job.body, measures: { hip: "wide", waist: 30 } } }, 400, "body.measures.hip"],
+  [{ ...job, body: { ...job.body, measures: { hip: 30, waist: 60 } } }, 422, "body.measures.waist"],
+  [
+    { ...job, body: { ...job.body, measures: { hip: 40, waist: 30, crotchDepth: 6, waistToHip: 8 } } },
+    422,
+    "body.measures.crotchDepth",
+  ],
+  [{ ...job, allowances: { side: "20 furlongs" } }, 400, "allowances.side"],
+  [{ ...job, block: { rules: { ease: { front: "much" } } } }, 400, "block.rules.ease.front"],
+  [{ ...job, moves: [{ id: "a", move: "spread", params: { hemSpread: "300 cm" } }] }, 422, "moves.0.params.hemSpread"],
+  [{ ...job, moves: [{ id: "a", move: "spread", params: { hemSpread: "3 m" } }] }, 400, "moves.0.params.hemSpread"],
+])("bad input %# is refused with its place and a sentence", async (body, status, path) => {
+  const answer = await derived(body);
+  expect(answer.status).toBe(status);
+  expect(answer.json).toMatchObject({ ok: false });
+  expect(answer.json.errors?.[0]?.path).toBe(path);
+  expect(answer.json.errors?.[0]?.message).toMatch(/\.$/);
+});
+
+test("files go out with a name and a type; unknown formats are refused", async () => {
+  for (const [query, type] of [
+    ["format=pdf&paper=letter", "application/pdf"],
+    ["format=svg", "image/svg+xml"],
+    ["format=json", "application/json"],
+  ] as const) {
+    const response = await postExport(post(`export?${query}`, job));
+    expect(response.status).toBe(200);
+    expect(response.headers.get("content-type")).toBe(type);
+    expect(response.headers.get("content-disposition")).toMatch(/filename="wide-leg/);
+    expect((await response.arrayBuffer()).byteLength).toBeGreaterThan(300);
+  }
+  expect((await postExport(post("export?format=doc", job))).status).toBe(400);
+  expect((await postExport(post("export?format=pdf&paper=napkin", job))).status).toBe(400);
+});
+
+test("the catalog is served, and a request that is too large is not read", async () => {
+  expect((await getCatalog().json()) as object).toHaveProperty("styles");
+  expect((await postDerive(post("derive", "x".repeat(2_100_000)))).status).toBe(413);
+});

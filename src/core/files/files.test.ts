@@ -1,0 +1,186 @@
+import { decodePDFRawStream, PDFArray, PDFDocument, type PDFPage, type PDFRawStream } from "pdf-lib";
+import { catalog } from "../derive/catalog";
+import { handOver, noticesOf } from "../derive/handOver";
+import { replyOf } from "../derive/reply";
+import { polygonArea, type Point } from "../geometry";
+import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { layOnSheet, parseJob, PT_PER_MM, readJobText, tilesOf, writeJobText } from ".";
+
+const job = palazzoJob(HAND_BODY);
+const derived = derivedOf(job);
+
+/** The straight runs a page draws, in millimetres from its lower left corner. */
+function runsOf(doc: PDFDocument, page: PDFPage): Point[][] {
+  const contents = page.node.Contents();
+  const streams = contents instanceof PDFArray ? contents.asArray().map((ref) => doc.context.lookup(ref)) : [contents];
+  const text = streams
+    .map((s) => new TextDecoder("latin1").decode(decodePDFRawStream(s as PDFRawStream).decode()))
+    .join("\n");
+  const runs: Point[][] = [];
+  for (const [, x, y, op] of text.matchAll(/(-?[\d.]+) (-?[\d.]+) ([ml])\b/g)) {
+    const point: Point = [Number(x) / PT_PER_MM, Number(y) / PT_PER_MM];
+    if (op === "m") runs.push([point]);
+    else runs[runs.length - 1]?.push(point);
+  }
+  return runs;
+}
+
+const span = (run: readonly Point[], axis: 0 | 1): number =>
+  Math.max(...run.map((p) => p[axis])) - Math.min(...run.map((p) => p[axis]));
+
+describe("the print set", () => {
+  test.each([
+    ["a4", 210, 297],
+    ["letter", 215.9, 279.4],
+  ] as const)("on %s, parsed back, has true squares and a true grain line", async (paper, width, height) => {
+    const file = await handOver(job, derived, "pdf", paper);
+    expect(file).toMatchObject({ name: `test-${paper}.pdf`, type: "application/pdf" });
+    const doc = await PDFDocument.load(file.bytes);
+    const pages = doc.getPages();
+    const sheet = layOnSheet(derived.pieces);
+    expect(pages.length).toBe(tilesOf(sheet, paper).length + 1);
+    for (const page of pages) {
+      expect(page.getWidth() / PT_PER_MM).toBeCloseTo(width, 3);
+      expect(page.getHeight() / PT_PER_MM).toBeCloseTo(height, 3);
+    }
+    const squares = runsOf(doc, pages[0] as PDFPage).filter(
+      (run) => run.length === 4 && Math.abs(span(run, 0) - span(run, 1)) < 1e-6,
+    );
+    for (const size of [100, 101.6]) expect(squares.some((run) => Math.abs(span(run, 0) - size) < 0.1)).toBe(true);
+    const [from, to] = derived.pieces.find((p) => p.id === "front")?.grain ?? [];
+    const grain = (to?.[1] ?? 0) - (from?.[1] ?? 0);
+    const drawn = pages
+      .slice(1)
+      .flatMap((page) => runsOf(doc, page))
+      .filter((run) => run.length === 2 && Math.abs(span(run, 1) - grain) < 0.1);
+    expect(drawn.length).toBeGreaterThan(0);
+  });
+
+  test("every part of every cut line is on some page", () => {
+    const sheet = layOnSheet(derived.pieces);
+    const tiles = tilesOf(sheet, "a4");
+    for (const { piece, place } of sheet.placed) {
+      for (const point of piece.cutLine.map(place)) {
+        const held = tiles.some(
+          ({ window: w }) => point[0] >= w.left && point[0] <= w.right && point[1] >= w.top && point[1] <= w.bottom,
+        );
+        expect(held).toBe(true);
+      }
+    }
+  });
+
+  test("names in any script still print", async () => {
+    const named = palazzoJob({ ...HAND_BODY, name: "Żaneta 花子 Ødegård" }, { name: "“Łódź” – <b>" });
+    const file = await handOver(named, derivedOf(named), "pdf", "a4");
+    expect(file.bytes.length).toBeGreaterThan(5000);
+    const svg = new TextDecoder().decode((await handOver(named, derivedOf(named), "svg", "a4")).bytes);
+    expect(svg).toContain("Żaneta 花子 Ødegård");
+    expect(svg).not.toContain("<b>");
+  });
+});
+
+test("the drawing is at true size with named layers", async () => {
+  const svg = new TextDecoder().decode((await handOver(job, derived, "svg", "a4")).bytes);
+  const sheet = layOnSheet(derived.pieces);
+  expect(svg).toContain(`width="${Math.round((sheet.width + 20) * 1000) / 1000}mm"`);
+  for (const layer of ["cut-line", "seam-line", "grain", "notches", "inner-lines", "labels"])
+    expect(svg).toContain(`<g id="${layer}"><title>`);
+});
+
+test("what is estimated, undecided or at fault is said with the pattern", () => {
+  const poor = derivedOf(
+    palazzoJob({ name: "", unit: "cm", measures: { waist: 76, hip: 104 } }, { finish: { hem: "undecided" } }),
+  );
+  const notices = noticesOf(poor).join(" ");
+  expect(notices).toContain("The hem is not decided");
+  expect(notices).toContain("Estimated, not measured: thigh, knee");
+});
+
+describe("the job as a file", () => {
+  test("goes out and comes in unchanged", () => {
+    expect(readJobText(writeJobText(job))).toEqual({ ok: true, job });
+  });
+
+  test.each([
+    ["{", "damaged"],
+    ["[]", "not an Eland job"],
+    ['{"format":"other"}', "eland-job"],
+    [JSON.stringify({ ...job, version: 9 }), "newer Eland"],
+    [`{"format":"eland-job","version":1,"__proto__":{"x":1}}`, "not allowed"],
+    [JSON.stringify({ ...job, colour: "red" }), "Unknown here: colour"],
+    [JSON.stringify({ ...job, body: { unit: "furlong", measures: {} } }), "Choose one of: in, cm, mm"],
+    ["x".repeat(2_000_001), "over 2 MB"],
+  ])("refuses with a sentence: %#", (text, sentence) => {
+    const read = readJobText(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.errors.map((e) => e.message).join(" ")).toContain(sentence);
+  });
+
+  test("deep nesting is refused, not followed", () => {
+    let deep: unknown = 1;
+    for (let i = 0; i < 60; i++) deep = { a: deep };
+    expect(parseJob({ format: "eland-job", version: 1, style: deep }).ok).toBe(false);
+  });
+});
+
+describe("the headless reply", () => {
+  const reply = replyOf(derived) as {
+    panels: {
+      id: string;
+      edges: { role: string; length: number; points: Point[] }[];
+      outline: Point[];
+      landmarks: Record<string, Point>;
+    }[];
+    numbers: Record<string, { mm: number }>;
+    pieces: { cutLine: Point[]; panel?: unknown }[];
+  };
+
+  test("outlines run clockwise as drawn, closed, first edge the waist", () => {
+    for (const panel of reply.panels) {
+      if (panel.id === "waistband") continue;
+      expect(polygonArea(panel.outline)).toBeGreaterThan(0);
+      expect(panel.edges[0]?.role).toBe("waist");
+      panel.edges.forEach((edge, i) => {
+        const next = panel.edges[(i + 1) % panel.edges.length];
+        const [end, start] = [edge.points.at(-1), next?.points[0]];
+        expect(Math.hypot((end?.[0] ?? NaN) - (start?.[0] ?? 0), (end?.[1] ?? NaN) - (start?.[1] ?? 0))).toBeLessThan(
+          1e-6,
+        );
+      });
+    }
+  });
+
+  test("front and back lie as drawn on the right side: front's centre right, back's centre left", () => {
+    const [front, back] = reply.panels;
+    expect(front?.landmarks.waistCentre?.[0]).toBeGreaterThan(front?.landmarks.waistSide?.[0] ?? 0);
+    expect(back?.landmarks.waistCentre?.[0]).toBeLessThan(back?.landmarks.waistSide?.[0] ?? 0);
+  });
+
+  test("it is plain data", () => {
+    expect(JSON.parse(JSON.stringify(reply))).toEqual(reply);
+    expect(reply.pieces[0]?.panel).toBeUndefined();
+  });
+
+  test("the catalog describes everything that can be chosen", () => {
+    const all = catalog();
+    expect(Object.keys(all)).toEqual([
+      "measures",
+      "schools",
+      "rules",
+      "styles",
+      "moves",
+      "finishes",
+      "checks",
+      "advice",
+    ]);
+    for (const entries of Object.values(all)) {
+      expect(entries.length).toBeGreaterThan(0);
+      for (const entry of entries)
+        expect(entry).toMatchObject({
+          id: expect.any(String) as string,
+          label: expect.any(String) as string,
+          params: expect.any(Object) as object,
+        });
+    }
+  });
+});
