@@ -71,11 +71,12 @@ async function main(): Promise<void> {
   const derived = derivedOf(job);
   const printFrom = performance.now();
   await handOver(job, derived, "pdf", "a4");
+  const printSetA4Ms = performance.now() - printFrom;
   const figures = {
     node: process.version,
     shapeMs: timed(() => deriveShape(job), 600),
     deriveMs: timed(() => derive(job), 300),
-    printSetA4Ms: performance.now() - printFrom,
+    printSetA4Ms,
     spreads: spreads(),
   };
   const text = JSON.stringify(figures, null, 2);

@@ -23,6 +23,8 @@ async function main(): Promise<void> {
   }
   await page.getByRole("button", { name: "Hand over" }).click();
   await page.getByRole("dialog", { name: "Hand over" }).waitFor();
+  // The dialog fades in; its last frame is the picture.
+  await page.waitForFunction(() => document.getAnimations().length === 0);
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
   await page.goto(`${base}/restyle?job=${job}`);

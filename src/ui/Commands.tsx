@@ -54,7 +54,7 @@ const BINDINGS: readonly (readonly [string, string])[] = [
 ];
 
 const shownKeys = (keys: string): string =>
-  keys.replace("$mod", "Ctrl").replace("Shift+?", "?").toUpperCase().replace("CTRL", "Ctrl").replace("SHIFT", "Shift");
+  keys.replace("$mod", "Ctrl").toUpperCase().replace("CTRL", "Ctrl").replace("SHIFT", "Shift");
 
 /** Keys, the command search, and the list of keys. */
 export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {

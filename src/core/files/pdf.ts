@@ -19,7 +19,7 @@ import {
   type PDFPage,
   type RGB,
 } from "pdf-lib";
-import type { Box, Point } from "../geometry";
+import { boxOf, type Box, type Point } from "../geometry";
 import type { Mm } from "../units";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
 
@@ -59,6 +59,8 @@ interface Stroke {
 
 /** Draws on a page in millimetres from its top left corner. */
 class Pen {
+  private window: Box | null = null;
+
   constructor(
     private readonly page: PDFPage,
     private readonly height: Mm,
@@ -100,8 +102,32 @@ class Pen {
     });
   }
 
+  /** The parts of a run that touch the window drawn in; a page holds only what is on it. */
+  part(points: readonly Point[], style: Stroke): void {
+    const window = this.window;
+    const whole = style.close && points[0] ? [...points, points[0]] : points;
+    if (!window) return this.run(points, style);
+    const open = { ...style, close: false };
+    let run: Point[] = [];
+    for (let i = 1; i < whole.length; i++) {
+      const [a, b] = [whole[i - 1] as Point, whole[i] as Point];
+      const touches =
+        Math.max(a[0], b[0]) >= window.left - 2 &&
+        Math.min(a[0], b[0]) <= window.right + 2 &&
+        Math.max(a[1], b[1]) >= window.top - 2 &&
+        Math.min(a[1], b[1]) <= window.bottom + 2;
+      if (touches) run.push(...(run.length === 0 ? [a, b] : [b]));
+      else if (run.length > 0) {
+        this.run(run, open);
+        run = [];
+      }
+    }
+    if (run.length > 0) this.run(run, open);
+  }
+
   /** Draws inside a window only. */
   within(box: Box, draw: () => void): void {
+    this.window = box;
     const [x, y] = this.at([box.left, box.bottom]);
     this.page.pushOperators(
       pushGraphicsState(),
@@ -110,6 +136,7 @@ class Pen {
       endPath(),
     );
     draw();
+    this.window = null;
     this.page.pushOperators(popGraphicsState());
   }
 
@@ -201,7 +228,8 @@ function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], 
   square(top + 104, 101.6, "4 in test square");
   const left = MARGIN + 108;
   const room = width - MARGIN - left;
-  const scale = Math.min(room / Math.max(sheet.width, 1), 110 / Math.max(sheet.height, 1));
+  const extent = boxOf(tiles.flatMap((tile) => boxPoints(tile.window)));
+  const scale = Math.min(room / Math.max(extent.right, 1), 110 / Math.max(extent.bottom, 1));
   const onMap = (p: Point): Point => [left + p[0] * scale, top + p[1] * scale];
   for (const tile of tiles) {
     pen.run(boxPoints(tile.window).map(onMap), { color: FAINT, width: 0.15, close: true });
@@ -216,7 +244,7 @@ function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], 
     const [x, y] = onMap([tile.window.left, tile.window.top]);
     pen.text(tile.name, [x + 1, y + 3.4], 2.6, { color: FAINT });
   }
-  let y = top + sheet.height * scale + 10;
+  let y = top + extent.bottom * scale + 8;
   const say = (text: string, size: Mm): void => {
     for (const row of wrap(pen, text, size, room)) {
       if (y > height - MARGIN) return;
@@ -311,8 +339,8 @@ function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void
   const { piece, turned } = placed;
   const back = piece.id.startsWith("back");
   const own = back ? BACK : piece.id.startsWith("front") ? FRONT : FAINT;
-  pen.run(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
-  pen.run(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
+  pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
+  pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
   for (const l of piece.panel.lines) {
     if (l.kind !== "grain")
       pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });

@@ -60,11 +60,11 @@ function squareToward(tangent: Point, from: Point, to: Point): Point {
 }
 
 /** A trued hem that misses the gaps by more than this share is drawn fuller or flatter until it does not. */
-const HEM_MISS = 0.012;
+const HEM_MISS = 0.0195;
 
 /**
  * One smooth hem from the side seam's end to the inseam's start, square to both. `grown` is the hem before the
- * spread and its gaps: the trued hem is kept within about one percent of it as far as a fair curve can.
+ * spread and its gaps: the trued hem is kept within two percent of it; an even curve comes first, so no closer.
  */
 export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   const [from, to] = [pathEnd(side), pathStart(inseam)];

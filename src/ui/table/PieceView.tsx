@@ -1,11 +1,9 @@
 import type { Piece } from "@/core/pieces";
-import { labelPlaceOf } from "./labels";
 import { pointsData } from "./layout";
 import { PanelView } from "./PanelView";
 
-/** A piece to cut: heavy cut line, seam line in its own style, notches and label. */
+/** A piece to cut: heavy cut line, seam line in its own style, notches. */
 export function PieceView({ piece }: { readonly piece: Piece }) {
-  const label = labelPlaceOf(piece);
   return (
     <g>
       <path
@@ -35,20 +33,6 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
           />
         );
       })}
-      <text
-        x={label.at[0]}
-        y={label.at[1]}
-        fontSize={label.size}
-        fill="var(--text)"
-        className="narrow"
-        style={{ pointerEvents: "none" }}
-      >
-        {piece.label.slice(0, label.lines).map((line, i) => (
-          <tspan key={i} x={label.at[0]} dy={i === 0 ? 0 : label.size * 1.3} fontWeight={i === 0 ? 700 : 400}>
-            {line}
-          </tspan>
-        ))}
-      </text>
     </g>
   );
 }

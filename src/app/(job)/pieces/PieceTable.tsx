@@ -1,10 +1,12 @@
 "use client";
 import { useMemo } from "react";
-import { boxOf } from "@/core/geometry";
+import { boxOf, type Point } from "@/core/geometry";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { boundsOf, layOut } from "@/ui/table/layout";
+import { screenLabel } from "@/ui/table/labels";
 import { PieceView } from "@/ui/table/PieceView";
+import { styleOf } from "@/ui/table/PanelView";
 import { Table } from "@/ui/table/Table";
 
 const ORDER = ["back", "front", "waistband"];
@@ -28,10 +30,46 @@ export function PieceTable() {
       tape={tape}
       footer="heavy line: cut   own line: sew"
       overlay={(view) => {
-        const at = lit && placed.find((p) => p.id === lit.panel);
-        if (!lit || !at) return null;
-        const [x, y] = [(lit.point[0] + at.at[0]) * view.k + view.x, (lit.point[1] + at.at[1]) * view.k + view.y];
-        return <circle cx={x} cy={y} r={14} fill="none" stroke="var(--chalk)" strokeWidth={3} />;
+        const onScreen = (at: Point, [x, y]: Point): Point => [
+          (x + at[0]) * view.k + view.x,
+          (y + at[1]) * view.k + view.y,
+        ];
+        const lightAt = lit && placed.find((p) => p.id === lit.panel);
+        const light = lit && lightAt ? onScreen(lightAt.at, [lit.point[0], lit.point[1]]) : null;
+        return (
+          <>
+            {visible.map(({ id: pieceId, item, at }) => {
+              const label = screenLabel(item);
+              const [x, y] = onScreen(at, label.at);
+              return (
+                <text
+                  key={pieceId}
+                  x={x}
+                  y={y + 12}
+                  fontSize={13}
+                  fill="var(--text)"
+                  className="narrow"
+                  style={{ pointerEvents: "none" }}
+                >
+                  {label.lines.map((text, i) => (
+                    <tspan
+                      key={text}
+                      x={x}
+                      dy={i === 0 ? 0 : 16}
+                      fontWeight={i === 0 ? 700 : 450}
+                      fill={i === 0 ? styleOf(pieceId).color : undefined}
+                    >
+                      {text}
+                    </tspan>
+                  ))}
+                </text>
+              );
+            })}
+            {light ? (
+              <circle cx={light[0]} cy={light[1]} r={14} fill="none" stroke="var(--chalk)" strokeWidth={3} />
+            ) : null}
+          </>
+        );
       }}
     >
       {visible.map(({ id: pieceId, item, at }) => (
