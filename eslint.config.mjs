@@ -5,7 +5,15 @@ const config = [
   ...next,
   ...nextTypescript,
   {
-    ignores: [".next/**", "node_modules/**", "coverage/**", "test-results/**", "playwright-report/**", "next-env.d.ts"],
+    ignores: [
+      ".next/**",
+      "node_modules/**",
+      "coverage/**",
+      "test-results/**",
+      "playwright-report/**",
+      "bench/results/**",
+      "next-env.d.ts",
+    ],
   },
   {
     files: ["src/**/*.{ts,tsx}", "e2e/**/*.ts", "bench/**/*.ts"],
