@@ -2,7 +2,7 @@ import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
-import { STYLES } from "@/core/styles";
+import { movesOfStyle } from "@/core/derive/newJob";
 import { readJob, SavedElsewhere, writeJob, type StoredJob } from "./database";
 
 /** Where the open job stands with the browser's store. */
@@ -37,7 +37,7 @@ export const useJobStore = create<JobState>()(
 );
 
 const history = useJobStore.temporal;
-const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("eland-jobs");
+const channel = typeof window === "undefined" ? null : new BroadcastChannel("eland-jobs");
 let timer: ReturnType<typeof setTimeout> | null = null;
 let writing: Promise<void> = Promise.resolve();
 
@@ -68,7 +68,7 @@ export function changeJob(recipe: (job: Job) => void): void {
 
 /** The moves of a job, its own list from now on; a job that still follows its style takes a copy of the style's. */
 export function ownMoves(job: Job): NonNullable<Job["moves"]> {
-  job.moves ??= structuredClone([...(STYLES[job.style.id]?.moves ?? [])]) as NonNullable<Job["moves"]>;
+  job.moves ??= movesOfStyle(job.style.id);
   return job.moves;
 }
 

@@ -1,5 +1,5 @@
 import type { Job } from "@/core/files";
-import { STYLES } from "@/core/styles";
+import { movesOfStyle, newJob } from "@/core/derive/newJob";
 
 /** The sample workroom: a travelling puppet theatre dresses its company. Everyone in it is invented. */
 
@@ -70,25 +70,14 @@ const ILKA: Card = {
   },
 };
 
-function palazzo(name: string, body: Card, date: string, more: Partial<Job>): Job {
-  const moves = STYLES.palazzo?.moves ?? [];
-  return {
-    format: "eland-job",
-    version: 1,
-    name,
-    date,
-    body,
-    block: { school: "proportional", rules: {} },
-    style: { id: "palazzo", params: {} },
-    moves: moves.map((m) => ({ ...m, params: { ...m.params } })),
-    finish: {},
-    allowances: {},
-    ...more,
-  };
-}
+const palazzo = (name: string, body: Card, date: string, more: Partial<Job>): Job => ({
+  ...newJob(name, body, "palazzo", date),
+  ...more,
+});
 
-const withParams = (params: Readonly<Record<string, Record<string, unknown>>>): Job["moves"] =>
-  STYLES.palazzo?.moves.map((m) => ({ ...m, params: params[m.id] ?? {} }));
+/** The style's moves with some parameters set, by the move's id. */
+const withParams = (params: Readonly<Record<string, Record<string, unknown>>>): NonNullable<Job["moves"]> =>
+  movesOfStyle("palazzo").map((m) => ({ ...m, params: params[m.id] ?? {} }));
 
 export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] = [
   {

@@ -1,18 +1,20 @@
 "use client";
 import CircularProgress from "@mui/material/CircularProgress";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
 import { useEffect, useState, type ReactNode } from "react";
 import { openJob, useJobStore } from "@/store/jobStore";
 import { setView } from "@/store/viewStore";
 import { Commands } from "./Commands";
-import { HandOverDialog } from "./HandOverDialog";
 import { Header } from "./Header";
 import { JobProvider, type OpenJob } from "./JobContext";
 import { SaveNotice } from "./SaveNotice";
 import type { StageId } from "./stages";
 import { TapeRail, type Sign } from "./TapeRail";
 import { useProof, useShape } from "./useDerived";
+
+const HandOverDialog = dynamic(() => import("./HandOverDialog").then((m) => m.HandOverDialog), { ssr: false });
 
 /** The workroom's one place to work: header, tape, and the stage in the middle. */
 export function Frame({ children }: { readonly children: ReactNode }) {
@@ -61,7 +63,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
           {children}
         </div>
       </div>
-      <HandOverDialog open={handing} onClose={() => setHanding(false)} />
+      {handing ? <HandOverDialog onClose={() => setHanding(false)} /> : null}
       <Commands onHandOver={() => setHanding(true)} />
     </JobProvider>
   );

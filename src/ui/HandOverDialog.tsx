@@ -8,7 +8,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
 import type { ExportFormat } from "@/core/derive/handOver";
-import type { Paper } from "@/core/files";
+import type { Paper } from "@/core/files/pdf";
 import { deriveWorker } from "@/workers/client";
 import { download } from "./download";
 import { useOpenJob } from "./JobContext";
@@ -47,7 +47,7 @@ const WAYS: readonly Way[] = [
 ];
 
 /** Everything that leaves the program, with what must be said before cutting. Nothing blocks it. */
-export function HandOverDialog({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
   const { job, fault, proof } = useOpenJob();
   const { enqueueSnackbar } = useSnackbar();
   const [busy, setBusy] = useState<string | null>(null);
@@ -67,7 +67,7 @@ export function HandOverDialog({ open, onClose }: { readonly open: boolean; read
   }
 
   return (
-    <Dialog open={open} onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="hand-over-title">
+    <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="hand-over-title">
       <DialogTitle
         id="hand-over-title"
         sx={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}

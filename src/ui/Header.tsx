@@ -8,7 +8,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import Link from "next/link";
-import { useState } from "react";
+import { useState, type ComponentType, type CSSProperties } from "react";
 import { formatLength, readLength } from "@/core/units";
 import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
@@ -39,7 +39,7 @@ const SAVE_WORDS = {
   conflict: "Not saved",
 } as const;
 
-const chip: React.CSSProperties = {
+const chip: CSSProperties = {
   border: "1px solid rgb(255 255 255 / 28%)",
   borderRadius: 5,
   padding: "5px 10px",
@@ -96,30 +96,9 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
         </span>
       ) : null}
       <span style={{ flex: 1 }} />
-      <Tooltip title="Find a command (Ctrl+K)">
-        <IconButton
-          aria-label="Find a command"
-          onClick={() => setView({ commandsOpen: true })}
-          sx={{ color: "inherit" }}
-          size="small"
-        >
-          <SearchIcon fontSize="small" />
-        </IconButton>
-      </Tooltip>
-      <Tooltip title="Undo (Ctrl+Z)">
-        <span>
-          <IconButton aria-label="Undo" onClick={undo} disabled={undoable === 0} sx={iconStyle} size="small">
-            <UndoIcon fontSize="small" />
-          </IconButton>
-        </span>
-      </Tooltip>
-      <Tooltip title="Redo (Ctrl+Shift+Z)">
-        <span>
-          <IconButton aria-label="Redo" onClick={redo} disabled={redoable === 0} sx={iconStyle} size="small">
-            <RedoIcon fontSize="small" />
-          </IconButton>
-        </span>
-      </Tooltip>
+      <Tool name="Find a command" keys="Ctrl+K" icon={SearchIcon} onClick={() => setView({ commandsOpen: true })} />
+      <Tool name="Undo" keys="Ctrl+Z" icon={UndoIcon} onClick={undo} disabled={undoable === 0} />
+      <Tool name="Redo" keys="Ctrl+Shift+Z" icon={RedoIcon} onClick={redo} disabled={redoable === 0} />
       <ToggleButtonGroup
         exclusive
         size="small"
@@ -157,6 +136,26 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
         Hand over
       </Button>
     </header>
+  );
+}
+
+interface ToolProps {
+  readonly name: string;
+  readonly keys: string;
+  readonly icon: ComponentType<{ fontSize: "small" }>;
+  readonly onClick: () => void;
+  readonly disabled?: boolean;
+}
+
+function Tool({ name, keys, icon: Icon, onClick, disabled = false }: ToolProps) {
+  return (
+    <Tooltip title={`${name} (${keys})`}>
+      <span>
+        <IconButton aria-label={name} onClick={onClick} disabled={disabled} sx={iconStyle} size="small">
+          <Icon fontSize="small" />
+        </IconButton>
+      </span>
+    </Tooltip>
   );
 }
 

@@ -1,7 +1,8 @@
 import { expose, transfer } from "comlink";
 import { derive } from "@/core/derive";
 import { handOver, noticesOf, type ExportFormat, type HandedFile } from "@/core/derive/handOver";
-import type { Job, Paper } from "@/core/files";
+import type { Job } from "@/core/files";
+import type { Paper } from "@/core/files/pdf";
 import type { Proof } from "./proof";
 
 const face = {

@@ -1,4 +1,6 @@
-import { PAPERS, writeJobText, writePdf, writeSvg, type Job, type Paper, type PrintSet } from "../files";
+import { writeJobText, type Job, type PrintSet } from "../files";
+import { PAPERS, writePdf, type Paper } from "../files/pdf";
+import { writeSvg } from "../files/svg";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
 

@@ -1,10 +1,13 @@
 import { drawLegs, type Block, type Numbers } from "../drafting";
 import { MOVES, MoveRefused, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
+import type { Quantity } from "../units";
 
-/** One line of the worksheet: a move that was made, or was switched off. */
+/** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
   readonly id: string;
+  /** Place of the move in the job; null for the reconciling, which nobody asked for. */
+  readonly index: number | null;
   readonly move: string;
   readonly label: string;
   readonly on: boolean;
@@ -47,6 +50,18 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const legs = drawLegs(state.plan);
     state = { plan: state.plan, panels: [legs.front, legs.back] };
     stale = false;
+    const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
+    worksheet.push({
+      id: "reconcile",
+      index: null,
+      move: "reconcile",
+      label: "Reconcile front and back",
+      on: true,
+      template:
+        "Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter.",
+      numbers: { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) },
+      handles: [],
+    });
   };
   moves.forEach((entry, index) => {
     const path = `moves.${index}`;
@@ -61,6 +76,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     if (!entry.on) {
       worksheet.push({
         id: entry.id,
+        index,
         move: move.id,
         label: move.label,
         on: false,
@@ -88,6 +104,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       shown.push(...result.shown);
       worksheet.push({
         id: entry.id,
+        index,
         move: move.id,
         label: move.label,
         on: true,

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { landmarkOf, netWaist, roleLength, stepText } from ".";
-import { dartBudget } from "./plan";
+import { dartBudget } from "./darts";
 import { kneeSlope } from "./legSeams";
 import { deriveShape } from "../derive";
 import { badPair } from "../testing/badOutline";

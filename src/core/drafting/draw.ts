@@ -17,7 +17,8 @@ import { plain, quantity, type Mm, type Quantity } from "../units";
 import { curveStart, drawCrotchCurve, hollowDrawn, TIGHTEST_CROTCH, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
 import { panelMap, type Edge, type Panel, type PanelLine } from "./panel";
-import { CannotDraft, type LegPlan, type PanelPlan } from "./plan";
+import { CannotDraft } from "./cannotDraft";
+import type { LegPlan, PanelPlan } from "./plan";
 import { drawWaists, type DrawnWaist, type WaistTask } from "./waist";
 
 /** Front and back drawn and reconciled, with what the reconciling had to solve. */

@@ -3,5 +3,6 @@ export * from "./rules";
 export * from "./drafter";
 export { drawLegs } from "./draw";
 export { netWaist } from "./waist";
-export { CannotDraft, panelWidths, type LegPlan } from "./plan";
+export { CannotDraft } from "./cannotDraft";
+export { panelWidths, type LegPlan } from "./plan";
 export { draftBlock, type Block } from "./block";

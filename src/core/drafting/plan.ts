@@ -1,5 +1,7 @@
 import type { BodyMeasures } from "../body";
 import { plain, quantity, type Mm, type Quantity } from "../units";
+import { CannotDraft, refuseImpossible } from "./cannotDraft";
+import { dartBudget } from "./darts";
 import type { DartPlan } from "./waist";
 import type { Drafter } from "./drafter";
 import type { ResolvedRules } from "./rules";
@@ -43,20 +45,7 @@ export interface LegPlan {
   readonly back: PanelPlan;
 }
 
-/** A draft that no valid outline exists for: which measure or rule is at fault, and what to do. */
-export class CannotDraft extends Error {
-  constructor(
-    readonly path: string,
-    message: string,
-  ) {
-    super(message);
-    this.name = "CannotDraft";
-  }
-}
-
-type MeasureOf = BodyMeasures;
-
-function crotchDepth(m: MeasureOf, rules: ResolvedRules): Quantity {
+function crotchDepth(m: BodyMeasures, rules: ResolvedRules): Quantity {
   const { from, add, value } = rules.crotchDepth;
   const { hip, crotchDepth: carded, crotchLength, waistToHip } = m;
   const plus = add === 0 ? "" : ` ${add < 0 ? "-" : "+"} ${plain(Math.abs(add))}`;
@@ -79,7 +68,7 @@ function crotchDepth(m: MeasureOf, rules: ResolvedRules): Quantity {
   }
 }
 
-function frontExtension(m: MeasureOf, rules: ResolvedRules, width: Quantity): Quantity {
+function frontExtension(m: BodyMeasures, rules: ResolvedRules, width: Quantity): Quantity {
   const { from, add, value } = rules.frontExtension;
   const { hip, thigh } = m;
   const plus = add === 0 ? "" : ` ${add < 0 ? "-" : "+"} ${plain(Math.abs(add))}`;
@@ -103,7 +92,7 @@ function frontExtension(m: MeasureOf, rules: ResolvedRules, width: Quantity): Qu
   }
 }
 
-function backExtension(m: MeasureOf, rules: ResolvedRules, front: Quantity): Quantity {
+function backExtension(m: BodyMeasures, rules: ResolvedRules, front: Quantity): Quantity {
   const { from, add, value } = rules.backExtension;
   const plus = add === 0 ? "" : ` ${add < 0 ? "-" : "+"} ${plain(Math.abs(add))}`;
   switch (from) {
@@ -116,34 +105,6 @@ function backExtension(m: MeasureOf, rules: ResolvedRules, front: Quantity): Qua
   }
 }
 
-/** A dart may be no wider than this share of its length, or it cannot be sewn flat. */
-const WIDEST_DART = 0.32;
-/** A dart ends at least this far above the hip line. */
-const ABOVE_HIP = 50;
-
-/**
- * Shares the surplus between darts and side. Under 14 mm there is no dart; else one of the maker's width; where
- * the side would take too much the dart grows to 35, then a second one is added, then the side takes the rest.
- */
-export function dartBudget(
-  surplus: Mm,
-  askedIntake: Mm,
-  askedLength: Mm,
-  sideLimit: Mm,
-  room: Mm,
-): DartPlan & { readonly side: Mm } {
-  const length = Math.max(25, Math.min(askedLength, room - ABOVE_HIP));
-  const widest = Math.min(35, WIDEST_DART * length);
-  if (surplus < 14 || askedIntake <= 0) return { count: 0, intake: 0, length, side: surplus };
-  const first = Math.min(askedIntake, surplus);
-  const grown = surplus - first > sideLimit ? Math.max(first, Math.min(35, surplus - sideLimit)) : first;
-  const one = Math.min(grown, Math.max(widest, Math.min(first, WIDEST_DART * length)));
-  if (surplus - one <= sideLimit + 1e-9) return { count: 1, intake: one, length, side: surplus - one };
-  const each = Math.min(widest, (surplus - sideLimit) / 2);
-  if (2 * each <= one) return { count: 1, intake: one, length, side: surplus - one };
-  return { count: 2, intake: each, length, side: surplus - 2 * each };
-}
-
 /** Half of an asked leg girth for each panel: the back is wider than the front by `backExtra`. */
 export function panelWidths(girth: Mm, backExtra: Mm): { readonly front: Mm; readonly back: Mm } {
   return { front: (girth - backExtra) / 2, back: (girth + backExtra) / 2 };
@@ -153,7 +114,7 @@ export function panelWidths(girth: Mm, backExtra: Mm): { readonly front: Mm; rea
  * From measures and rules to the numbers of a leg. Every number is recorded on the drafter with its sum.
  * Throws CannotDraft, naming the measure or rule, where no trousers can be drawn.
  */
-export function planLeg(m: MeasureOf, rules: ResolvedRules, drafter: Drafter): LegPlan {
+export function planLeg(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): LegPlan {
   const { hip, waist, waistToHip, waistToKnee, waistToFloor, thigh, knee } = m;
   const depth = drafter.number("crotchDepth", crotchDepth(m, rules));
   const waistUp = drafter.number(
@@ -311,45 +272,4 @@ function blockLegGirth(rules: ResolvedRules, thigh: Quantity, knee: Quantity): Q
     `the larger of 0.80 x thigh ${plain(thigh.mm)} and knee ${plain(knee.mm)} + ${plain(kneeEase)}`,
     { thigh, knee },
   );
-}
-
-/** Cards that no trousers can be drawn for, each with the measure at fault. */
-function refuseImpossible(m: MeasureOf, depth: Mm, hipLevel: Mm, waistLine: Mm): void {
-  const cm = (mm: Mm): string => `${(mm / 10).toFixed(1)} cm`;
-  if (m.waist.mm > 1.6 * m.hip.mm) {
-    throw new CannotDraft(
-      "body.measures.waist",
-      `The waist (${cm(m.waist.mm)}) is far larger than the hip (${cm(m.hip.mm)}). Measure both again, in one unit.`,
-    );
-  }
-  if (m.waist.mm < 0.35 * m.hip.mm) {
-    throw new CannotDraft(
-      "body.measures.waist",
-      `The waist (${cm(m.waist.mm)}) is less than a third of the hip (${cm(m.hip.mm)}). Measure both again, in one unit.`,
-    );
-  }
-  if (depth <= hipLevel + 15) {
-    throw new CannotDraft(
-      m.crotchDepth.source === "given" ? "body.measures.crotchDepth" : "body.measures.waistToHip",
-      `The crotch line (${cm(depth)}) must lie below the hip line (${cm(hipLevel)}). Check crotch depth and waist to hip; about 6.5 cm between them is usual.`,
-    );
-  }
-  if (hipLevel - waistLine < 40) {
-    throw new CannotDraft(
-      m.waistToHip.source === "given" ? "body.measures.waistToHip" : "block.rules.waistLevel",
-      `Only ${cm(hipLevel - waistLine)} lie between waist line and hip line. Measure waist to hip again, or raise the waist line.`,
-    );
-  }
-  if (m.waistToKnee.mm < depth + 60) {
-    throw new CannotDraft(
-      m.waistToKnee.source === "given" ? "body.measures.waistToKnee" : "body.measures.crotchDepth",
-      `The knee (${cm(m.waistToKnee.mm)}) must lie well below the crotch line (${cm(depth)}). Check waist to knee and crotch depth.`,
-    );
-  }
-  if (m.waistToFloor.mm < m.waistToKnee.mm + 80) {
-    throw new CannotDraft(
-      m.waistToFloor.source === "given" ? "body.measures.waistToFloor" : "body.measures.waistToKnee",
-      `The floor (${cm(m.waistToFloor.mm)}) must lie well below the knee (${cm(m.waistToKnee.mm)}). Check both, from the tied tape.`,
-    );
-  }
 }

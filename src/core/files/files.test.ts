@@ -4,7 +4,10 @@ import { handOver, noticesOf } from "../derive/handOver";
 import { replyOf } from "../derive/reply";
 import { polygonArea, type Point } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
-import { layOnSheet, parseJob, PT_PER_MM, readJobText, tilesOf, writeJobText } from ".";
+import { parseJob, readJobText, writeJobText } from ".";
+import { tilesOf } from "./pdf";
+import { PT_PER_MM } from "./pen";
+import { layOnSheet } from "./sheet";
 
 const job = palazzoJob(HAND_BODY);
 const derived = derivedOf(job);

@@ -1,4 +1,3 @@
+// The writers (pdf, svg) are imported by name where a file is made, so that pages do not carry them.
 export * from "./job";
-export { PAPERS, PT_PER_MM, tilesOf, writePdf, type Paper } from "./pdf";
-export { layOnSheet, type PrintSet } from "./sheet";
-export { writeSvg } from "./svg";
+export type { PrintSet } from "./sheet";

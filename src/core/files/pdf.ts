@@ -1,30 +1,8 @@
-import {
-  clip,
-  closePath,
-  degrees,
-  endPath,
-  lineTo,
-  moveTo,
-  PDFDocument,
-  popGraphicsState,
-  pushGraphicsState,
-  rectangle,
-  rgb,
-  setDashPattern,
-  setLineWidth,
-  setStrokingColor,
-  StandardFonts,
-  stroke,
-  type PDFFont,
-  type PDFPage,
-  type RGB,
-} from "pdf-lib";
+import { PDFDocument, rgb, StandardFonts } from "pdf-lib";
 import { boxOf, type Box, type Point } from "../geometry";
 import type { Mm } from "../units";
+import { INK, Pen, PT_PER_MM, type Stroke } from "./pen";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
-
-/** Points (1/72 in) in a millimetre. */
-export const PT_PER_MM = 72 / 25.4;
 
 export type Paper = "a4" | "letter";
 
@@ -38,7 +16,6 @@ const MARGIN: Mm = 10;
 /** Neighbouring pages repeat this much, to be glued. */
 const OVERLAP: Mm = 10;
 
-const INK = rgb(0.08, 0.19, 0.16);
 const FAINT = rgb(0.55, 0.6, 0.57);
 const FRONT = rgb(0.04, 0.43, 0.43);
 const BACK = rgb(0.48, 0.18, 0.49);
@@ -48,112 +25,6 @@ interface Tile {
   readonly row: number;
   readonly name: string;
   readonly window: Box;
-}
-
-interface Stroke {
-  readonly color: RGB;
-  readonly width: Mm;
-  readonly dash?: readonly Mm[];
-  readonly close?: boolean;
-}
-
-/** Draws on a page in millimetres from its top left corner. */
-class Pen {
-  private window: Box | null = null;
-
-  constructor(
-    private readonly page: PDFPage,
-    private readonly height: Mm,
-    private readonly font: PDFFont,
-  ) {}
-
-  private at([x, y]: Point): [number, number] {
-    return [x * PT_PER_MM, (this.height - y) * PT_PER_MM];
-  }
-
-  run(points: readonly Point[], style: Stroke): void {
-    const [first, ...rest] = points;
-    if (!first) return;
-    this.page.pushOperators(
-      pushGraphicsState(),
-      setStrokingColor(style.color),
-      setLineWidth(style.width * PT_PER_MM),
-      setDashPattern(
-        (style.dash ?? []).map((d) => d * PT_PER_MM),
-        0,
-      ),
-      moveTo(...this.at(first)),
-      ...rest.map((p) => lineTo(...this.at(p))),
-      ...(style.close ? [closePath()] : []),
-      stroke(),
-      popGraphicsState(),
-    );
-  }
-
-  text(text: string, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {
-    const [x, y] = this.at(at);
-    this.page.drawText(printable(text), {
-      x,
-      y,
-      size: size * PT_PER_MM,
-      font: this.font,
-      color: options.color ?? INK,
-      rotate: degrees(options.down ? -90 : 0),
-    });
-  }
-
-  /** The parts of a run that touch the window drawn in; a page holds only what is on it. */
-  part(points: readonly Point[], style: Stroke): void {
-    const window = this.window;
-    const whole = style.close && points[0] ? [...points, points[0]] : points;
-    if (!window) return this.run(points, style);
-    const open = { ...style, close: false };
-    let run: Point[] = [];
-    for (let i = 1; i < whole.length; i++) {
-      const [a, b] = [whole[i - 1] as Point, whole[i] as Point];
-      const touches =
-        Math.max(a[0], b[0]) >= window.left - 2 &&
-        Math.min(a[0], b[0]) <= window.right + 2 &&
-        Math.max(a[1], b[1]) >= window.top - 2 &&
-        Math.min(a[1], b[1]) <= window.bottom + 2;
-      if (touches) run.push(...(run.length === 0 ? [a, b] : [b]));
-      else if (run.length > 0) {
-        this.run(run, open);
-        run = [];
-      }
-    }
-    if (run.length > 0) this.run(run, open);
-  }
-
-  /** Draws inside a window only. */
-  within(box: Box, draw: () => void): void {
-    this.window = box;
-    const [x, y] = this.at([box.left, box.bottom]);
-    this.page.pushOperators(
-      pushGraphicsState(),
-      rectangle(x, y, (box.right - box.left) * PT_PER_MM, (box.bottom - box.top) * PT_PER_MM),
-      clip(),
-      endPath(),
-    );
-    draw();
-    this.window = null;
-    this.page.pushOperators(popGraphicsState());
-  }
-
-  widthOf(text: string, size: Mm): Mm {
-    return this.font.widthOfTextAtSize(printable(text), size * PT_PER_MM) / PT_PER_MM;
-  }
-}
-
-/** Text in the letters the built-in print font has; accents outside it are dropped, other scripts become a dot. */
-function printable(text: string): string {
-  return [...text.replace(/[−–—]/g, "-").replace(/[“”]/g, '"').replace(/[‘’]/g, "'")]
-    .map((c) => {
-      if (/[\x20-\x7e\xa0-\xff]/.test(c)) return c;
-      const bare = c.normalize("NFKD").replace(/\p{M}/gu, "");
-      return /^[\x20-\x7e\xa0-\xff]+$/.test(bare) ? bare : "·";
-    })
-    .join("");
 }
 
 const boxPoints = (b: Box): Point[] => [

@@ -2,7 +2,7 @@ import { edgeOf } from "../drafting";
 import { distanceToChord, pathAt, polygonSelfCrossing, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { plain } from "../units";
-import type { CheckRule } from "./check";
+import { verdict, type CheckRule } from "./check";
 
 /** Distance from a place to a closed outline. */
 export function distanceToOutline(p: Point, outline: readonly Point[]): number {
@@ -72,9 +72,7 @@ export const allowances: CheckRule = {
               text: `The ${misfit.edge} is ${plain(Math.abs(off))} mm ${off > 0 ? "wider" : "narrower"} than its allowance.`,
             }
           : null;
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status: wrong ? "fault" : "pass",
       value: off,
       limit: 0.2,
@@ -82,6 +80,6 @@ export const allowances: CheckRule = {
       message: wrong?.text ?? "Every sewn edge has its allowance once.",
       where: wrong ? { panel: wrong.panel, point: wrong.point } : null,
       fix: wrong ? "Set the allowance of this edge." : null,
-    };
+    });
   },
 };

@@ -44,6 +44,11 @@ export interface CheckRule {
   readonly measure: (inspected: Inspected) => Check | null;
 }
 
+/** A check's finding under its rule's name; what passes needs no remedy. */
+export function verdict(rule: CheckRule, found: Omit<Check, "id" | "label">): Check {
+  return { id: rule.id, label: rule.label, ...found, fix: found.status === "pass" ? null : found.fix };
+}
+
 /** Pass, look or fault for a deviation that should be small. */
 export function byLimits(value: number, look: number, fault: number): CheckStatus {
   const size = Math.abs(value);

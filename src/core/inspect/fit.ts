@@ -1,6 +1,6 @@
 import { landmarkOf } from "../drafting";
 import { plain } from "../units";
-import { byFloor, type CheckRule } from "./check";
+import { byFloor, verdict, type CheckRule } from "./check";
 
 /** Ease of the finished hip over the body. */
 export const hipEase: CheckRule = {
@@ -10,9 +10,7 @@ export const hipEase: CheckRule = {
   measure({ measures, readings, front }) {
     const value = readings.hipGirth - measures.hip.mm;
     const status = byFloor(value, 20, 0);
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 20,
@@ -22,8 +20,8 @@ export const hipEase: CheckRule = {
           ? `The trousers are ${plain(-value)} mm smaller than the hip.`
           : `${plain(value)} mm of ease round the hip.`,
       where: { panel: "front", point: landmarkOf(front, "hipSide") },
-      fix: status === "pass" ? null : "Add hip ease to front and back.",
-    };
+      fix: "Add hip ease to front and back.",
+    });
   },
 };
 
@@ -35,9 +33,7 @@ export const pullOn: CheckRule = {
   measure({ measures, readings, front }) {
     const value = readings.waistOpening - measures.hip.mm;
     const status = byFloor(value, 20, 0);
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 20,
@@ -47,8 +43,8 @@ export const pullOn: CheckRule = {
           ? `The opened waist is ${plain(-value)} mm too small to pass over the hip.`
           : `The opened waist passes with ${plain(value)} mm to spare.`,
       where: { panel: "front", point: landmarkOf(front, "waistCentre") },
-      fix: status === "pass" ? null : "Choose a longer zip, or another closure.",
-    };
+      fix: "Choose a longer zip, or another closure.",
+    });
   },
 };
 
@@ -62,9 +58,7 @@ export const zipLength: CheckRule = {
     const passes = readings.waistOpening >= measures.hip.mm;
     const over = zip.length - zip.smoothAlong;
     const status = !passes ? "fault" : over > 0.5 ? "look" : "pass";
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value: zip.length,
       limit: zip.smoothAlong,
@@ -81,7 +75,7 @@ export const zipLength: CheckRule = {
           : passes
             ? `Choose a zip of ${plain(Math.floor(zip.smoothAlong / 5) * 5)} mm at most.`
             : "Choose a longer zip.",
-    };
+    });
   },
 };
 
@@ -95,9 +89,7 @@ export const floorClearance: CheckRule = {
     const value = floor - readings.lowestPoint;
     const status = byFloor(value, 10, 0);
     const panel = landmarkOf(front, "creaseHem")[1] > landmarkOf(back, "creaseHem")[1] ? front : back;
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 10,
@@ -107,7 +99,7 @@ export const floorClearance: CheckRule = {
           ? `The hem lies ${plain(-value)} mm on the floor: it can trip the wearer.`
           : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
       where: { panel: panel.id, point: landmarkOf(panel, "creaseHem") },
-      fix: status === "pass" ? null : "Shorten the leg.",
-    };
+      fix: "Shorten the leg.",
+    });
   },
 };

@@ -1,7 +1,7 @@
 import { edgeOf, landmarkOf, type Panel } from "../drafting";
 import { plain } from "../units";
 import { pathTurn } from "../pieces";
-import { byLimits, type CheckRule } from "./check";
+import { byLimits, verdict, type CheckRule } from "./check";
 
 /** How much a turn-up is longer than what it covers: twice its depth times the turn of the hem. */
 export function turnUpExcess(panel: Panel, depth: number): number {
@@ -19,16 +19,14 @@ export const hemTurn: CheckRule = {
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))
       .reduce((a, b) => (b.value > a.value ? b : a));
     const status = byLimits(worst.value, 6, 12);
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value: worst.value,
       limit: 6,
       unit: "mm",
       message: `A turn-up of ${plain(hemDepth)} mm leaves ${plain(worst.value)} mm to ease in on the ${worst.panel.name.toLowerCase()}.`,
       where: { panel: worst.panel.id, point: landmarkOf(worst.panel, "creaseHem") },
-      fix: status === "pass" ? null : "Choose a narrower hem, a facing or a rolled hem.",
-    };
+      fix: "Choose a narrower hem, a facing or a rolled hem.",
+    });
   },
 };

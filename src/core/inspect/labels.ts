@@ -1,4 +1,4 @@
-import type { CheckRule } from "./check";
+import { verdict, type CheckRule } from "./check";
 
 /** Every piece says what it is, for whom, and how many to cut. */
 export const labels: CheckRule = {
@@ -10,9 +10,7 @@ export const labels: CheckRule = {
       (p) => p.label.length < 5 || !p.label[0] || p.label.some((l) => /not named|Unnamed/.test(l)) || p.cut.count < 1,
     );
     const missing = poor[0];
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status: missing ? "look" : "pass",
       value: poor.length,
       limit: 0,
@@ -20,6 +18,6 @@ export const labels: CheckRule = {
       message: missing ? "Wearer or job is not named, so the labels cannot say for whom." : "Every piece is labelled.",
       where: missing ? { panel: missing.id, point: missing.grain[0] } : null,
       fix: missing ? "Name the wearer and the job." : null,
-    };
+    });
   },
 };

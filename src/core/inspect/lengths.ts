@@ -1,7 +1,7 @@
 import { edgeOf, landmarkOf, roleLength } from "../drafting";
 import { pathLength } from "../geometry";
 import { plain } from "../units";
-import { byLimits, type CheckRule } from "./check";
+import { byLimits, verdict, type CheckRule } from "./check";
 
 /** Side seams of front and back, walked from hem to waist. */
 export const sideSeams: CheckRule = {
@@ -11,9 +11,7 @@ export const sideSeams: CheckRule = {
   measure({ front, back }) {
     const value = pathLength(edgeOf(front, "side").path) - pathLength(edgeOf(back, "side").path);
     const status = byLimits(value, 1, 2);
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 1,
@@ -23,8 +21,8 @@ export const sideSeams: CheckRule = {
           ? "Front and back are equal."
           : `The front is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the back.`,
       where: { panel: "front", point: landmarkOf(front, "waistSide") },
-      fix: status === "pass" ? null : "Redraw the back waist at the side until the seams agree.",
-    };
+      fix: "Redraw the back waist at the side until the seams agree.",
+    });
   },
 };
 
@@ -37,9 +35,7 @@ export const inseams: CheckRule = {
     const value = pathLength(edgeOf(front, "inseam").path) - pathLength(edgeOf(back, "inseam").path);
     const status = value < -2 || value > 10 ? "fault" : value < -0.05 || value > 6.05 ? "look" : "pass";
     const equal = Math.abs(value) < 0.05;
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 6,
@@ -48,8 +44,8 @@ export const inseams: CheckRule = {
         ? "Front and back are equal."
         : `The back is ${plain(Math.abs(value))} mm ${value > 0 ? "shorter" : "longer"}.`,
       where: { panel: "back", point: landmarkOf(back, "crotchPoint") },
-      fix: status === "pass" ? null : "Lower or raise the back crotch point.",
-    };
+      fix: "Lower or raise the back crotch point.",
+    });
   },
 };
 
@@ -64,9 +60,7 @@ export const waistSeam: CheckRule = {
     const waist = 2 * (roleLength(front, "waist") + roleLength(back, "waist"));
     const value = waist - sewn;
     const status = byLimits(value, 2, 5);
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value,
       limit: 2,
@@ -76,8 +70,8 @@ export const waistSeam: CheckRule = {
           ? "Waist and band are equal."
           : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the band.`,
       where: { panel: "front", point: landmarkOf(front, "waistCentre") },
-      fix: status === "pass" ? null : "Cut the band to the sewn waist.",
-    };
+      fix: "Cut the band to the sewn waist.",
+    });
   },
 };
 
@@ -97,9 +91,7 @@ export const creaseBalance: CheckRule = {
       .reduce((a, b) => (Math.abs(b.value) > Math.abs(a.value) ? b : a));
     const status = byLimits(worst.value, 3, 8);
     const wider = worst.value > 0 ? "side" : "inseam";
-    return {
-      id: this.id,
-      label: this.label,
+    return verdict(this, {
       status,
       value: worst.value,
       limit: 3,
@@ -109,7 +101,7 @@ export const creaseBalance: CheckRule = {
           ? "Both halves are equal."
           : `The ${worst.panel.name.toLowerCase()} is ${plain(Math.abs(worst.value))} mm wider toward the ${wider}.`,
       where: { panel: worst.panel.id, point: landmarkOf(worst.panel, "creaseHem") },
-      fix: status === "pass" ? null : "Share the opening so that both halves of the leg grow alike.",
-    };
+      fix: "Share the opening so that both halves of the leg grow alike.",
+    });
   },
 };

@@ -1,7 +1,7 @@
 import { edgeOf, edgesWithRole, landmarkOf, type Edge, type Panel } from "../drafting";
 import { angleFromTo, pathEndTangent, pathStartTangent, type Point } from "../geometry";
 import { toDegrees } from "../units";
-import { byLimits, type Check, type CheckRule, type CheckStatus } from "./check";
+import { byLimits, verdict, type Check, type CheckRule, type CheckStatus } from "./check";
 
 /** Angle inside the panel between two edges that meet, in degrees; `before` ends where `after` starts. */
 export function insideAngle(before: Edge, after: Edge): number {
@@ -29,9 +29,7 @@ const worstOf = (joints: readonly Joint[]): Joint =>
 
 function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: number, fix: string): Check {
   const { deviation } = joint;
-  return {
-    id: rule.id,
-    label: rule.label,
+  return verdict(rule, {
     status,
     value: deviation,
     limit,
@@ -41,8 +39,8 @@ function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: numbe
         ? "The joined edge runs straight on."
         : `At ${joint.place} the joined edge ${deviation > 0 ? "dips" : "peaks"} by ${Math.abs(deviation).toFixed(1)} degrees.`,
     where: { panel: joint.panel, point: joint.point },
-    fix: status === "pass" ? null : fix,
-  };
+    fix,
+  });
 }
 
 /** The waist across the side seam and the centres. */

@@ -10,7 +10,7 @@ import {
   secant,
   type Point,
 } from "../geometry";
-import { edgeOf, landmarkOf, panelOutline, type Edge, type Panel } from "../drafting";
+import { edgeOf, landmarkOf, panelOutline, roleLength, type Edge, type Panel } from "../drafting";
 import { lengthInputSchema, plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam } from "./auto";
 import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
@@ -80,6 +80,10 @@ export const spread: Move<Params> = {
         eachGap: each,
         hemBefore: quantity(hemOf(state.panels.map(unopened)), "hem of one leg before the spread"),
         hemAfter: quantity(hem, "trued hem of one leg"),
+        crotchChange: quantity(
+          crotchOf(spreadPanels.map((s) => s.panel)) - crotchOf(state.panels),
+          "crotch seam after less before: its curve turns with the inseam, to stay square to it",
+        ),
         frontCreaseGrowth: quantity(front.growth, "the trued front hem below the set length, at the crease"),
         backCreaseGrowth: quantity(back.growth, "the trued back hem below the set length, at the crease"),
       },
@@ -285,6 +289,10 @@ function creaseOnHem(hem: Edge["path"], near: Point): Point {
     else high = middle;
   }
   return pathAt(hem, (low + high) / 2).point;
+}
+
+function crotchOf(panels: readonly Panel[]): Mm {
+  return panels.reduce((sum, panel) => sum + roleLength(panel, "crotch"), 0);
 }
 
 function hemOf(panels: readonly SpreadPanel[]): Mm {

@@ -59,7 +59,9 @@ export function PatternTable({ label, what, marks }: Props) {
   }
 
   const handles =
-    what === "style" ? shape.worksheet.flatMap((l, index) => l.handles.map((handle) => ({ handle, index }))) : [];
+    what === "style"
+      ? shape.worksheet.flatMap((l) => l.handles.map((handle) => ({ handle, index: l.index ?? 0 })))
+      : [];
   const { levels } = shape.plan;
   return (
     <Table

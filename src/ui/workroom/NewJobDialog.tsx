@@ -9,9 +9,9 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { Controller, useForm, useWatch } from "react-hook-form";
 import { z } from "zod";
+import { newJob } from "@/core/derive/newJob";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
-import { newJob } from "./useWorkroom";
 
 const formSchema = z.object({
   name: z.string().trim().min(1, "Give the job a name, so that its pieces can be told apart.").max(120),

@@ -1,5 +1,6 @@
 "use client";
 import Button from "@mui/material/Button";
+import dynamic from "next/dynamic";
 import { useRouter, useSearchParams } from "next/navigation";
 import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
@@ -7,8 +8,10 @@ import type { StoredJob } from "@/store/database";
 import { Mark } from "../Header";
 import { stageHref } from "../stages";
 import { JobCard } from "./JobCard";
-import { NewJobDialog } from "./NewJobDialog";
 import { useWorkroom } from "./useWorkroom";
+
+/** Forms are fetched when first opened; the page itself stays light. */
+const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJobDialog), { ssr: false });
 
 /** The start page: jobs with their pattern in miniature, a new job in three choices, files by choosing or dropping. */
 export function Workroom() {

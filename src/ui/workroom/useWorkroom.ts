@@ -4,7 +4,6 @@ import { useCallback, useEffect, useState } from "react";
 import { readJobText, type Job } from "@/core/files";
 import { listJobs, readJob, removeJob, writeJob, type StoredJob } from "@/store/database";
 import { SAMPLE_JOBS } from "@/store/sampleWorkroom";
-import { STYLES } from "@/core/styles";
 
 export type Jobs = readonly StoredJob[] | "loading" | "blocked";
 
@@ -79,21 +78,4 @@ export function useWorkroom() {
   }, [reload]);
 
   return { jobs, add, addFile, remove, restore, addSample };
-}
-
-/** A new job for a wearer's card, in a style, as an empty start. */
-export function newJob(name: string, body: Job["body"], styleId: string, date: string): Job {
-  const style = STYLES[styleId];
-  return {
-    format: "eland-job",
-    version: 1,
-    name,
-    date,
-    body,
-    block: { school: style?.school ?? "proportional", rules: {} },
-    style: { id: styleId, params: {} },
-    moves: structuredClone([...(style?.moves ?? [])]) as NonNullable<Job["moves"]>,
-    finish: {},
-    allowances: {},
-  };
 }

@@ -25,17 +25,38 @@ const ALLOWANCES = [
   ["band", "Band, all round"],
 ] as const;
 
+/** One choice of the finish, which may also stay undecided. */
+function Decision(props: {
+  readonly room: Room;
+  readonly label: string;
+  readonly chosen: string;
+  readonly decided: boolean;
+}) {
+  const { room, label, chosen, decided } = props;
+  return (
+    <Choice
+      label={label}
+      value={decided ? "chosen" : "undecided"}
+      options={[
+        ["chosen", chosen],
+        ["undecided", "undecided"],
+      ]}
+      onChange={(value) =>
+        changeJob((draft) => {
+          draft.finish ??= {};
+          if (value === "chosen") delete draft.finish[room];
+          else Object.assign(draft.finish, { [room]: "undecided" });
+        })
+      }
+    />
+  );
+}
+
 /** Waist, closure and hem, and the allowance of every kind of seam. */
 export function Finishes() {
   const { job, shape, proof } = useOpenJob();
   if (!shape) return null;
   const { finish, zip, style } = shape;
-  const decide = (room: Room, decided: boolean): void =>
-    changeJob((draft) => {
-      draft.finish ??= {};
-      if (decided) delete draft.finish[room];
-      else Object.assign(draft.finish, { [room]: "undecided" });
-    });
   const set = <T extends object>(room: Room): T =>
     typeof job.finish?.[room] === "object" ? (job.finish[room] as unknown as T) : ({} as T);
   const prepare = (room: Room) => (draft: Job) => own(draft, room, style.finish);
@@ -43,15 +64,7 @@ export function Finishes() {
     <>
       <section aria-label="Waist">
         <PaneHeading>Waist</PaneHeading>
-        <Choice
-          label="Edge"
-          value={finish.band ? "band" : "undecided"}
-          options={[
-            ["band", "straight band"],
-            ["undecided", "undecided"],
-          ]}
-          onChange={(v) => decide("waist", v === "band")}
-        />
+        <Decision room="waist" label="Edge" chosen="straight band" decided={finish.band !== null} />
         {finish.band ? (
           <>
             <JobLengthField
@@ -92,15 +105,7 @@ export function Finishes() {
       </section>
       <section aria-label="Closure" style={{ marginTop: 14 }}>
         <PaneHeading>Closure</PaneHeading>
-        <Choice
-          label="How it opens"
-          value={finish.zip ? "zip" : "undecided"}
-          options={[
-            ["zip", "zip, centre back"],
-            ["undecided", "undecided"],
-          ]}
-          onChange={(v) => decide("fastening", v === "zip")}
-        />
+        <Decision room="fastening" label="How it opens" chosen="zip, centre back" decided={finish.zip !== null} />
         {zip ? (
           <JobLengthField
             label="Zip, below the band"
@@ -114,15 +119,7 @@ export function Finishes() {
       </section>
       <section aria-label="Hem" style={{ marginTop: 14 }}>
         <PaneHeading>Hem</PaneHeading>
-        <Choice
-          label="How it ends"
-          value={finish.hem ? "turned" : "undecided"}
-          options={[
-            ["turned", "turned up"],
-            ["undecided", "undecided"],
-          ]}
-          onChange={(v) => decide("hem", v === "turned")}
-        />
+        <Decision room="hem" label="How it ends" chosen="turned up" decided={finish.hem !== null} />
         {finish.hem ? (
           <JobLengthField
             label="Depth, mirrored"

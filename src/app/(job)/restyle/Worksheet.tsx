@@ -25,19 +25,33 @@ export function Worksheet() {
     <section aria-label="Worksheet lines">
       <PaneHeading>Worksheet</PaneHeading>
       <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
-        {shape.worksheet.map((l, index) => (
-          <Line
-            key={l.id}
-            n={index + 1}
-            line={l}
-            open={chosen === l.id}
-            onChoose={() => setChosen(chosen === l.id ? null : l.id)}
-          >
-            <Fields line={l} index={index} />
-          </Line>
-        ))}
+        {shape.worksheet.map((l) =>
+          l.index === null ? (
+            <li
+              key={l.id}
+              style={{
+                padding: "8px 0 8px 32px",
+                borderTop: "1px solid var(--rule)",
+                color: "var(--quiet)",
+                fontSize: 13,
+              }}
+            >
+              <Sentence template={l.template} numbers={l.numbers} tape={tape} />
+            </li>
+          ) : (
+            <Line
+              key={l.id}
+              n={l.index + 1}
+              line={l}
+              open={chosen === l.id}
+              onChoose={() => setChosen(chosen === l.id ? null : l.id)}
+            >
+              <Fields line={l} index={l.index} />
+            </Line>
+          ),
+        )}
         <li style={{ padding: "10px 0", borderTop: "1px solid var(--rule)", display: "flex", gap: 10 }}>
-          <Circle text={String(shape.worksheet.length + 1)} hot={false} />
+          <Circle text={String(shape.moves.length + 1)} hot={false} />
           <div>
             {finish.band ? (
               <>
@@ -282,13 +296,14 @@ function LengthChoice({ index, line }: { readonly index: number; readonly line: 
 
 function SpreadNote({ line }: { readonly line: WorksheetLine }) {
   const tape = useView((v) => v.tape);
-  const { hemBefore, hemAfter, frontCreaseGrowth, backCreaseGrowth } = line.numbers;
+  const { hemBefore, hemAfter, frontCreaseGrowth, backCreaseGrowth, crotchChange } = line.numbers;
   if (!hemBefore || !hemAfter) return null;
   return (
     <div style={{ color: "var(--quiet)", fontSize: 13 }}>
       Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam
       keep their length; along the crease the front hangs {frontCreaseGrowth?.mm.toFixed(0)} mm, the back{" "}
-      {backCreaseGrowth?.mm.toFixed(0)} mm lower.
+      {backCreaseGrowth?.mm.toFixed(0)} mm lower. The crotch seam, turned with the inseam, changes by{" "}
+      {crotchChange?.mm.toFixed(1)} mm.
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { EXPORT_FORMATS, handOver, type ExportFormat } from "@/core/derive/handOver";
-import { PAPERS, type Paper } from "@/core/files";
+import { PAPERS, type Paper } from "@/core/files/pdf";
 import { derivedFrom, refusal } from "../respond";
 
 /** A job in, a file out: `?format=pdf|svg|json&paper=a4|letter`. */

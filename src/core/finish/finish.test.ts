@@ -1,0 +1,87 @@
+import { pathLength } from "../geometry";
+import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
+import { deriveShape } from "../derive";
+import { resolveAllowances, resolveFinish, waistLevelEffect, type Finish } from ".";
+
+const style: Finish = {
+  waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
+  fastening: { kind: "zip-centre-back", length: "auto" },
+  hem: { kind: "turned", depth: "auto" },
+};
+
+describe("finish", () => {
+  test("the maker's entry lies over the style's; what it leaves out stays the style's", () => {
+    const { finish } = resolveFinish(style, { waist: { kind: "straight-band", depth: "2 in" } }, "cm");
+    expect(finish.band?.depth.mm).toBeCloseTo(50.8, 6);
+    expect(finish.band).toMatchObject({ sits: "above", overlap: { mm: 30 } });
+    expect(finish.undecided).toEqual([]);
+  });
+
+  test("undecided is a value: listed, never invented", () => {
+    const { finish } = resolveFinish(style, { waist: "undecided", hem: "undecided", fastening: "undecided" }, "cm");
+    expect(finish).toMatchObject({ band: null, zip: null, hem: null });
+    expect(finish.undecided).toHaveLength(3);
+  });
+
+  test("a band on the waist lowers the panels by its depth, one above does not", () => {
+    const sits = (where: "on" | "above") =>
+      waistLevelEffect(resolveFinish(style, { waist: { kind: "straight-band", sits: where } }, "cm").finish);
+    expect([sits("on"), sits("above")]).toEqual([-40, 0]);
+  });
+
+  test.each([
+    [{ waist: { kind: "straight-band", depth: "1 mm" } }, "finish.waist.depth"],
+    [{ hem: { kind: "turned", depth: "deep" } }, "finish.hem.depth"],
+    [{ fastening: { kind: "zip-centre-back", length: "2 cm" } }, "finish.fastening.length"],
+  ])("what cannot be sewn is refused with its place: %j", (own, path) => {
+    const { errors } = resolveFinish(style, own as Finish, "cm");
+    expect(errors).toEqual([{ path, message: expect.stringMatching(/\.$/) as string }]);
+  });
+
+  test("allowances: the set's own, the maker's over them, limits kept", () => {
+    expect(resolveAllowances({ side: "1 in" }, "cm").set).toMatchObject({ side: 25.4, inseam: 15, zip: 25 });
+    expect(resolveAllowances({ side: "20 cm" }, "cm").errors[0]?.path).toBe("allowances.side");
+  });
+});
+
+describe("the zip", () => {
+  test("left to itself it ends at the hip line or where the crotch begins to turn", () => {
+    const { zip, readings, back } = shapeOf(palazzoJob(HAND_BODY));
+    expect(zip?.length.mm).toBeCloseTo(Math.min(zip?.hipAlong ?? 0, zip?.smoothAlong ?? 0), 6);
+    expect(readings.waistOpening).toBeCloseTo(readings.waistGirth + 2 * (zip?.length.mm ?? 0), 6);
+    const crotch = back.edges.find((e) => e.id === "crotch")?.path ?? [];
+    expect(zip?.length.mm).toBeLessThan(pathLength(crotch));
+  });
+
+  test("it grows when the hip would not pass otherwise", () => {
+    const slim = shapeOf(
+      palazzoJob({
+        ...HAND_BODY,
+        measures: { ...HAND_BODY.measures, waist: 620, hip: 1180, crotchDepth: 320, waistToHip: 130 },
+      }),
+    );
+    expect(slim.readings.waistOpening).toBeGreaterThanOrEqual(1200 - 1e-6);
+    expect(slim.zip?.length.formula).toContain("so that the hip passes");
+  });
+});
+
+test("an undecided hem leaves its edge without an allowance, and the proof says so", () => {
+  const derived = derivedOf(palazzoJob(HAND_BODY, { finish: { hem: "undecided" } }));
+  expect(derived.hemDepth).toBeNull();
+  expect(derived.checks.find((c) => c.id === "allowances")).toMatchObject({
+    status: "fault",
+    message: "The hem is not decided, so it has no allowance.",
+  });
+  expect(derived.checks.some((c) => c.id === "hem-turn")).toBe(false);
+});
+
+test("rules out of reach are refused with their place", () => {
+  const bad = deriveShape(
+    palazzoJob(HAND_BODY, {
+      block: { school: "proportional", rules: { inseam: { backShorter: "9 mm" }, back: { rise: "high" } } },
+    }),
+  );
+  expect(bad).toMatchObject({ ok: false, status: 400 });
+  if (!bad.ok)
+    expect(bad.errors.map((e) => e.path).sort()).toEqual(["block.rules.back.rise", "block.rules.inseam.backShorter"]);
+});

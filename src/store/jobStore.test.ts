@@ -1,0 +1,129 @@
+import "fake-indexeddb/auto";
+import { HAND_BODY, palazzoJob } from "@/core/testing/jobs";
+import { listJobs, readJob, removeJob, SavedElsewhere, writeJob } from "./database";
+import {
+  changeJob,
+  flush,
+  keepMineAsCopy,
+  openJob,
+  ownMoves,
+  redo,
+  setAtPath,
+  takeTheirs,
+  undo,
+  useJobStore,
+} from "./jobStore";
+
+const job = palazzoJob(HAND_BODY);
+let n = 0;
+
+/** A fresh job in the store, opened. */
+async function opened(): Promise<string> {
+  const id = `job-${n++}`;
+  await writeJob(id, job, 0);
+  await openJob(id);
+  return id;
+}
+
+const name = (): string | undefined => useJobStore.getState().job?.name;
+const rename = (to: string): void => changeJob((draft) => void (draft.name = to));
+
+describe("the browser's store", () => {
+  test("keeps jobs with a rising revision and lists the newest first", async () => {
+    const first = await writeJob("a", job, 0);
+    const second = await writeJob("a", { ...job, name: "Again" }, first.revision);
+    expect(second.revision).toBe(first.revision + 1);
+    await writeJob("b", job, 0);
+    expect(
+      (await listJobs())
+        .map((r) => r.id)
+        .slice(0, 2)
+        .sort(),
+    ).toEqual(["a", "b"]);
+    await removeJob("b");
+    expect(await readJob("b")).toBeUndefined();
+  });
+
+  test("never writes over a revision it has not read", async () => {
+    const first = await writeJob("c", job, 0);
+    await writeJob("c", { ...job, name: "Theirs" }, first.revision);
+    await expect(writeJob("c", { ...job, name: "Mine" }, first.revision)).rejects.toBeInstanceOf(SavedElsewhere);
+    expect((await readJob("c"))?.job.name).toBe("Theirs");
+  });
+});
+
+describe("the open job", () => {
+  test("saves what is changed, and says so only when it is in the store", async () => {
+    const id = await opened();
+    rename("Changed");
+    expect(useJobStore.getState().save).toBe("saving");
+    await flush();
+    expect(useJobStore.getState().save).toBe("saved");
+    expect((await readJob(id))?.job.name).toBe("Changed");
+  });
+
+  test("undoes and redoes by the step, over 150 of them, and saves where it stands", async () => {
+    const id = await opened();
+    for (let i = 1; i <= 150; i++) rename(`Step ${i}`);
+    for (let i = 0; i < 150; i++) undo();
+    expect(name()).toBe("Test");
+    redo();
+    redo();
+    expect(name()).toBe("Step 2");
+    await flush();
+    expect((await readJob(id))?.job.name).toBe("Step 2");
+  });
+
+  test("opening another job starts a new history", async () => {
+    await opened();
+    rename("Before");
+    await opened();
+    undo();
+    expect(name()).toBe("Test");
+  });
+
+  test("a job changed elsewhere is a conflict; theirs can be taken", async () => {
+    const id = await opened();
+    await writeJob(id, { ...job, name: "Theirs" }, useJobStore.getState().revision);
+    rename("Mine");
+    await flush();
+    expect(useJobStore.getState().save).toBe("conflict");
+    expect((await readJob(id))?.job.name).toBe("Theirs");
+    takeTheirs();
+    expect([name(), useJobStore.getState().save]).toEqual(["Theirs", "saved"]);
+  });
+
+  test("or mine kept as a copy, with nothing lost", async () => {
+    const id = await opened();
+    await writeJob(id, { ...job, name: "Theirs" }, useJobStore.getState().revision);
+    rename("Mine");
+    await flush();
+    const copy = await keepMineAsCopy(`${id}-copy`);
+    expect((await readJob(copy))?.job.name).toBe("Mine (my copy)");
+    expect((await readJob(id))?.job.name).toBe("Theirs");
+  });
+
+  test("a job that is not there is said to be missing", async () => {
+    await openJob("nowhere");
+    expect(useJobStore.getState()).toMatchObject({ save: "missing", job: null });
+  });
+});
+
+describe("changing by path", () => {
+  test("makes what is missing on the way, and keeps the rest", () => {
+    const draft = structuredClone(job);
+    setAtPath(draft, ["allowances", "side"], "15 mm");
+    setAtPath(draft, ["block", "rules", "ease", "front"], 5);
+    expect(draft.allowances).toEqual({ side: "15 mm" });
+    expect(draft.block).toEqual({ school: "proportional", rules: { ease: { front: 5 } } });
+    expect(draft.body).toEqual(job.body);
+  });
+
+  test("a job that follows its style gets its own moves once", () => {
+    const draft = structuredClone(job);
+    const moves = ownMoves(draft);
+    expect(moves.map((m) => m.move)).toEqual(["shape-leg", "set-length", "spread"]);
+    moves[2]!.params.hemSpread = 10;
+    expect(ownMoves(draft)).toBe(moves);
+  });
+});

@@ -1,0 +1,32 @@
+import { parseJob } from "@/core/files";
+import { derivedOf } from "@/core/testing/jobs";
+import { SAMPLE_JOBS } from "./sampleWorkroom";
+
+test("the sample workroom has several wearers on both tapes, one card with gaps, and every job derives", () => {
+  expect(new Set(SAMPLE_JOBS.map(({ job }) => job.body.name)).size).toBeGreaterThanOrEqual(3);
+  expect(new Set(SAMPLE_JOBS.map(({ job }) => job.body.unit))).toEqual(new Set(["cm", "in"]));
+  expect(SAMPLE_JOBS.filter(({ job }) => job.style.id === "palazzo").length).toBeGreaterThanOrEqual(2);
+  for (const { job } of SAMPLE_JOBS) {
+    expect(parseJob(structuredClone(job))).toMatchObject({ ok: true });
+    const derived = derivedOf(job);
+    expect([job.name, derived.questions]).toEqual([job.name, []]);
+    expect(derived.pieces.map((p) => p.id)).toEqual(["front", "back", "waistband"]);
+  }
+});
+
+test("its faults are the ones it is meant to show", () => {
+  const wanting = Object.fromEntries(
+    SAMPLE_JOBS.map(({ id, job }) => [
+      id,
+      derivedOf(job)
+        .checks.filter((c) => c.status !== "pass")
+        .map((c) => c.id),
+    ]),
+  );
+  expect(wanting).toEqual({
+    "sample-heron-walk": [],
+    "sample-lantern-bearer": [],
+    "sample-tide-chorus": ["floor-clearance"],
+    "sample-wren-shorts": [],
+  });
+});
