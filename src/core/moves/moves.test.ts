@@ -8,6 +8,9 @@ import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { slashAndSpread } from "./slash";
 
+/** The same bodies every time; the bench runs other and more. */
+const SEED = 20261123;
+
 const length = (panel: Panel, id: string): number => pathLength(edgeOf(panel, id).path);
 
 function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}): Shape {
@@ -79,7 +82,7 @@ describe("slash and spread", () => {
           expect(landmarkOf(open[panel], "creaseHem")[0]).toBeCloseTo(0, 6);
         }
       }),
-      { numRuns: 200 },
+      { numRuns: 200, seed: SEED },
     );
   });
 

@@ -258,7 +258,7 @@ function ParamField({ index, line, param, label, shown, alsoClears }: ParamProps
         unit={tape}
         tape={tape}
         error={faultAt(fault, `moves.${index}.params.${param}`)}
-        helper={own === undefined && number && shown === param ? number.formula : undefined}
+        helper={own === undefined && number && shown === param ? `${number.formula}, in mm` : undefined}
         onCommit={(text) =>
           setParams(index, {
             [param]: keptText(text, tape, job.body.unit),
