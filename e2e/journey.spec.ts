@@ -41,6 +41,7 @@ test("the same by keyboard alone", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "New job" }).focus();
   await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Name of the job")).toBeFocused();
   await page.keyboard.type("Keys only");
   await page.keyboard.press("Enter");
   await page.getByLabel("Waist", { exact: true }).focus();
