@@ -10,8 +10,9 @@ test("a new user goes from an empty card to a printed palazzo", async ({ page })
   await page.getByLabel("Name of the job").fill("First wide leg");
   await page.getByRole("button", { name: "Make the card" }).click();
 
+  await expect(page).toHaveURL(/\/body\?job=/);
   await expect(page.getByText("Waist is needed").first()).toBeVisible();
-  await page.getByLabel("Wearer").fill("Pia Marlow");
+  await page.getByRole("textbox", { name: "Wearer" }).fill("Pia Marlow");
   await page.getByLabel("Waist", { exact: true }).fill("29 1/8 in");
   await page.getByLabel("Hip", { exact: true }).fill("104");
   await page.getByLabel("Waist to floor").fill("104,5");
