@@ -40,6 +40,7 @@ test("a new user goes from an empty card to a printed palazzo", async ({ page })
 
 test("the same by keyboard alone", async ({ page }) => {
   await page.goto("/");
+  await expect(page.getByText("Nothing is on the table yet")).toBeVisible();
   await page.getByRole("button", { name: "New job" }).focus();
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Name of the job")).toBeFocused();
@@ -114,6 +115,7 @@ test("a job goes out as a file and comes in again, a bad file is refused", async
   const path = await (await coming).path();
   const content = readFileSync(path, "utf8");
   await page.goto("/");
+  await expect(page.getByText("Heron walk, wide leg")).toBeVisible();
   await page
     .getByLabel("Job file")
     .setInputFiles({ name: "back.eland.json", mimeType: "application/json", buffer: Buffer.from(content) });
@@ -121,6 +123,7 @@ test("a job goes out as a file and comes in again, a bad file is refused", async
   await expect(page.getByLabel("Name of the job")).toHaveValue("Heron walk, wide leg");
 
   await page.goto("/");
+  await expect(page.getByText("Heron walk, wide leg")).toHaveCount(2);
   const dropped = await page.evaluateHandle(() => {
     const data = new DataTransfer();
     data.items.add(new File(['{"format":"other"}'], "odd.json", { type: "application/json" }));
