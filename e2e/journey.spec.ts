@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { expectSaved, openSample, openStage, reading } from "./support";
+import { expectSaved, openSample, openStage, reading, tabTo } from "./support";
 
 test("a new user goes from an empty card to a printed palazzo", async ({ page }) => {
   await page.goto("/");
@@ -38,31 +38,34 @@ test("a new user goes from an empty card to a printed palazzo", async ({ page })
   await expect(page.getByText("Estimated, not measured:")).toBeVisible();
 });
 
-test("the same by keyboard alone", async ({ page }) => {
+test("the same by keyboard alone: nothing but keys, from an empty workroom", async ({ page }) => {
   await page.goto("/");
   await expect(page.getByText("Nothing is on the table yet")).toBeVisible();
-  await page.getByRole("button", { name: "New job" }).focus();
+  await tabTo(page, page.getByRole("button", { name: "New job" }));
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Name of the job")).toBeFocused();
   await page.keyboard.type("Keys only");
   await page.keyboard.press("Enter");
-  await page.getByLabel("Waist", { exact: true }).focus();
+  await expect(page).toHaveURL(/\/body\?job=/);
+  await expect(page.getByText("Waist is needed").first()).toBeVisible();
+  await tabTo(page, page.getByLabel("Waist", { exact: true }));
   await page.keyboard.type("74");
   await page.keyboard.press("Tab");
   await page.keyboard.type("104");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
   // Single keys act only outside a field.
-  await page.getByRole("link", { name: /1 Body/ }).focus();
+  await tabTo(page, page.getByRole("link", { name: /3 Restyle/ }), "Shift+Tab");
   await page.keyboard.press("3");
   const handle = page.getByRole("slider", { name: "Open the front hem" }).first();
-  await handle.focus();
+  await expect(handle).toBeVisible();
+  await tabTo(page, handle);
   await page.keyboard.press("Shift+ArrowRight");
   await expect(page.getByText("25.0 cm", { exact: true })).toBeVisible();
-  await page.getByRole("link", { name: /3 Restyle/ }).focus();
   await page.keyboard.press("h");
+  await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();
+  await tabTo(page, page.getByRole("button", { name: "PDF on Letter" }));
   const coming = page.waitForEvent("download");
-  await page.getByRole("button", { name: "PDF on Letter" }).focus();
   await page.keyboard.press("Enter");
   expect((await coming).suggestedFilename()).toBe("keys-only-letter.pdf");
 });

@@ -1,4 +1,4 @@
-import { expect, type Page } from "@playwright/test";
+import { expect, type Locator, type Page } from "@playwright/test";
 
 /** Opens the workroom with the sample laid out. */
 export async function openSample(page: Page): Promise<void> {
@@ -20,4 +20,13 @@ export async function expectSaved(page: Page): Promise<void> {
 /** The reading of a row, as text such as "47.2 to 98.1". */
 export function reading(page: Page, row: string) {
   return page.getByRole("region", { name: "Readings" }).getByRole("row", { name: new RegExp(`^${row}`) });
+}
+
+/** Walks the focus by Tab alone until it reaches a place, as a person without a mouse does. */
+export async function tabTo(page: Page, target: Locator, key: "Tab" | "Shift+Tab" = "Tab"): Promise<void> {
+  for (let i = 0; i < 80; i++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press(key);
+  }
+  throw new Error("the place is not reached by Tab");
 }

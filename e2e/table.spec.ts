@@ -36,6 +36,17 @@ test("pulling a wedge: the number follows the hand, one undo step, long tasks co
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
 });
 
+test("a handle still pulls after the hem was typed as a girth", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByLabel("Or: hem of one leg").fill("90");
+  await page.getByLabel("Or: hem of one leg").press("Enter");
+  await expect(reading(page, "Hem, one leg")).toContainText("90.0");
+  await page.getByRole("slider", { name: "Open the front hem" }).first().focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(reading(page, "Hem, one leg")).not.toContainText("90.0");
+});
+
 test("Esc lets go of a pull without a change", async ({ page }) => {
   await openSample(page);
   await openStage(page, "restyle");

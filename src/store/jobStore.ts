@@ -3,6 +3,7 @@ import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
 import { movesOfStyle } from "@/core/derive/newJob";
+import { exactLength, type Mm } from "@/core/units";
 import { readJob, SavedElsewhere, writeJob, type StoredJob } from "./database";
 
 /** Where the open job stands with the browser's store. */
@@ -70,6 +71,17 @@ export function changeJob(recipe: (job: Job) => void): void {
 export function ownMoves(job: Job): NonNullable<Job["moves"]> {
   job.moves ??= movesOfStyle(job.style.id);
   return job.moves;
+}
+
+/** Sets what a handle pulls: its parameter, exactly, and takes away those that would win over it. */
+export function setPulled(
+  job: Job,
+  pull: { readonly moveIndex: number; readonly param: string; readonly clears: readonly string[]; readonly value: Mm },
+): void {
+  const entry = ownMoves(job)[pull.moveIndex];
+  if (!entry) return;
+  for (const other of pull.clears) delete entry.params[other];
+  entry.params[pull.param] = exactLength(pull.value);
 }
 
 /** Sets a value at a path of the job (advice and single numbers use this). */

@@ -11,7 +11,7 @@ interface ViewState {
   /** The place a reading, check or advice points at. */
   lit: { panel: string; point: readonly [number, number] } | null;
   /** A handle being pulled: the parameter it sets, not yet part of the job. */
-  pull: { moveIndex: number; param: string; value: number } | null;
+  pull: { moveIndex: number; param: string; clears: readonly string[]; value: number } | null;
   helpOpen: boolean;
   commandsOpen: boolean;
 }

@@ -2,8 +2,7 @@
 import { useEffect, useMemo, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
-import { exactLength } from "@/core/units";
-import { setAtPath } from "@/store/jobStore";
+import { setPulled } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { deriveWorker } from "@/workers/client";
 import type { Proof } from "@/workers/proof";
@@ -23,7 +22,7 @@ export function useShape(job: Job | null): LiveShape {
     if (!job) return null;
     if (!pull) return deriveShape(job);
     const pulled = structuredClone(job);
-    setAtPath(pulled, ["moves", pull.moveIndex, "params", pull.param], exactLength(pull.value));
+    setPulled(pulled, pull);
     return deriveShape(pulled);
   }, [job, pull]);
   // The last good shape has to outlive a refused one, so it is kept as state, set while rendering.

@@ -30,6 +30,8 @@ export interface Handle {
   readonly at: Point;
   readonly axis: Point;
   readonly param: string;
+  /** Parameters that say the same thing another way; pulling puts them back, or they would win. */
+  readonly clears: readonly string[];
   readonly perMm: number;
   readonly value: Mm;
   readonly label: string;

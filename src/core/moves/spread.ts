@@ -324,6 +324,7 @@ function handlesOf({ panel, opened }: SpreadPanel, hemSpread: Mm): Handle[] {
     at: tip,
     axis: pointUnit([Math.sign(pointSubtract(tip, creaseHem)[0]) || 1, 0]),
     param: "hemSpread",
+    clears: ["hemGirth"],
     perMm: 2,
     value: hemSpread,
     label: `${panel.name.toLowerCase()} hem`,

@@ -4,8 +4,7 @@ import { useMemo } from "react";
 import type { Panel } from "@/core/drafting";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
-import { exactLength } from "@/core/units";
-import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
+import { changeJob, setPulled } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "../JobContext";
 import { Length } from "../Length";
@@ -52,10 +51,7 @@ export function PatternTable({ label, what, marks }: Props) {
       return;
     }
     if (Math.abs(value - handle.value) < 1e-6 && !pull) return;
-    changeJob((draft) => {
-      ownMoves(draft);
-      setAtPath(draft, ["moves", moveIndex, "params", handle.param], exactLength(value));
-    });
+    changeJob((draft) => setPulled(draft, { moveIndex, param: handle.param, clears: handle.clears, value }));
   }
 
   const handles =
@@ -142,7 +138,9 @@ export function PatternTable({ label, what, marks }: Props) {
                 at={onScreen(view, place(handle.panel), handle.at)}
                 view={view}
                 tape={tape}
-                onPull={(value) => setView({ pull: { moveIndex: index, param: handle.param, value } })}
+                onPull={(value) =>
+                  setView({ pull: { moveIndex: index, param: handle.param, clears: handle.clears, value } })
+                }
                 onRelease={(value) => release(handle, index, value)}
                 onCancel={() => setView({ pull: null })}
               />
