@@ -43,6 +43,8 @@ export interface Shape {
   readonly block: Block;
   readonly blockReadings: Readings;
   readonly rules: ResolvedRules;
+  /** The school's rules, and the chosen back's, with nothing changed. */
+  readonly presetRules: ResolvedRules;
   readonly changedRules: readonly ChangedRule[];
   readonly style: Style;
   readonly moves: readonly MoveEntry[];
@@ -100,6 +102,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
   const {
     rules,
+    preset,
     changed,
     errors: ruleErrors,
   } = resolveRules(
@@ -121,8 +124,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       measures,
       unit: job.body.unit,
       styleParams: params.data,
+      feeds: style.feeds ?? {},
       autos: style.autos,
-      backExtra: rules.leg.backExtra,
       shoe: SHOE,
     };
     const moves = job.moves ?? style.moves;
@@ -140,6 +143,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       block,
       blockReadings: read(block.panels[0], block.panels[1], block.plan),
       rules,
+      presetRules: preset,
       changedRules: changed,
       style,
       moves,

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { lengthInputSchema, readLength, unitSchema, type LengthInput, type Quantity } from "../units";
+import { lengthInputSchema, plain, quantity, readLength, unitSchema, type LengthInput, type Quantity } from "../units";
 import { ESTIMATES } from "./estimates";
-import { MEASURES, measureKeySchema, type MeasureKey } from "./measures";
+import { DATUM_LEVELS, MEASURES, measureKeySchema, type MeasureKey } from "./measures";
 
 /**
  * A wearer's card: lengths kept exactly as typed, with the unit they were typed in.
@@ -11,6 +11,8 @@ export const bodySchema = z.strictObject({
   name: z.string().max(120).default(""),
   unit: unitSchema,
   taken: z.iso.date().optional(),
+  /** What the levels on this card count from; a card taken from the shoulder is brought to the waist. */
+  datum: z.enum(["waist", "shoulder"]).optional(),
   measures: z.partialRecord(
     measureKeySchema,
     z.union([lengthInputSchema, z.strictObject({ length: lengthInputSchema, net: z.boolean() })]),
@@ -19,6 +21,11 @@ export const bodySchema = z.strictObject({
 });
 export type Body = z.infer<typeof bodySchema>;
 type CardEntry = NonNullable<Body["measures"][MeasureKey]>;
+
+/** False where the card says that the girth already holds its ease. */
+export function entryNet(entry: CardEntry | undefined): boolean {
+  return !(typeof entry === "object" && "length" in entry) || entry.net;
+}
 
 /** The typed length of a card entry, whichever way it was stored. */
 export function entryLength(entry: CardEntry): LengthInput {
@@ -30,8 +37,9 @@ export interface CardError {
   readonly message: string;
 }
 
-/** Every measure as a quantity in millimetres, given or estimated. */
-export type BodyMeasures = Readonly<Record<MeasureKey, Quantity & { readonly source: "given" | "estimated" }>>;
+/** A measure in millimetres: given or estimated; `net` is false for a girth that already holds ease. */
+export type BodyMeasure = Quantity & { readonly source: "given" | "estimated"; readonly net: boolean };
+export type BodyMeasures = Readonly<Record<MeasureKey, BodyMeasure>>;
 
 export type ResolvedBody =
   | { readonly ok: true; readonly measures: BodyMeasures }
@@ -43,7 +51,7 @@ export type ResolvedBody =
  */
 export function resolveBody(body: Body): ResolvedBody {
   const errors: CardError[] = [];
-  const known = new Map<MeasureKey, Quantity & { readonly source: "given" | "estimated" }>();
+  const known = new Map<MeasureKey, BodyMeasure>();
   for (const { key, label, required } of MEASURES) {
     const path = `body.measures.${key}`;
     const entry = body.measures[key];
@@ -57,11 +65,59 @@ export function resolveBody(body: Body): ResolvedBody {
     else if (read.mm <= 0) errors.push({ path, message: `${label} must be more than nothing.` });
     else if (read.mm > 4000) {
       errors.push({ path, message: `${label} is over 4 metres. Check the unit: write 72 cm, 725 mm or 28 1/2 in.` });
-    } else known.set(key, { mm: read.mm, formula: "from the card", uses: [], estimated: false, source: "given" });
+    } else {
+      const net = entryNet(entry);
+      const formula = net ? "from the card" : "from the card, with its ease";
+      known.set(key, { mm: read.mm, formula, uses: [], estimated: false, source: "given", net });
+    }
   }
   if (errors.length > 0) return { ok: false, errors };
+  if (body.datum === "shoulder") {
+    errors.push(...fromShoulder(known));
+    if (errors.length > 0) return { ok: false, errors };
+  }
   for (const { key, from } of ESTIMATES) {
-    if (!known.has(key)) known.set(key, { ...from(known), estimated: true, source: "estimated" });
+    if (!known.has(key)) known.set(key, { ...from(known), estimated: true, source: "estimated", net: true });
   }
   return { ok: true, measures: Object.fromEntries(known) as BodyMeasures };
+}
+
+/** Brings levels taken from the shoulder to the waist, in place; returns what stands in the way. */
+function fromShoulder(known: Map<MeasureKey, BodyMeasure>): CardError[] {
+  const shoulder = shoulderToWaist(known);
+  if (!shoulder) {
+    return [
+      {
+        path: "body.measures.shoulderToWaist",
+        message: "The levels are taken from the shoulder, so shoulder to waist is needed. Measure it.",
+      },
+    ];
+  }
+  known.set("shoulderToWaist", shoulder);
+  const errors: CardError[] = [];
+  for (const key of DATUM_LEVELS) {
+    const level = known.get(key);
+    if (!level) continue;
+    const mm = level.mm - shoulder.mm;
+    const sum = `${plain(level.mm)} from the shoulder - shoulder to waist ${plain(shoulder.mm)}`;
+    known.set(key, { ...quantity(mm, sum, { shoulderToWaist: shoulder }), source: "given", net: true });
+    if (mm <= 0) {
+      errors.push({
+        path: `body.measures.${key}`,
+        message: `${plain(level.mm)} mm from the shoulder lies above the waist, which is ${plain(shoulder.mm)} mm down.`,
+      });
+    }
+  }
+  return errors;
+}
+
+/** Shoulder to waist from the card, else by the height: as carded, or 1 / 0.82 of shoulder to floor. */
+function shoulderToWaist(known: ReadonlyMap<MeasureKey, BodyMeasure>): BodyMeasure | null {
+  const given = known.get("shoulderToWaist");
+  if (given) return given;
+  const [height, floor] = [known.get("height"), known.get("waistToFloor")];
+  if (!height && !floor) return null;
+  const tall = height?.mm ?? (floor as BodyMeasure).mm / 0.82;
+  const sum = `0.245 x height ${plain(tall)} + 25`;
+  return { ...quantity(0.245 * tall + 25, sum), estimated: true, source: "estimated", net: true };
 }

@@ -71,4 +71,18 @@ export const ESTIMATES: readonly Estimate[] = [
   { key: "calf", from: (known) => share(known, "knee", 0.97) },
   { key: "ankle", from: (known) => share(known, "calf", 0.64) },
   { key: "heel", from: (known) => share(known, "ankle", 1.42) },
+  { key: "bust", from: (known) => share(known, "hip", 0.95) },
+  { key: "neck", from: (known) => share(known, "bust", 0.39) },
+  { key: "upperArm", from: (known) => share(known, "bust", 0.31) },
+  { key: "shoulderWidth", from: (known) => share(known, "height", 0.23) },
+  { key: "napeToWaist", from: (known) => share(known, "height", 0.245) },
+  {
+    key: "shoulderToWaist",
+    from: (known) => {
+      const nape = of(known, "napeToWaist");
+      return quantity(nape.mm + 25, `napeToWaist ${plain(nape.mm)} + 25`, { napeToWaist: nape });
+    },
+  },
+  { key: "shoulderToBust", from: (known) => share(known, "shoulderToWaist", 0.6) },
+  { key: "bustSpan", from: (known) => share(known, "bust", 0.2) },
 ];

@@ -1,11 +1,13 @@
 import { z } from "zod";
 import type { Mm } from "../units";
 
-/** One measure of the lower body: what it is called, how the tape runs, what it serves. */
+/** One measure of the card: what it is called, how the tape runs, what it serves. */
 export interface Measure {
   readonly key: MeasureKey;
   readonly label: string;
   readonly kind: "girth" | "level" | "length";
+  /** Upper-body measures are asked for only where a style or a rule needs them. */
+  readonly part: "lower" | "upper";
   readonly how: string;
   readonly use: string;
   /** A card without it cannot be drafted. */
@@ -31,8 +33,27 @@ export const measureKeySchema = z.enum([
   "waistToCalf",
   "waistToAnkle",
   "waistToFloor",
+  "bust",
+  "shoulderWidth",
+  "napeToWaist",
+  "shoulderToWaist",
+  "shoulderToBust",
+  "bustSpan",
+  "upperArm",
+  "neck",
 ]);
 export type MeasureKey = z.infer<typeof measureKeySchema>;
+
+const UPPER: ReadonlySet<MeasureKey> = new Set([
+  "bust",
+  "shoulderWidth",
+  "napeToWaist",
+  "shoulderToWaist",
+  "shoulderToBust",
+  "bustSpan",
+  "upperArm",
+  "neck",
+]);
 
 function measure(
   key: MeasureKey,
@@ -43,10 +64,10 @@ function measure(
   usual: readonly [Mm, Mm],
   required = false,
 ): Measure {
-  return { key, label, kind, how, use, usual, required };
+  return { key, label, kind, part: UPPER.has(key) ? "upper" : "lower", how, use, usual, required };
 }
 
-/** The lower-body card, in the order it is taken. */
+/** The card, in the order it is taken: lower body, then upper body. */
 export const MEASURES: readonly Measure[] = [
   measure(
     "waist",
@@ -150,6 +171,51 @@ export const MEASURES: readonly Measure[] = [
     "full length",
     [600, 1360],
   ),
+  measure("bust", "Bust", "girth", "Around the fullest part of the bust, tape level.", "bodices", [520, 1600]),
+  measure("neck", "Neck", "girth", "Around the base of the neck.", "bodices", [240, 520]),
+  measure("upperArm", "Upper arm", "girth", "Around the fullest part of the upper arm.", "sleeves", [160, 520]),
+  measure(
+    "shoulderWidth",
+    "Shoulder width",
+    "length",
+    "Across the back, from shoulder point to shoulder point.",
+    "bodices",
+    [240, 560],
+  ),
+  measure(
+    "napeToWaist",
+    "Nape to waist",
+    "length",
+    "Down the back, from the bone at the nape to the tied tape.",
+    "bodices, zips of one-pieces",
+    [240, 520],
+  ),
+  measure(
+    "shoulderToWaist",
+    "Shoulder to waist",
+    "length",
+    "In front, from the neck end of the shoulder over the bust to the tied tape.",
+    "bodices, levels taken from the shoulder",
+    [250, 560],
+  ),
+  measure(
+    "shoulderToBust",
+    "Shoulder to bust",
+    "length",
+    "From the neck end of the shoulder to the bust point.",
+    "bust darts",
+    [140, 400],
+  ),
+  measure("bustSpan", "Bust span", "length", "From bust point to bust point.", "place of darts", [110, 290]),
+];
+
+/** Levels that may be taken from the shoulder instead of the tied tape. */
+export const DATUM_LEVELS: readonly MeasureKey[] = [
+  "waistToHip",
+  "waistToKnee",
+  "waistToCalf",
+  "waistToAnkle",
+  "waistToFloor",
 ];
 
 const byKey = new Map(MEASURES.map((m) => [m.key, m]));

@@ -73,7 +73,7 @@ export function replyOf(derived: Derived): unknown {
       id: l.id,
       move: l.move,
       on: l.on,
-      text: stepText({ n: 0, panel: "", template: l.template, numbers: [], points: {} }, l.numbers),
+      text: stepText(l, l.numbers),
       numbers: quantities(l.numbers),
     })),
     panels: [derived.front, derived.back, ...(derived.band ? [derived.band] : [])].map(panelReply),

@@ -1,5 +1,12 @@
 import type { Mm } from "../units";
-import type { DartPlan } from "./waist";
+
+/** How a panel's surplus is shared: the darts, and what is left for the side. */
+export interface DartShare {
+  readonly count: 0 | 1 | 2;
+  readonly intake: Mm;
+  readonly length: Mm;
+  readonly side: Mm;
+}
 
 /** A dart may be no wider than this share of its length, or it cannot be sewn flat. */
 const WIDEST_DART = 0.32;
@@ -10,13 +17,7 @@ const ABOVE_HIP = 50;
  * Shares the surplus between darts and side. Under 14 mm there is no dart; else one of the maker's width; where
  * the side would take too much the dart grows to 35, then a second one is added, then the side takes the rest.
  */
-export function dartBudget(
-  surplus: Mm,
-  askedIntake: Mm,
-  askedLength: Mm,
-  sideLimit: Mm,
-  room: Mm,
-): DartPlan & { readonly side: Mm } {
+export function dartBudget(surplus: Mm, askedIntake: Mm, askedLength: Mm, sideLimit: Mm, room: Mm): DartShare {
   const length = Math.max(25, Math.min(askedLength, room - ABOVE_HIP));
   const widest = Math.min(35, WIDEST_DART * length);
   if (surplus < 14 || askedIntake <= 0) return { count: 0, intake: 0, length, side: surplus };

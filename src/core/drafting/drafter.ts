@@ -1,4 +1,4 @@
-import type { Point } from "../geometry";
+import type { Path, Point } from "../geometry";
 import { plain, type Quantity } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
@@ -9,6 +9,16 @@ export interface Step {
   readonly template: string;
   readonly numbers: readonly string[];
   readonly points: Readonly<Record<string, Point>>;
+  /** Light construction lines this step draws, and the seam lines that are final with it, in the panel's frame. */
+  readonly guides: readonly (readonly Point[])[];
+  readonly drawn: readonly Path[];
+}
+
+/** What a step puts on the paper besides its sentence. */
+export interface StepDrawing {
+  readonly points?: Readonly<Record<string, Point>>;
+  readonly guides?: readonly (readonly Point[])[];
+  readonly drawn?: readonly Path[];
 }
 
 export type Numbers = Readonly<Record<string, Quantity>>;
@@ -25,12 +35,12 @@ export class Drafter {
   }
 
   /** Records a step; the numbers it used are read from its template. */
-  step(panel: string, template: string, points: Readonly<Record<string, Point>> = {}): void {
+  step(panel: string, template: string, { points = {}, guides = [], drawn = [] }: StepDrawing = {}): void {
     const numbers = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
     for (const name of numbers) {
       if (!this.known[name]) throw new RangeError(`step uses unknown number ${name}`);
     }
-    this.done.push({ n: this.done.length + 1, panel, template, numbers, points });
+    this.done.push({ n: this.done.length + 1, panel, template, numbers, points, guides, drawn });
   }
 
   get numbers(): Numbers {
@@ -44,7 +54,7 @@ export class Drafter {
 
 /** A step's sentence with its numbers filled in by `format` (millimetres when none is given). */
 export function stepText(
-  step: Step,
+  step: Pick<Step, "template">,
   numbers: Numbers,
   format: (q: Quantity) => string = (q) => `${plain(q.mm)} mm`,
 ): string {

@@ -14,7 +14,7 @@ import {
   type Point,
 } from "../geometry";
 import { plain, quantity, type Mm, type Quantity } from "../units";
-import { curveStart, drawCrotchCurve, hollowDrawn, TIGHTEST_CROTCH, type CrotchCurve } from "./crotch";
+import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
 import { panelMap, type Edge, type Panel, type PanelLine } from "./panel";
 import { CannotDraft } from "./cannotDraft";
@@ -26,12 +26,13 @@ export interface DrawnLegs {
   readonly front: Panel;
   readonly back: Panel;
   readonly solved: Readonly<Record<string, Quantity>>;
+  /** How the crotch curves were drawn, in the canonical frame; null for a block that was brought in. */
+  readonly crotches: { readonly front: CrotchCurve; readonly back: CrotchCurve } | null;
 }
 
 interface Half {
   readonly plan: PanelPlan;
   readonly crotchPoint: Point;
-  readonly onCentre: Point;
   readonly waistCentre: Point;
   readonly hip: Point;
   readonly lowerSide: Path;
@@ -40,45 +41,54 @@ interface Half {
   readonly crotch: CrotchCurve;
 }
 
-const centreAt = (plan: PanelPlan, depth: Mm, y: Mm): Mm =>
-  plan.centreAtCrotch + ((plan.centreAtWaist - plan.centreAtCrotch) * (depth - y)) / depth;
-
 /** Levels a full leg is drawn to; a hem above the knee is cut afterwards, so that the leg keeps its line. */
 function drawnHem(plan: LegPlan): Mm {
   return Math.max(plan.levels.hem, plan.levels.knee + 100);
 }
 
-function drawHalf(kind: "front" | "back", legs: LegPlan, drop: Mm): Half {
+function inseamOf(legs: LegPlan, plan: PanelPlan, drop: Mm): Path {
+  const { levels, straightInseam } = legs;
+  return inseamDownward(
+    [plan.crotchX, levels.crotch + drop],
+    [plan.knee.inseam, levels.knee],
+    [plan.hem.inseam, drawnHem(legs)],
+    straightInseam,
+  );
+}
+
+function sideOf(legs: LegPlan, plan: PanelPlan, thigh: Point | null): Path {
   const { levels } = legs;
-  const plan = legs[kind];
-  const hem = drawnHem(legs);
+  return lowerSideSeam([plan.hipX, levels.hip], [plan.knee.side, levels.knee], [plan.hem.side, drawnHem(legs)], thigh);
+}
+
+/** A tighter turn than this is no outline to cut. */
+const LEAST_RADIUS: Mm = 12;
+
+function drawHalf(panel: "front" | "back", legs: LegPlan, drop: Mm): Half {
+  const { levels } = legs;
+  const plan = legs[panel];
   const crotchPoint: Point = [plan.crotchX, levels.crotch + drop];
-  const hip: Point = [plan.hipX, levels.hip];
-  const inseam = inseamDownward(crotchPoint, [-plan.kneeHalf, levels.knee], [-plan.hemHalf, hem]);
-  const lowerSide = lowerSideSeam(hip, [plan.kneeHalf, levels.knee], [plan.hemHalf, hem]);
+  const inseam = inseamOf(legs, plan, drop);
   const waistY = levels.waist - plan.centreRise;
-  const onLine = (y: Mm): Point =>
-    kind === "front" ? [plan.centreAtCrotch, y] : [centreAt(plan, levels.crotch, y), y];
-  const waistCentre: Point = kind === "front" ? [plan.centreAtWaist, waistY] : onLine(waistY);
-  const startAbove = curveStart(kind, levels.crotch, levels.crotch - levels.hip, plan.extension);
-  const hollow = hollowDrawn(kind, plan.hollowAsked, plan.extension);
-  let onCentre = onLine(levels.crotch - startAbove);
-  let crotch: CrotchCurve | null = null;
-  // On a very full seat with a short leg the curve would turn too tightly; it then leaves the centre line higher.
-  for (const higher of [1, 1.2, 1.4, 1.6]) {
-    const candidate = onLine(levels.crotch - startAbove * higher);
-    if (candidate[1] < waistY + 10) break;
-    const drawn = drawCrotchCurve(crotchPoint, pathStartTangent(inseam), candidate, waistCentre, levels.crotch, hollow);
-    if (drawn && (!crotch || drawn.radius > crotch.radius)) [crotch, onCentre] = [drawn, candidate];
-    if (crotch && crotch.radius >= TIGHTEST_CROTCH) break;
-  }
+  const lean = plan.centre === "slanted" ? (plan.centreAtWaist - plan.centreAtCrotch) / levels.crotch : 0;
+  const onLine = (y: Mm): Point => [plan.centreAtCrotch + lean * (levels.crotch - y), y];
+  const waistCentre: Point = plan.centre === "slanted" ? onLine(waistY) : [plan.centreAtWaist, waistY];
+  const inseamDown = pathStartTangent(inseam);
+  const crotch = drawCrotchCurve({ panel, plan, levels, crotchPoint, inseamDown, onLine, waistCentre });
   if (!crotch) {
     throw new CannotDraft(
       "body.measures.crotchDepth",
-      `The ${kind} crotch curve has no room between waist and crotch line. Check crotch depth, or choose a smaller extension.`,
+      `The ${panel} crotch curve has no room between waist and crotch line. Check crotch depth, or choose a smaller extension.`,
     );
   }
-  return { plan, crotchPoint, onCentre, waistCentre, hip, lowerSide, inseam, crotch };
+  if (crotch.radius < LEAST_RADIUS) {
+    throw new CannotDraft(
+      `block.rules.${panel}Extension`,
+      `The ${panel} crotch would turn within ${Math.floor(crotch.radius)} mm, too tight to sew. Choose another extension, or check crotch depth and waist to hip.`,
+    );
+  }
+  const lowerSide = sideOf(legs, plan, null);
+  return { plan, crotchPoint, waistCentre, hip: [plan.hipX, levels.hip], lowerSide, inseam, crotch };
 }
 
 /**
@@ -88,13 +98,9 @@ function drawHalf(kind: "front" | "back", legs: LegPlan, drop: Mm): Half {
 function solveBackDrop(legs: LegPlan, front: Half): Mm {
   const target = pathLength(front.inseam) - legs.backShorter;
   const { levels, back } = legs;
-  const hem = drawnHem(legs);
-  const lengthAt = (drop: Mm): Mm =>
-    pathLength(
-      inseamDownward([back.crotchX, levels.crotch + drop], [-back.kneeHalf, levels.knee], [-back.hemHalf, hem]),
-    ) - target;
-  const runBack = back.crotchX + back.kneeHalf;
-  const runFront = legs.front.crotchX + legs.front.kneeHalf;
+  const lengthAt = (drop: Mm): Mm => pathLength(inseamOf(legs, back, drop)) - target;
+  const runBack = back.crotchX - back.knee.inseam;
+  const runFront = legs.front.crotchX - legs.front.knee.inseam;
   const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.knee - levels.crotch));
   const drop = secant(lengthAt, guess, guess + 2, { tolerance: 1e-8 });
   if (drop === null || drop < -60 || drop > levels.knee - levels.crotch - 40) {
@@ -106,17 +112,52 @@ function solveBackDrop(legs: LegPlan, front: Half): Mm {
   return drop;
 }
 
+/** A thigh line may move a side in or out by at most this much; more makes a seam that puckers. */
+const THIGH_LIMIT: Mm = 45;
+
+interface ThighLed {
+  readonly front: Half;
+  readonly back: Half;
+  readonly girth: Quantity | null;
+}
+
+/** Leads both sides through the thigh line so that the leg is as wide there as asked; both move alike. */
+function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLed {
+  const { thigh, levels } = legs;
+  if (!thigh) return { front, back, girth: null };
+  const y = Math.max(levels.crotch + thigh.below, levels.crotch + drop + 8);
+  const inside = (half: Half): Mm => pathCrossings(half.inseam, y)[0] ?? half.plan.knee.inseam;
+  const outside = (half: Half): Mm => pathCrossings(half.lowerSide, y)[0] ?? half.plan.hipX;
+  const natural = [front, back].reduce((sum, half) => sum + outside(half) - inside(half), 0);
+  const wanted = (thigh.girth - natural) / 2;
+  const move = Math.min(THIGH_LIMIT, Math.max(-THIGH_LIMIT, wanted));
+  const led = (half: Half): Half => ({
+    ...half,
+    lowerSide: sideOf(legs, half.plan, [outside(half) + move, y]),
+  });
+  return {
+    front: led(front),
+    back: led(back),
+    girth: quantity(
+      natural + 2 * move,
+      `${plain(natural)} as the leg falls, each side moved ${plain(move)}`,
+      {},
+      thigh.girth,
+    ),
+  };
+}
+
 /**
  * Draws front and back from a plan, equal by construction: the back crotch point is lowered until the inseams agree,
  * the back side point and both waists are solved together. Throws CannotDraft where there is no solution.
  */
 export function drawLegs(legs: LegPlan): DrawnLegs {
-  const front = drawHalf("front", legs, 0);
-  const drop = solveBackDrop(legs, front);
-  const back = drawHalf("back", legs, drop);
+  const frontLine = drawHalf("front", legs, 0);
+  const drop = solveBackDrop(legs, frontLine);
+  const { front, back, girth: thighGirth } = throughThigh(legs, frontLine, drawHalf("back", legs, drop), drop);
   const task = (half: Half): WaistTask => ({
     centre: half.waistCentre,
-    centreDown: pointUnit(pointSubtract(half.onCentre, half.waistCentre)),
+    centreDown: pointUnit(pointSubtract(half.crotch.onCentre, half.waistCentre)),
     hip: half.hip,
     net: half.plan.netWaist,
     darts: half.plan.darts,
@@ -130,7 +171,7 @@ export function drawLegs(legs: LegPlan): DrawnLegs {
   if (!waists) {
     throw new CannotDraft(
       "body.measures.waist",
-      "No waist of this size can be joined to this hip: the side would have to lean too far. Check waist and waist to hip.",
+      "No waist of this size can be joined to this hip: the side would have to lean too far. Check waist and waist to hip, or take more into darts.",
     );
   }
   const drawn = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
@@ -142,22 +183,31 @@ export function drawLegs(legs: LegPlan): DrawnLegs {
     front: panelMap(panels[0], ([x, y]) => [0 - x, y]),
     back: panels[1],
     solved: {
-      backCrotchDrop: quantity(drop, `solved: back inseam ${plain(legs.backShorter)} shorter than the front's`),
+      backCrotchDrop: quantity(
+        drop,
+        `solved: back inseam ${plain(legs.backShorter)} shorter than the front's`,
+        {},
+        legs.dropAsked > 0 ? legs.dropAsked : undefined,
+      ),
       backShorter: quantity(legs.backShorter, `${plain(legs.backShorter)} as chosen, stretched on when sewn`),
-      frontHollow: quantity(
-        front.crotch.hollow,
-        `limited by the extension ${plain(legs.front.extension)}`,
-        {},
-        legs.front.hollowAsked,
-      ),
-      backHollow: quantity(
-        back.crotch.hollow,
-        `limited by the extension ${plain(legs.back.extension)}`,
-        {},
-        legs.back.hollowAsked,
-      ),
+      ...steering("front", legs.front, front.crotch),
+      ...steering("back", legs.back, back.crotch),
+      ...(thighGirth ? { thighGirth } : {}),
       backSideLevel: quantity(waists.back.side[1], "solved: the back side is as long as the front's"),
     },
+    crotches: { front: front.crotch, back: back.crotch },
+  };
+}
+
+/** The hollow that came out, and what steered the curve, each with the maker's own number where it was limited. */
+function steering(panel: "front" | "back", plan: PanelPlan, crotch: CrotchCurve): Record<string, Quantity> {
+  const { curve, extension } = plan;
+  const limit = `limited by the extension ${plain(extension)}`;
+  if (curve.steer === "diagonal") return { [`${panel}Hollow`]: quantity(crotch.hollow, limit, {}, curve.hollow) };
+  const asked = curve.steer === "hipPoint" ? curve.out : curve.up;
+  return {
+    [`${panel}Hollow`]: quantity(crotch.hollow, "measured on the drawn curve"),
+    [`${panel}Steer`]: quantity(crotch.steered, limit, {}, asked),
   };
 }
 
@@ -201,7 +251,7 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
   const { waist, side, inseamDown } = run;
   const hemSide = pathEnd(side);
   const hemInseam = pathEnd(inseamDown);
-  const crotchPath: Path = [half.crotch.segment, line(half.onCentre, half.waistCentre)];
+  const crotchPath: Path = [half.crotch.segment, line(half.crotch.onCentre, half.waistCentre)];
   const edges: Edge[] = [
     ...waist.edges,
     { id: "side", role: "side", name: "side seam", path: side },
@@ -211,7 +261,7 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
   ];
   const seamX = (path: Path, y: Mm): Mm | undefined => pathCrossings(path, y)[0];
   const creaseHemY = hemSide[1] + ((hemInseam[1] - hemSide[1]) * (0 - hemSide[0])) / (hemInseam[0] - hemSide[0]);
-  const hipCentre: Point = [seamX(crotchPath, levels.hip) ?? half.onCentre[0], levels.hip];
+  const hipCentre: Point = [seamX(crotchPath, levels.hip) ?? half.crotch.onCentre[0], levels.hip];
   const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
   const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
   const lines: PanelLine[] = [
@@ -243,8 +293,8 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
           {
             kind: "knee" as const,
             points: [
-              [-half.plan.kneeHalf, levels.knee],
-              [half.plan.kneeHalf, levels.knee],
+              [half.plan.knee.inseam, levels.knee],
+              [half.plan.knee.side, levels.knee],
             ] as const,
           },
         ]
@@ -263,9 +313,9 @@ function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outlin
       hipSide: half.hip,
       hipCentre,
       crotchPoint: half.crotchPoint,
-      curveStart: half.onCentre,
+      curveStart: half.crotch.onCentre,
       ...(hasKnee
-        ? { kneeSide: [half.plan.kneeHalf, levels.knee], kneeInseam: [-half.plan.kneeHalf, levels.knee] }
+        ? { kneeSide: [half.plan.knee.side, levels.knee], kneeInseam: [half.plan.knee.inseam, levels.knee] }
         : {}),
       hemSide,
       hemInseam,

@@ -1,7 +1,9 @@
 import { z } from "zod";
-import { lengthInputSchema, readLength, type LengthInput, type Mm, type Unit } from "../units";
+import { lengthInputSchema, type Mm } from "../units";
 
 const length = lengthInputSchema;
+
+const hangFrom = z.enum(["crease", "side", "inseam", "offset"]);
 
 /**
  * The drafting rules a maker can change. Every length is written like any other (number in the card's unit, or
@@ -16,13 +18,21 @@ export const rulesSchema = z.strictObject({
     })
     .describe("Depth of the crotch line below the natural waist.")
     .optional(),
+  width: z
+    .strictObject({ from: z.enum(["hip", "waist"]).optional(), add: length.optional() })
+    .describe("What a panel's width starts from: a quarter of the hip, or a quarter of the waist with its dart.")
+    .optional(),
   ease: z
     .strictObject({ front: length.optional(), back: length.optional() })
     .describe("Ease at the hip, per panel.")
     .optional(),
+  hipInch: z
+    .enum(["hipOnly", "throughout", "none"])
+    .describe("Whether the back's extra width at the hip stays there, runs down the leg, or is left out.")
+    .optional(),
   frontExtension: z
     .strictObject({
-      from: z.enum(["hip20", "hip16", "quarter4", "hip8", "thigh", "fixed"]).optional(),
+      from: z.enum(["hip20", "hip16", "quarter4", "hip8", "thigh", "girth", "fixed"]).optional(),
       add: length.optional(),
       value: length.optional(),
     })
@@ -30,24 +40,32 @@ export const rulesSchema = z.strictObject({
     .optional(),
   backExtension: z
     .strictObject({
-      from: z.enum(["hip10", "front", "fixed"]).optional(),
+      from: z.enum(["hip10", "front", "frontTwice", "girth", "fixed"]).optional(),
       add: length.optional(),
       value: length.optional(),
     })
-    .describe("Back crotch extension, in total, from the back's own slanted centre line.")
+    .describe("Back crotch extension, in total, from the back's own centre line.")
     .optional(),
   back: z
     .strictObject({
-      how: z.enum(["slanted"]).optional(),
+      how: z.enum(["slanted", "traced", "hinged", "tilted", "transferred", "redrafted", "repeated"]).optional(),
+      crease: z.enum(["front", "own"]).optional(),
       inAtCrotch: length.optional(),
       inAtWaist: length.optional(),
-      rise: length.optional(),
+      out: length.optional(),
+      rise: z.union([z.literal("auto"), length]).optional(),
+      open: length.optional(),
+      drop: length.optional(),
+      inseamAdd: length.optional(),
+      sideAdd: length.optional(),
+      kneeAdd: length.optional(),
+      increment: length.optional(),
     })
-    .describe("How the centre back comes in and rises.")
+    .describe("How the back is made: slanted, from the traced front in one of several ways, or drawn anew.")
     .optional(),
   waist: z
     .strictObject({
-      shaping: z.enum(["darts", "none"]).optional(),
+      shaping: z.enum(["darts", "none", "hipWide", "centreBack"]).optional(),
       frontIntake: length.optional(),
       backIntake: length.optional(),
       frontLength: length.optional(),
@@ -57,19 +75,56 @@ export const rulesSchema = z.strictObject({
       sideRise: length.optional(),
       ease: length.optional(),
     })
-    .describe("Where the waist is taken in: darts, centre front, side.")
+    .describe("Where the waist is taken in: darts, sides and centres, the centre back, or not at all.")
+    .optional(),
+  dart: z
+    .strictObject({
+      at: z.enum(["mid", "crease", "bust", "fixed"]).optional(),
+      value: length.optional(),
+      run: z.enum(["square", "parallel"]).optional(),
+    })
+    .describe("Where a dart stands on the waist, and whether it runs square to it or parallel to the centre line.")
+    .optional(),
+  dropAfterBack: z
+    .boolean()
+    .describe("Drop the centre front only after the back is made, so that a traced back does not drop with it.")
     .optional(),
   hollow: z
-    .strictObject({ front: length.optional(), back: length.optional() })
+    .strictObject({
+      from: z.enum(["asked", "quarter"]).optional(),
+      front: length.optional(),
+      back: length.optional(),
+    })
     .describe("How close the crotch curve comes to its corner, on the diagonal.")
+    .optional(),
+  curve: z
+    .strictObject({
+      steer: z.enum(["diagonal", "hipPoint", "outAndUp"]).optional(),
+      start: z.enum(["hip", "halfway"]).optional(),
+      out: length.optional(),
+      up: length.optional(),
+    })
+    .describe("What steers the crotch curve: the diagonal, a point outside the hip line, or equal ways out and up.")
     .optional(),
   leg: z
     .strictObject({
+      fall: z.enum(["shared", "down"]).optional(),
+      knee: z.enum(["straight", "bent"]).optional(),
+      kneeLine: z.enum(["measured", "half"]).optional(),
       kneeEase: length.optional(),
       hemGirth: z.union([z.literal("auto"), length]).optional(),
       backExtra: length.optional(),
+      inseam: z.enum(["auto", "straight"]).optional(),
     })
-    .describe("The block's own leg, shared about the crease; the back is wider by backExtra.")
+    .describe("The block's own leg: shared by girth or falling straight down; the back is wider by backExtra.")
+    .optional(),
+  hang: z
+    .union([hangFrom, z.strictObject({ from: hangFrom.optional(), by: length.optional() })])
+    .describe("What the leg hangs from: the crease, the side, the inseam, or a crease set off from the middle.")
+    .optional(),
+  thigh: z
+    .strictObject({ below: length.optional(), girth: z.union([z.literal("none"), length]).optional() })
+    .describe("A finished girth of one leg at a thigh line below the crotch line; the sides pass through it.")
     .optional(),
   inseam: z
     .strictObject({ backShorter: length.optional() })
@@ -79,145 +134,76 @@ export const rulesSchema = z.strictObject({
     .strictObject({ add: length.optional() })
     .describe("Waist line above (or, negative, below) the natural waist.")
     .optional(),
+  level: z
+    .strictObject({ high: length.optional() })
+    .describe("How far a high waist stands above the natural waist; hip, knee and length still count from the waist.")
+    .optional(),
 });
 export type Rules = z.infer<typeof rulesSchema>;
 
+type Extension<F extends string> = { readonly from: F; readonly add: Mm; readonly value: Mm };
+
+export type BackHow = NonNullable<NonNullable<Rules["back"]>["how"]>;
+export type WaistShaping = NonNullable<NonNullable<Rules["waist"]>["shaping"]>;
+
 /** The rules with every length in millimetres and nothing left open. */
 export interface ResolvedRules {
-  readonly crotchDepth: {
-    from: "auto" | "measured" | "hip4" | "crotchLength2" | "hipLine" | "fixed";
-    add: Mm;
-    value: Mm;
+  readonly crotchDepth: Extension<"auto" | "measured" | "hip4" | "crotchLength2" | "hipLine" | "fixed">;
+  readonly width: { readonly from: "hip" | "waist"; readonly add: Mm };
+  readonly ease: { readonly front: Mm; readonly back: Mm };
+  readonly hipInch: "hipOnly" | "throughout" | "none";
+  readonly frontExtension: Extension<"hip20" | "hip16" | "quarter4" | "hip8" | "thigh" | "girth" | "fixed">;
+  readonly backExtension: Extension<"hip10" | "front" | "frontTwice" | "girth" | "fixed">;
+  readonly back: {
+    readonly how: BackHow;
+    readonly crease: "front" | "own";
+    readonly inAtCrotch: Mm;
+    readonly inAtWaist: Mm;
+    readonly out: Mm;
+    readonly rise: Mm | "auto";
+    readonly open: Mm;
+    readonly drop: Mm;
+    readonly inseamAdd: Mm;
+    readonly sideAdd: Mm;
+    readonly kneeAdd: Mm;
+    readonly increment: Mm;
   };
-  readonly ease: { front: Mm; back: Mm };
-  readonly frontExtension: { from: "hip20" | "hip16" | "quarter4" | "hip8" | "thigh" | "fixed"; add: Mm; value: Mm };
-  readonly backExtension: { from: "hip10" | "front" | "fixed"; add: Mm; value: Mm };
-  readonly back: { how: "slanted"; inAtCrotch: Mm; inAtWaist: Mm; rise: Mm };
   readonly waist: {
-    shaping: "darts" | "none";
-    frontIntake: Mm;
-    backIntake: Mm;
-    frontLength: Mm;
-    backLength: Mm;
-    frontIn: Mm;
-    frontDrop: Mm;
-    sideRise: Mm;
-    ease: Mm;
+    readonly shaping: WaistShaping;
+    readonly frontIntake: Mm;
+    readonly backIntake: Mm;
+    readonly frontLength: Mm;
+    readonly backLength: Mm;
+    readonly frontIn: Mm;
+    readonly frontDrop: Mm;
+    readonly sideRise: Mm;
+    readonly ease: Mm;
   };
-  readonly hollow: { front: Mm; back: Mm };
-  readonly leg: { kneeEase: Mm; hemGirth: Mm | "auto"; backExtra: Mm };
-  readonly inseam: { backShorter: Mm };
-  readonly waistLevel: { add: Mm };
-}
-
-/** A school of drafting: a preset over the rules, in millimetres. */
-export interface School {
-  readonly id: string;
-  readonly label: string;
-  readonly note: string;
-  readonly rules: ResolvedRules;
-}
-
-export const schoolIdSchema = z.enum(["proportional"]);
-export type SchoolId = z.infer<typeof schoolIdSchema>;
-
-export const SCHOOLS: Readonly<Record<SchoolId, School>> = {
-  proportional: {
-    id: "proportional",
-    label: "Proportional",
-    note: "Widths and extensions are shares of the hip; the back leans in and rises. Suits most figures in firm cloth.",
-    rules: {
-      crotchDepth: { from: "auto", add: 0, value: 0 },
-      ease: { front: 0, back: 25 },
-      frontExtension: { from: "hip20", add: 0, value: 0 },
-      backExtension: { from: "hip10", add: 0, value: 0 },
-      back: { how: "slanted", inAtCrotch: 20, inAtWaist: 50, rise: 40 },
-      waist: {
-        shaping: "darts",
-        frontIntake: 25,
-        backIntake: 25,
-        frontLength: 125,
-        backLength: 150,
-        frontIn: 10,
-        frontDrop: 8,
-        sideRise: 10,
-        ease: 0,
-      },
-      hollow: { front: 25, back: 32 },
-      leg: { kneeEase: 60, hemGirth: "auto", backExtra: 25 },
-      inseam: { backShorter: 3 },
-      waistLevel: { add: 0 },
-    },
-  },
-};
-
-/** Limits of rule lengths in millimetres where more or less cannot be drafted at all. */
-const LIMITS: Readonly<Record<string, readonly [Mm, Mm, string]>> = {
-  "inseam.backShorter": [0, 6, "The back inseam may be 0 to 6 mm shorter than the front's."],
-  "ease.front": [-200, 300, "Ease per panel must lie between -20 and 30 cm."],
-  "ease.back": [-200, 300, "Ease per panel must lie between -20 and 30 cm."],
-  "back.rise": [0, 120, "The back rise must lie between 0 and 12 cm."],
-  "waist.frontLength": [20, 300, "A dart must be 2 to 30 cm long."],
-  "waist.backLength": [20, 300, "A dart must be 2 to 30 cm long."],
-};
-
-type RuleValues = Readonly<Record<string, unknown>>;
-
-export interface RuleError {
-  readonly path: string;
-  readonly message: string;
-}
-
-/** A rule whose value is not the school's own: which, and by whom it was changed. */
-export interface ChangedRule {
-  readonly path: string;
-  readonly by: "style" | "maker";
-}
-
-/**
- * Lays a school's preset, the style's rules and the maker's own over each other and reads their lengths.
- * Returns the rules in millimetres with the list of what differs from the school, or errors with paths.
- */
-export function resolveRules(
-  school: SchoolId,
-  layers: readonly { readonly by: "style" | "maker"; readonly rules: Rules }[],
-  unit: Unit,
-): { readonly rules: ResolvedRules; readonly changed: readonly ChangedRule[]; readonly errors: readonly RuleError[] } {
-  const preset = SCHOOLS[school].rules as unknown as Record<string, RuleValues>;
-  const resolved: Record<string, Record<string, unknown>> = {};
-  for (const [name, values] of Object.entries(preset)) resolved[name] = { ...values };
-  const changed: ChangedRule[] = [];
-  const errors: RuleError[] = [];
-  for (const { by, rules } of layers) {
-    for (const [name, values] of Object.entries(rules)) {
-      for (const [key, raw] of Object.entries(values ?? {})) {
-        if (raw === undefined) continue;
-        const path = `${name}.${key}`;
-        const value = readRule(key, raw as LengthInput | string, unit);
-        if (typeof value === "object") {
-          errors.push({ path: `block.rules.${path}`, message: value.message });
-          continue;
-        }
-        const limit = LIMITS[path];
-        if (limit && typeof value === "number" && (value < limit[0] || value > limit[1])) {
-          errors.push({ path: `block.rules.${path}`, message: limit[2] });
-          continue;
-        }
-        const group = resolved[name];
-        if (group) group[key] = value;
-        const before = changed.findIndex((c) => c.path === path);
-        if (before >= 0) changed.splice(before, 1);
-        if (preset[name]?.[key] !== value) changed.push({ path, by });
-      }
-    }
-  }
-  return { rules: resolved as unknown as ResolvedRules, changed, errors };
-}
-
-const CHOICES = new Set(["from", "how", "shaping"]);
-
-function readRule(key: string, raw: LengthInput | string, unit: Unit): Mm | string | { readonly message: string } {
-  if (CHOICES.has(key) || raw === "auto") return raw as string;
-  const read = readLength(raw, unit);
-  return read.ok ? read.mm : { message: read.message };
+  readonly dart: {
+    readonly at: "mid" | "crease" | "bust" | "fixed";
+    readonly value: Mm;
+    readonly run: "square" | "parallel";
+  };
+  readonly dropAfterBack: boolean;
+  readonly hollow: { readonly from: "asked" | "quarter"; readonly front: Mm; readonly back: Mm };
+  readonly curve: {
+    readonly steer: "diagonal" | "hipPoint" | "outAndUp";
+    readonly start: "hip" | "halfway";
+    readonly out: Mm;
+    readonly up: Mm;
+  };
+  readonly leg: {
+    readonly fall: "shared" | "down";
+    readonly knee: "straight" | "bent";
+    readonly kneeLine: "measured" | "half";
+    readonly kneeEase: Mm;
+    readonly hemGirth: Mm | "auto";
+    readonly backExtra: Mm;
+    readonly inseam: "auto" | "straight";
+  };
+  readonly hang: { readonly from: "crease" | "side" | "inseam" | "offset"; readonly by: Mm };
+  readonly thigh: { readonly below: Mm; readonly girth: Mm | "none" };
+  readonly inseam: { readonly backShorter: Mm };
+  readonly waistLevel: { readonly add: Mm };
+  readonly level: { readonly high: Mm };
 }

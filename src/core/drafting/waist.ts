@@ -25,11 +25,14 @@ import {
 import type { Mm, Radians } from "../units";
 import type { Edge, PanelLine } from "./panel";
 
-/** Darts of one panel: how many, how wide each mouth is, how long their legs are. */
+/** Darts of one panel: how many, how wide each mouth is, how long their legs are, where and which way they run. */
 export interface DartPlan {
   readonly count: 0 | 1 | 2;
   readonly intake: Mm;
   readonly length: Mm;
+  /** From the centre to the middle of the first dart's mouth; null shares the waist evenly. */
+  readonly at: Mm | null;
+  readonly run: "square" | "parallel";
 }
 
 /** What the waist of one panel must meet, in the canonical frame (centre to the left, side to the right). */
@@ -68,6 +71,14 @@ function upperSideSeam(side: Point, hip: Point): Segment {
   return hermiteByLevel(side, hip, WAIST_SLOPE * chord, 0);
 }
 
+/** Share of the closed waist at which each dart stands: evenly, or the first where the maker wants it. */
+export function dartShares(darts: DartPlan, net: Mm): readonly number[] {
+  const even = Array.from({ length: darts.count }, (_, i) => (i + 1) / (darts.count + 1));
+  if (darts.at === null || darts.count === 0) return even;
+  const first = Math.min(0.78, Math.max(0.18, (darts.at - darts.intake / 2) / net));
+  return darts.count === 1 ? [first] : [Math.min(first, 0.5), (Math.min(first, 0.5) + 1) / 2];
+}
+
 /**
  * Draws the waist with its darts closed from a guessed closed side point. The side part is then turned back
  * open about each dart tip. `lean` is how far from square the waist meets the side (plus opens the corner).
@@ -77,11 +88,14 @@ function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 
   const { centre, hip, darts } = task;
   const leave = pointScale(pointQuarterTurn(task.centreDown), -1);
   const chord = pointSubtract(closedSide, centre);
-  const down = pointUnit(pointQuarterTurn(chord));
   const angle: Radians = darts.count === 0 ? 0 : 2 * Math.asin(Math.min(0.9, darts.intake / 2 / darts.length));
-  let placed: Closed["darts"] = Array.from({ length: darts.count }, (_, i) => {
-    const mouth = pointBetween(centre, closedSide, (i + 1) / (darts.count + 1));
-    return { mouth, tip: pointAdd(mouth, pointScale(down, darts.length)), t: (i + 1) / (darts.count + 1), angle };
+  // The leg nearer the centre is drawn; the dart's middle stands half its angle beyond it.
+  const down =
+    darts.run === "parallel" ? pointRotate(task.centreDown, [0, 0], -angle / 2) : pointUnit(pointQuarterTurn(chord));
+  const shares = dartShares(darts, task.net);
+  let placed: Closed["darts"] = shares.map((t) => {
+    const mouth = pointBetween(centre, closedSide, t);
+    return { mouth, tip: pointAdd(mouth, pointScale(down, darts.length)), t, angle };
   });
   let curve = line(centre, closedSide);
   let side = closedSide;
@@ -92,7 +106,7 @@ function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 
     square = pointRotate(pointUnit([1, -slope]), [0, 0], -angle * darts.count);
     curve = curveByDirections(centre, leave, closedSide, pointRotate(square, [0, 0], lean));
     placed = placed.map((dart, i) => {
-      const base = pointBetween(centre, closedSide, (i + 1) / (darts.count + 1));
+      const base = pointBetween(centre, closedSide, shares[i] as number);
       const t = crossingParameter(curve, base, down, dart.t);
       const mouth = segmentAt(curve, t);
       return { ...dart, t, mouth, tip: pointAdd(mouth, pointScale(down, darts.length)) };
@@ -154,10 +168,24 @@ export function drawWaists(front: WaistTask, back: WaistTask, frontSideY: Mm, lo
   for (let round = 0; ; round++) {
     // Only the last round has to be exact; the first two only find the lean.
     const tolerance = round === 2 ? 1e-6 : 1e-2;
-    const closedFront = solveSide(front, frontGuess, -lean, (drawn) => drawn.side[1] - frontSideY, tolerance);
+    const closedFront = solveSide(
+      front,
+      frontGuess,
+      -lean,
+      (drawn) => drawn.side[1] - frontSideY,
+      frontSideY,
+      tolerance,
+    );
     if (!closedFront) return null;
     const needed = segmentLength(closedFront.drawn.upperSide) + lowerDifference;
-    const closedBack = solveSide(back, backGuess, lean, (drawn) => segmentLength(drawn.upperSide) - needed, tolerance);
+    const closedBack = solveSide(
+      back,
+      backGuess,
+      lean,
+      (drawn) => segmentLength(drawn.upperSide) - needed,
+      frontSideY,
+      tolerance,
+    );
     if (!closedBack) return null;
     frontGuess = closedFront.at;
     backGuess = closedBack.at;
@@ -175,6 +203,7 @@ function solveSide(
   guess: Point,
   lean: Radians,
   second: (drawn: Closed) => number,
+  expected: Mm,
   tolerance: number,
 ): { readonly at: Point; readonly drawn: Closed } | null {
   // Wide darts lift the closed side far above the open one; a few higher starts cover the fullest figures.
@@ -189,7 +218,8 @@ function solveSide(
     );
     if (!at) continue;
     const drawn = drawClosed(task, at, lean);
-    if (drawn.side[1] < task.hip[1] - 10) return { at, drawn };
+    // A second solution lies near the hip, with the waist swung down the side: it is never meant.
+    if (drawn.side[1] < expected + 0.35 * (task.hip[1] - expected)) return { at, drawn };
   }
   return null;
 }

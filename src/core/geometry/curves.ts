@@ -80,7 +80,12 @@ export function cornerCurve(
 
 /** Distance from the corner to where the curve crosses the diagonal. */
 function diagonalDistance(curve: Segment, { corner, along }: Diagonal): Mm {
-  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), corner));
+  return pointDistance(segmentCrossing(curve, corner, along), corner);
+}
+
+/** Where a curve crosses the line through `base` along `along`, its ends lying on either side. */
+export function segmentCrossing(curve: Segment, base: Point, along: Point): Point {
+  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), base));
   let [low, high] = [0, 1];
   const atStart = Math.sign(side(0));
   for (let i = 0; i < 32; i++) {
@@ -88,5 +93,5 @@ function diagonalDistance(curve: Segment, { corner, along }: Diagonal): Mm {
     if (Math.sign(side(middle)) === atStart) low = middle;
     else high = middle;
   }
-  return pointDistance(segmentAt(curve, (low + high) / 2), corner);
+  return segmentAt(curve, (low + high) / 2);
 }

@@ -9,7 +9,9 @@ export const hipEase: CheckRule = {
   note: "The finished hip is larger than the body.",
   measure({ measures, readings, front }) {
     const value = readings.hipGirth - measures.hip.mm;
-    const status = byFloor(value, 20, 0);
+    const { net } = measures.hip;
+    // A hip carded with its ease is met when the pattern is as large; there is nothing to add.
+    const status = net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2);
     return verdict(this, {
       status,
       value,
@@ -18,7 +20,9 @@ export const hipEase: CheckRule = {
       message:
         value < 0
           ? `The trousers are ${plain(-value)} mm smaller than the hip.`
-          : `${plain(value)} mm of ease round the hip.`,
+          : net
+            ? `${plain(value)} mm of ease round the hip.`
+            : "As large as the carded hip, which already holds its ease.",
       where: { panel: "front", point: landmarkOf(front, "hipSide") },
       fix: "Add hip ease to front and back.",
     });

@@ -24,7 +24,7 @@ export function paramOr(
   context: MoveContext,
 ): Quantity | null {
   if (own !== undefined && own !== "auto") return readParam(param, own, context, "as chosen");
-  const fromStyle = context.styleParams[param] as AutoLength | undefined;
+  const fromStyle = context.styleParams[context.feeds[`${move}.${param}`] ?? param] as AutoLength | undefined;
   if (fromStyle !== undefined && fromStyle !== "auto")
     return readParam(param, fromStyle, context, "asked of the style");
   return context.autos[`${move}.${param}`]?.(context.measures) ?? null;

@@ -16,9 +16,10 @@ export interface MoveContext {
   readonly unit: Unit;
   /** Style parameters as given; they fill what a move leaves `auto`. */
   readonly styleParams: Readonly<Record<string, unknown>>;
+  /** Style parameters that a move's parameter of another name takes, by "move.param". */
+  readonly feeds: Readonly<Record<string, string>>;
   /** The style's own sums, by "move.param", for what neither move nor parameter states. */
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
-  readonly backExtra: Mm;
   /** Heel height the length allows for. */
   readonly shoe: Mm;
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { panelWidths, type LegPlan } from "../drafting";
+import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
+import type { Mm } from "../units";
 import { quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { MoveRefused, type Move } from "./move";
@@ -9,6 +10,11 @@ const schema = z.strictObject({
   hem: autoLengthSchema.optional().describe("Finished girth of one leg at the hem."),
   backExtra: autoLengthSchema.optional().describe("How much wider the back is than the front."),
 });
+
+function reshaped(plan: LegPlan, panel: "front" | "back", knee: Mm, hem: Mm): LegPlan["front"] {
+  const now = plan[panel];
+  return { ...now, knee: passingOf(plan.hang, knee, now.knee), hem: passingOf(plan.hang, hem, now.hem) };
+}
 
 /** New widths at knee and hem, equal about the crease; side and inseam are redrawn and reconciled. */
 export const shapeLeg: Move<z.infer<typeof schema>> = {
@@ -20,14 +26,11 @@ export const shapeLeg: Move<z.infer<typeof schema>> = {
   apply(state, params, context) {
     const { plan } = state;
     const knee =
-      paramOr("shape-leg", "knee", params.knee, context) ??
-      quantity(2 * (plan.front.kneeHalf + plan.back.kneeHalf), "as the block");
-    const hem =
-      paramOr("shape-leg", "hem", params.hem, context) ??
-      quantity(2 * (plan.front.hemHalf + plan.back.hemHalf), "as the block");
+      paramOr("shape-leg", "knee", params.knee, context) ?? quantity(legGirthAt(plan, "knee"), "as the block");
+    const hem = paramOr("shape-leg", "hem", params.hem, context) ?? quantity(legGirthAt(plan, "hem"), "as the block");
     const extra =
       paramOr("shape-leg", "backExtra", params.backExtra, context) ??
-      quantity(context.backExtra, "the block's own: back wider than front");
+      quantity(plan.backExtra, "the block's own: back wider than front");
     for (const [param, girth] of [
       ["knee", knee],
       ["hem", hem],
@@ -43,8 +46,9 @@ export const shapeLeg: Move<z.infer<typeof schema>> = {
     const atHem = panelWidths(hem.mm, extra.mm);
     const shaped: LegPlan = {
       ...plan,
-      front: { ...plan.front, kneeHalf: atKnee.front / 2, hemHalf: atHem.front / 2 },
-      back: { ...plan.back, kneeHalf: atKnee.back / 2, hemHalf: atHem.back / 2 },
+      backExtra: extra.mm,
+      front: reshaped(plan, "front", atKnee.front, atHem.front),
+      back: reshaped(plan, "back", atKnee.back, atHem.back),
     };
     const straight = Math.abs(knee.mm - hem.mm) < 0.05;
     return {

@@ -23,5 +23,7 @@ export interface Style {
   readonly moves: readonly MoveEntry[];
   /** Sums for what a move leaves `auto`, by "move.param". */
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
+  /** Style parameters that a move's parameter of another name takes, by "move.param". */
+  readonly feeds?: Readonly<Record<string, string>>;
   readonly finish: Finish;
 }

@@ -1,5 +1,5 @@
 import { edgeOf, panelOutline, smallestRadius, type Panel } from "../drafting";
-import { pathLength, polygonSelfCrossing } from "../geometry";
+import { pathLength, polygonSections, polygonSelfCrossing } from "../geometry";
 
 /** What is wrong with a panel's outline, as words; empty when nothing is. */
 export function badOutline(panel: Panel): string[] {
@@ -11,6 +11,22 @@ export function badOutline(panel: Panel): string[] {
   const radius = smallestRadius(edgeOf(panel, "crotch").path);
   if (radius < 12) faults.push(`crotch radius ${radius.toFixed(1)}`);
   return faults.map((fault) => `${panel.id}: ${fault}`);
+}
+
+/**
+ * A leg narrower between crotch and knee than at both: a pinch no style of a straight or tapered leg asks for.
+ * `knee` and `crotch` are levels in millimetres.
+ */
+export function pinch(panel: Panel, crotch: number, knee: number): string[] {
+  const width = (y: number): number =>
+    polygonSections(panelOutline(panel), y).reduce((sum, [left, right]) => sum + right - left, 0);
+  const top = crotch + 0.12 * (knee - crotch);
+  const floor = Math.min(width(top), width(knee)) - 1;
+  for (let i = 1; i < 12; i++) {
+    const y = top + ((knee - top) * i) / 12;
+    if (width(y) < floor) return [`${panel.id}: pinched at ${y.toFixed(0)}`];
+  }
+  return [];
 }
 
 /** Front and back together: their outlines, and seams that should be equal off by over 0.5 mm. */

@@ -1,0 +1,42 @@
+import { plain, quantity } from "../../units";
+import { backRiseSum } from "../sums";
+import type { BackMaking } from "./back";
+
+/** What the centre gives up is set out at the side, level by level: the widths stay, the waist gets its hollow. */
+export const transferred: BackMaking = {
+  lines({ rules, measures, drafter, levels, centre, frontHipX, moreEase, frontWidth, extension, quarter }) {
+    const { inAtCrotch, inAtWaist, sideAdd, kneeAdd } = rules.back;
+    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    drafter.number("inAtCrotch", quantity(inAtCrotch, `${plain(inAtCrotch)} as chosen`));
+    drafter.number("inAtWaist", quantity(inAtWaist, `${plain(inAtWaist)} as chosen`));
+    drafter.number("sideAdd", quantity(sideAdd, `${plain(sideAdd)} as chosen`));
+    drafter.number("kneeAdd", quantity(kneeAdd, `${plain(kneeAdd)} as chosen`));
+    const share = (levels.crotch - levels.hip) / levels.crotch;
+    const inAtHip = inAtCrotch + (inAtWaist - inAtCrotch) * share;
+    const outAtHip = inAtWaist === 0 ? sideAdd : (sideAdd * inAtHip) / inAtWaist;
+    drafter.number("sideAtHip", quantity(outAtHip, `${plain(sideAdd)} at the waist, as much as the centre slants in`));
+    drafter.number(
+      "backWidth",
+      quantity(
+        frontWidth.mm + outAtHip - inAtHip + moreEase,
+        `front width ${plain(frontWidth.mm)} - in ${plain(inAtHip)} + out ${plain(outAtHip)} + ease ${plain(moreEase)}`,
+        { frontWidth },
+      ),
+    );
+    return {
+      centre: "slanted",
+      centreAtCrotch: centre + inAtCrotch,
+      centreAtWaist: centre + inAtWaist,
+      rise: rise.mm,
+      hipX: frontHipX + outAtHip + moreEase,
+      crotchX: centre + inAtCrotch - extension.mm,
+      quarter,
+      sideGain: kneeAdd / 2,
+      inseamGain: kneeAdd / 2,
+    };
+  },
+  centreText:
+    "Trace the front for the back. Slant its centre in to {inAtWaist} at the waist and rise {backRise} along that line.",
+  widthText:
+    "Set out at the side what the centre gave up: {sideAdd} at the waist, {sideAtHip} on the hip line, so that it stays {backWidth} wide; the knee gains {kneeAdd}.",
+};
