@@ -3,6 +3,7 @@ import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./bo
 import {
   CannotDraft,
   draftBlock,
+  ownBlock,
   edgeOf,
   panelArea,
   panelIsClosed,
@@ -119,7 +120,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
     const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
-    const block = draftBlock(measures, levelled);
+    const block = job.block.school === "own" ? ownBlockOf(job) : draftBlock(measures, levelled);
     const context: MoveContext = {
       measures,
       unit: job.body.unit,
@@ -165,6 +166,18 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     }
     throw error;
   }
+}
+
+/** The block a job brought in; says what to do where there is none yet. */
+function ownBlockOf(job: Job): Block {
+  const { own } = job.block;
+  if (!own) {
+    throw new CannotDraft(
+      "block.own",
+      "There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.",
+    );
+  }
+  return ownBlock(own, job.body.unit);
 }
 
 /** The whole way: shape, then band, pieces, seams, proof and advice. */

@@ -1,11 +1,7 @@
 import {
   line,
-  pathAt,
   pathCrossings,
-  pathEnd,
   pathLength,
-  pathReverse,
-  pathSplit,
   pathStartTangent,
   pointSubtract,
   pointUnit,
@@ -14,21 +10,15 @@ import {
   type Point,
 } from "../geometry";
 import { plain, quantity, type Mm, type Quantity } from "../units";
+import { assemble, cutAtHem, drawnHem, type Outline } from "./assemble";
 import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
-import { panelMap, type Edge, type Panel, type PanelLine } from "./panel";
+import { panelMap } from "./panel";
 import { CannotDraft } from "./cannotDraft";
 import type { LegPlan, PanelPlan } from "./plan";
+import type { DrawnLegs } from "./drawn";
+import { drawOwnLegs } from "./own/drawOwn";
 import { drawWaists, type DrawnWaist, type WaistTask } from "./waist";
-
-/** Front and back drawn and reconciled, with what the reconciling had to solve. */
-export interface DrawnLegs {
-  readonly front: Panel;
-  readonly back: Panel;
-  readonly solved: Readonly<Record<string, Quantity>>;
-  /** How the crotch curves were drawn, in the canonical frame; null for a block that was brought in. */
-  readonly crotches: { readonly front: CrotchCurve; readonly back: CrotchCurve } | null;
-}
 
 interface Half {
   readonly plan: PanelPlan;
@@ -39,11 +29,6 @@ interface Half {
   /** From the crotch point down. */
   readonly inseam: Path;
   readonly crotch: CrotchCurve;
-}
-
-/** Levels a full leg is drawn to; a hem above the knee is cut afterwards, so that the leg keeps its line. */
-function drawnHem(plan: LegPlan): Mm {
-  return Math.max(plan.levels.hem, plan.levels.knee + 100);
 }
 
 function inseamOf(legs: LegPlan, plan: PanelPlan, drop: Mm): Path {
@@ -152,6 +137,7 @@ function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLe
  * the back side point and both waists are solved together. Throws CannotDraft where there is no solution.
  */
 export function drawLegs(legs: LegPlan): DrawnLegs {
+  if (legs.own) return drawOwnLegs(legs, legs.own);
   const frontLine = drawHalf("front", legs, 0);
   const drop = solveBackDrop(legs, frontLine);
   const { front, back, girth: thighGirth } = throughThigh(legs, frontLine, drawHalf("back", legs, drop), drop);
@@ -174,14 +160,10 @@ export function drawLegs(legs: LegPlan): DrawnLegs {
       "No waist of this size can be joined to this hip: the side would have to lean too far. Check waist and waist to hip, or take more into darts.",
     );
   }
-  const drawn = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
-  const panels = drawn.map((run, i) => assemble(i === 0 ? "front" : "back", legs, i === 0 ? front : back, run)) as [
-    Panel,
-    Panel,
-  ];
+  const [frontRun, backRun] = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
   return {
-    front: panelMap(panels[0], ([x, y]) => [0 - x, y]),
-    back: panels[1],
+    front: panelMap(assemble("front", legs, frontRun), ([x, y]) => [0 - x, y]),
+    back: assemble("back", legs, backRun),
     solved: {
       backCrotchDrop: quantity(
         drop,
@@ -211,116 +193,14 @@ function steering(panel: "front" | "back", plan: PanelPlan, crotch: CrotchCurve)
   };
 }
 
-/** Edges of a panel before assembly: each runs onward from the centre. */
-interface Outline {
-  readonly waist: DrawnWaist;
-  readonly side: Path;
-  readonly inseamDown: Path;
-}
-
 function outline(half: Half, waist: DrawnWaist): Outline {
-  return { waist, side: [waist.upperSide, ...half.lowerSide], inseamDown: half.inseam };
-}
-
-/** A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. */
-function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
-  const { hem } = legs.levels;
-  if (hem >= drawnHem(legs)) return [front, back];
-  const alongAt = (path: Path): Mm => {
-    const whole = pathLength(path);
-    let [low, high] = [0, whole];
-    for (let i = 0; i < 60; i++) {
-      const middle = (low + high) / 2;
-      if (pathAt(path, middle).point[1] < hem) low = middle;
-      else high = middle;
-    }
-    return (low + high) / 2;
-  };
-  const sideAt = alongAt(front.side);
-  const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
-  const cut = (o: Outline): Outline => ({
-    ...o,
-    side: pathSplit(o.side, sideAt)[0],
-    inseamDown: pathSplit(o.inseamDown, pathLength(o.inseamDown) - inseamLeft)[0],
-  });
-  return [cut(front), cut(back)];
-}
-
-function assemble(kind: "front" | "back", legs: LegPlan, half: Half, run: Outline): Panel {
-  const { levels } = legs;
-  const { waist, side, inseamDown } = run;
-  const hemSide = pathEnd(side);
-  const hemInseam = pathEnd(inseamDown);
-  const crotchPath: Path = [half.crotch.segment, line(half.crotch.onCentre, half.waistCentre)];
-  const edges: Edge[] = [
-    ...waist.edges,
-    { id: "side", role: "side", name: "side seam", path: side },
-    { id: "hem", role: "hem", name: "hem", path: [line(hemSide, hemInseam)] },
-    { id: "inseam", role: "inseam", name: "inseam", path: pathReverse(inseamDown) },
-    { id: "crotch", role: "crotch", name: kind === "front" ? "front crotch" : "back crotch", path: crotchPath },
-  ];
-  const seamX = (path: Path, y: Mm): Mm | undefined => pathCrossings(path, y)[0];
-  const creaseHemY = hemSide[1] + ((hemInseam[1] - hemSide[1]) * (0 - hemSide[0])) / (hemInseam[0] - hemSide[0]);
-  const hipCentre: Point = [seamX(crotchPath, levels.hip) ?? half.crotch.onCentre[0], levels.hip];
-  const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
-  const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
-  const lines: PanelLine[] = [
-    ...waist.dartLines,
-    {
-      kind: "grain",
-      points: [
-        [0, grainTop],
-        [0, Math.max(grainTop + 60, creaseHemY - 60)],
-      ],
-    },
-    {
-      kind: "crease",
-      points: [
-        [0, levels.crotch],
-        [0, creaseHemY],
-      ],
-    },
-    { kind: "hip", points: [hipCentre, half.hip] },
-    {
-      kind: "crotch",
-      points: [
-        [half.crotchPoint[0], levels.crotch],
-        [seamX(side, levels.crotch) ?? half.hip[0], levels.crotch],
-      ],
-    },
-    ...(hasKnee
-      ? [
-          {
-            kind: "knee" as const,
-            points: [
-              [half.plan.knee.inseam, levels.knee],
-              [half.plan.knee.side, levels.knee],
-            ] as const,
-          },
-        ]
-      : []),
-  ];
   return {
-    id: kind,
-    name: kind === "front" ? "Front" : "Back",
-    half: "both",
-    material: "shell",
-    edges,
-    lines,
-    landmarks: {
-      waistCentre: half.waistCentre,
-      waistSide: waist.side,
-      hipSide: half.hip,
-      hipCentre,
-      crotchPoint: half.crotchPoint,
-      curveStart: half.crotch.onCentre,
-      ...(hasKnee
-        ? { kneeSide: [half.plan.knee.side, levels.knee], kneeInseam: [half.plan.knee.inseam, levels.knee] }
-        : {}),
-      hemSide,
-      hemInseam,
-      creaseHem: [0, creaseHemY],
-      creaseCrotch: [0, levels.crotch],
-    },
+    waist: waist.edges,
+    dartLines: waist.dartLines,
+    side: [waist.upperSide, ...half.lowerSide],
+    inseamDown: half.inseam,
+    crotch: [half.crotch.segment, line(half.crotch.onCentre, half.waistCentre)],
+    hip: half.hip,
+    curveStart: half.crotch.onCentre,
   };
 }

@@ -7,4 +7,7 @@ export { drawLegs } from "./draw";
 export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";
 export { legGirthAt, panelWidths, passingOf, type LegPlan } from "./plan";
+export { ownBlock } from "./own/ownBlock";
+export { placing, readOutline, WORDS as OWN_WORDS } from "./own/ownOutline";
+export * from "./own/schema";
 export { draftBlock, type Block } from "./block";

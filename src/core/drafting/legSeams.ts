@@ -11,7 +11,8 @@ export function kneeSlope(above: number, below: number): number {
 
 const chordSlope = (from: Point, to: Point): number => (to[0] - from[0]) / (to[1] - from[1]);
 
-function kneeToHem(knee: Point, hem: Point, slopeAtKnee: number): Path {
+/** From the knee to the hem, leaving the knee with a given slope. */
+export function kneeToHem(knee: Point, hem: Point, slopeAtKnee: number): Path {
   const chord = chordSlope(knee, hem);
   return Math.abs(slopeAtKnee - chord) < 1e-12 ? [line(knee, hem)] : [hermiteByLevel(knee, hem, slopeAtKnee, chord)];
 }

@@ -1,7 +1,7 @@
 import type { Path, Point, Segment } from "../geometry";
 import { BACK_MAKINGS } from "./backs";
 import type { CrotchCurve } from "./crotch";
-import type { DrawnLegs } from "./draw";
+import type { DrawnLegs } from "./drawn";
 import type { Drafter } from "./drafter";
 import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "./panel";
 import type { LegPlan } from "./plan";

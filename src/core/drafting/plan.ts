@@ -1,5 +1,26 @@
 import type { Mm } from "../units";
+import type { Path, Point } from "../geometry";
+import type { Edge, PanelLine } from "./panel";
 import type { DartPlan } from "./waist";
+
+/** A panel brought in, on its seam lines, in the canonical frame, with the levels it was placed by. */
+export interface OwnPanel {
+  readonly waist: readonly Edge[];
+  readonly dartLines: readonly PanelLine[];
+  readonly side: Path;
+  readonly inseamDown: Path;
+  readonly hem: Path;
+  readonly crotch: Path;
+  readonly hip: Point;
+  readonly knee: Passing;
+  readonly hemAt: Passing;
+}
+
+export interface OwnLegs {
+  readonly front: OwnPanel;
+  readonly back: OwnPanel;
+  readonly hemLevel: Mm;
+}
 
 /** Levels in millimetres below the natural waist. */
 export interface Levels {
@@ -62,6 +83,8 @@ export interface LegPlan {
   /** A finished girth of one leg that both sides are led through, below the crotch line. */
   readonly thigh: { readonly below: Mm; readonly girth: Mm } | null;
   readonly straightInseam: boolean;
+  /** A block that was brought in: its edges stay as they are where no move redraws them. */
+  readonly own: OwnLegs | null;
   readonly front: PanelPlan;
   readonly back: PanelPlan;
 }

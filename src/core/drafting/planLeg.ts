@@ -161,6 +161,7 @@ export function planLeg(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter)
     backExtra: legs.extra,
     thigh,
     straightInseam: rules.leg.inseam === "straight",
+    own: null,
     front: shiftPanel(frontPlan, -legs.frontCrease),
     back: shiftPanel(backPlan, -legs.backCrease),
   };

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { bodySchema } from "../body";
-import { rulesSchema, schoolIdSchema } from "../drafting";
+import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
 import { lengthInputSchema } from "../units";
 
@@ -33,7 +33,12 @@ export const jobSchema = z.strictObject({
   date: z.iso.date().optional(),
   body: bodySchema,
   block: z
-    .strictObject({ school: schoolIdSchema.default("proportional"), rules: rulesSchema.default({}) })
+    .strictObject({
+      school: schoolIdSchema.default("proportional"),
+      rules: rulesSchema.default({}),
+      /** The block that was brought in; drawn from only while the school is `own`. */
+      own: ownBlockSchema.optional(),
+    })
     .default({ school: "proportional", rules: {} }),
   style: z.strictObject({
     id: z.string().max(40),

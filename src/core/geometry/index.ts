@@ -4,3 +4,4 @@ export * from "./path";
 export * from "./polygon";
 export * from "./curves";
 export * from "./solve";
+export * from "./fit";

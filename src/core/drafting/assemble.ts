@@ -1,0 +1,134 @@
+import {
+  line,
+  pathAt,
+  pathCrossings,
+  pathEnd,
+  pathLength,
+  pathReverse,
+  pathSplit,
+  pathStart,
+  type Path,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+import type { Edge, Panel, PanelLine } from "./panel";
+import type { LegPlan } from "./plan";
+
+/** A panel's runs before assembly, in the canonical frame (centre left), each onward from the centre. */
+export interface Outline {
+  readonly waist: readonly Edge[];
+  readonly dartLines: readonly PanelLine[];
+  readonly side: Path;
+  /** From the crotch point down. */
+  readonly inseamDown: Path;
+  /** From the crotch point up to the waist. */
+  readonly crotch: Path;
+  /** The hem as it is, from side to inseam; a straight line where none is given. */
+  readonly hem?: Path;
+  readonly hip: Point;
+  /** Where the crotch curve leaves the centre line. */
+  readonly curveStart: Point;
+}
+
+/** Levels a full leg is drawn to; a hem above the knee is cut afterwards, so that the leg keeps its line. */
+export function drawnHem(plan: LegPlan): Mm {
+  return Math.max(plan.levels.hem, plan.levels.knee + 100);
+}
+
+/** A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. */
+export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
+  const { hem } = legs.levels;
+  if (hem >= drawnHem(legs)) return [front, back];
+  const alongAt = (path: Path): Mm => {
+    const whole = pathLength(path);
+    let [low, high] = [0, whole];
+    for (let i = 0; i < 60; i++) {
+      const middle = (low + high) / 2;
+      if (pathAt(path, middle).point[1] < hem) low = middle;
+      else high = middle;
+    }
+    return (low + high) / 2;
+  };
+  const sideAt = alongAt(front.side);
+  const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
+  const cut = ({ hem: _hem, ...o }: Outline): Outline => ({
+    ...o,
+    side: pathSplit(o.side, sideAt)[0],
+    inseamDown: pathSplit(o.inseamDown, pathLength(o.inseamDown) - inseamLeft)[0],
+  });
+  return [cut(front), cut(back)];
+}
+
+/** Closes the runs into a panel with its named edges, landmarks and inner lines. */
+export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): Panel {
+  const { levels } = legs;
+  const plan = legs[kind];
+  const { side, inseamDown, crotch, hip, curveStart } = run;
+  const hemSide = pathEnd(side);
+  const hemInseam = pathEnd(inseamDown);
+  const crotchPoint = pathStart(inseamDown);
+  const hem: Path = run.hem ?? [line(hemSide, hemInseam)];
+  const edges: Edge[] = [
+    ...run.waist,
+    { id: "side", role: "side", name: "side seam", path: side },
+    { id: "hem", role: "hem", name: "hem", path: hem },
+    { id: "inseam", role: "inseam", name: "inseam", path: pathReverse(inseamDown) },
+    { id: "crotch", role: "crotch", name: kind === "front" ? "front crotch" : "back crotch", path: crotch },
+  ];
+  const seamX = (path: Path, y: Mm): Mm | undefined => pathCrossings(path, y)[0];
+  const creaseHemY = hemSide[1] + ((hemInseam[1] - hemSide[1]) * (0 - hemSide[0])) / (hemInseam[0] - hemSide[0]);
+  const hipCentre: Point = [seamX(crotch, levels.hip) ?? curveStart[0], levels.hip];
+  const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
+  const [kneeInseam, kneeSide]: readonly [Point, Point] = [
+    [plan.knee.inseam, levels.knee],
+    [plan.knee.side, levels.knee],
+  ];
+  const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
+  const lines: PanelLine[] = [
+    ...run.dartLines,
+    {
+      kind: "grain",
+      points: [
+        [0, grainTop],
+        [0, Math.max(grainTop + 60, creaseHemY - 60)],
+      ],
+    },
+    {
+      kind: "crease",
+      points: [
+        [0, levels.crotch],
+        [0, creaseHemY],
+      ],
+    },
+    { kind: "hip", points: [hipCentre, hip] },
+    {
+      kind: "crotch",
+      points: [
+        [crotchPoint[0], levels.crotch],
+        [seamX(side, levels.crotch) ?? hip[0], levels.crotch],
+      ],
+    },
+    ...(hasKnee ? [{ kind: "knee" as const, points: [kneeInseam, kneeSide] }] : []),
+  ];
+  return {
+    id: kind,
+    name: kind === "front" ? "Front" : "Back",
+    half: "both",
+    material: "shell",
+    edges,
+    lines,
+    landmarks: {
+      waistCentre: pathEnd(crotch),
+      waistSide: pathStart(side),
+      hipSide: hip,
+      hipCentre,
+      crotchPoint,
+      curveStart,
+      ...(hasKnee ? { kneeSide, kneeInseam } : {}),
+      hemSide,
+      hemInseam,
+      creaseHem: [0, creaseHemY],
+      creaseCrotch: [0, levels.crotch],
+    },
+  };
+}

@@ -1,0 +1,116 @@
+import {
+  hermiteByLevel,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathEndTangent,
+  pathLength,
+  pathNearest,
+  pathStart,
+  pathStartTangent,
+  pointAdd,
+  pointScale,
+  line,
+  type Path,
+  type Point,
+} from "../../geometry";
+import { plain, quantity, type Mm } from "../../units";
+import { assemble, cutAtHem, drawnHem, type Outline } from "../assemble";
+import type { DrawnLegs } from "../drawn";
+import { kneeSlope, kneeToHem } from "../legSeams";
+import { panelMap } from "../panel";
+import type { LegPlan, OwnLegs, OwnPanel, Passing, PanelPlan } from "../plan";
+
+const same = (a: Passing, b: Passing): boolean =>
+  Math.abs(a.side - b.side) < 1e-6 && Math.abs(a.inseam - b.inseam) < 1e-6;
+
+const chord = (from: Point, to: Point): number => (to[0] - from[0]) / (to[1] - from[1]);
+const slopeOf = ([dx, dy]: Point): number => (Math.abs(dy) < 1e-6 ? 0 : dx / dy);
+
+/** The start slope a seam already has, kept within what its new chord can take without a wave. */
+const keptSlope = (slope: number, run: number): number =>
+  slope * run <= 0 ? 0 : Math.sign(run) * Math.min(Math.abs(slope), 3 * Math.abs(run));
+
+/** A seam from `from` through knee and hem, leaving with `slope`; above the knee it stays as it was when nothing changed there. */
+function redrawn(seam: Path, from: Mm, slope: number, knee: Point, hem: Point, kneeStays: boolean): Path {
+  if (kneeStays) {
+    const at = pathNearest(seam, knee).along;
+    const above = pathBetween(seam, from, at);
+    return [...above, ...kneeToHem(pathEnd(above), hem, slopeOf(pathEndTangent(above)))];
+  }
+  const start = from < 1e-6 ? pathStart(seam) : pathAt(seam, from).point;
+  const atKnee = kneeSlope(chord(start, knee), chord(knee, hem));
+  return [hermiteByLevel(start, knee, keptSlope(slope, chord(start, knee)), atKnee), ...kneeToHem(knee, hem, atKnee)];
+}
+
+function outlineOf(own: OwnPanel, plan: PanelPlan, legs: LegPlan, block: OwnLegs): Outline {
+  const { waist, dartLines, crotch, hip, hem, side, inseamDown } = own;
+  const curveStart = curveStartOf(crotch);
+  const rest = { waist, dartLines, crotch, hip, curveStart };
+  if (same(plan.knee, own.knee) && same(plan.hem, own.hemAt) && Math.abs(legs.levels.hem - block.hemLevel) < 1e-6)
+    return { ...rest, side, inseamDown, hem };
+  const level = drawnHem(legs);
+  const kneeStays = same(plan.knee, own.knee);
+  const alongHip = pathNearest(side, hip).along;
+  const atHip = slopeOf(pathAt(side, alongHip).tangent);
+  const lower = redrawn(side, alongHip, atHip, [plan.knee.side, legs.levels.knee], [plan.hem.side, level], kneeStays);
+  const inner = redrawn(
+    inseamDown,
+    0,
+    slopeOf(pathStartTangent(inseamDown)),
+    [plan.knee.inseam, legs.levels.knee],
+    [plan.hem.inseam, level],
+    kneeStays,
+  );
+  return { ...rest, side: [...pathBetween(side, 0, alongHip), ...lower], inseamDown: inner };
+}
+
+/** The last place of the crotch edge that still turns: above it the centre runs straight. */
+function curveStartOf(crotch: Path): Point {
+  const last = crotch[crotch.length - 1];
+  return last && last.kind === "line" ? last.points[0] : pathEnd(crotch);
+}
+
+/** Lengthens (or shortens) a seam at its hem end, straight on. */
+function restored(path: Path, by: Mm): Path {
+  if (Math.abs(by) < 1e-9) return path;
+  if (by < 0) return pathBetween(path, 0, pathLength(path) + by);
+  const end = pathEnd(path);
+  return [...path, line(end, pointAdd(end, pointScale(pathEndTangent(path), by)))];
+}
+
+/**
+ * A block that was brought in, with side and inseam redrawn below hip and crotch point where a move asks for it. What
+ * front and back differed by before, they differ by afterwards: the back's lengths are restored at the hem.
+ */
+export function drawOwnLegs(legs: LegPlan, own: OwnLegs): DrawnLegs {
+  const front = outlineOf(own.front, legs.front, legs, own);
+  const drawn = outlineOf(own.back, legs.back, legs, own);
+  const owed = (pick: (o: { readonly side: Path; readonly inseamDown: Path }) => Path): Mm =>
+    pathLength(pick(own.back)) - pathLength(pick(own.front)) - (pathLength(pick(drawn)) - pathLength(pick(front)));
+  const back: Outline = {
+    ...drawn,
+    side: restored(
+      drawn.side,
+      owed((o) => o.side),
+    ),
+    inseamDown: restored(
+      drawn.inseamDown,
+      owed((o) => o.inseamDown),
+    ),
+  };
+  const [frontRun, backRun] = cutAtHem(legs, [front, back]);
+  const shorter = pathLength(frontRun.inseamDown) - pathLength(backRun.inseamDown);
+  return {
+    front: panelMap(assemble("front", legs, frontRun), ([x, y]) => [0 - x, y]),
+    back: assemble("back", legs, backRun),
+    solved: {
+      backCrotchDrop: quantity(
+        pathStart(backRun.inseamDown)[1] - pathStart(frontRun.inseamDown)[1],
+        "measured on the block brought in",
+      ),
+      backShorter: quantity(shorter, `front inseam less back's, as brought in: ${plain(shorter)}`),
+    },
+    crotches: null,
+  };
+}
