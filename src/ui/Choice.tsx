@@ -8,9 +8,19 @@ export function Choice<T extends string>(props: {
   readonly value: T;
   readonly options: readonly (readonly [T, string])[];
   readonly onChange: (value: T) => void;
+  /** Width of the list in pixels. */
+  readonly width?: number;
 }) {
   return (
-    <label style={{ display: "grid", gridTemplateColumns: "1fr 128px", alignItems: "center", gap: 8, minHeight: 34 }}>
+    <label
+      style={{
+        display: "grid",
+        gridTemplateColumns: `1fr ${props.width ?? 128}px`,
+        alignItems: "center",
+        gap: 8,
+        minHeight: 34,
+      }}
+    >
       <span style={{ fontStretch: "85%" }}>{props.label}</span>
       <TextField
         select

@@ -2,10 +2,14 @@ import { expose, transfer } from "comlink";
 import { derive } from "@/core/derive";
 import { handOver, noticesOf, type ExportFormat, type HandedFile } from "@/core/derive/handOver";
 import type { Job } from "@/core/files";
+import { bringIn } from "@/core/files/bringIn";
 import type { Paper } from "@/core/files/pdf";
 import type { Proof } from "./proof";
 
 const face = {
+  /** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
+  bringIn,
+
   /** Pieces, proof and advice of a job; null where it cannot be derived. */
   proof(job: Job): Proof | null {
     const derived = derive(job);

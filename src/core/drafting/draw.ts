@@ -184,12 +184,14 @@ export function drawLegs(legs: LegPlan): DrawnLegs {
 /** The hollow that came out, and what steered the curve, each with the maker's own number where it was limited. */
 function steering(panel: "front" | "back", plan: PanelPlan, crotch: CrotchCurve): Record<string, Quantity> {
   const { curve, extension } = plan;
-  const limit = `limited by the extension ${plain(extension)}`;
-  if (curve.steer === "diagonal") return { [`${panel}Hollow`]: quantity(crotch.hollow, limit, {}, curve.hollow) };
+  const why = (asked: Mm, drawn: Mm): string =>
+    Math.abs(asked - drawn) > 0.05 ? `limited by the extension ${plain(extension)}` : `${plain(asked)} as chosen`;
+  if (curve.steer === "diagonal")
+    return { [`${panel}Hollow`]: quantity(crotch.hollow, why(curve.hollow, crotch.hollow), {}, curve.hollow) };
   const asked = curve.steer === "hipPoint" ? curve.out : curve.up;
   return {
     [`${panel}Hollow`]: quantity(crotch.hollow, "measured on the drawn curve"),
-    [`${panel}Steer`]: quantity(crotch.steered, limit, {}, asked),
+    [`${panel}Steer`]: quantity(crotch.steered, why(asked, crotch.steered), {}, asked),
   };
 }
 

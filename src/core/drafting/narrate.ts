@@ -72,7 +72,7 @@ const CURVE_TEXT = {
 
 const SHAPING_TEXT = {
   darts:
-    "Waist {waistQuarter} with the darts closed; darts take {DartIntake}, {DartLength} long; the side takes the rest.",
+    "Waist {waistQuarter} with the darts closed; darts take {DartIntake}, {DartLength} long, DART_PLACE; the side takes the rest.",
   none: "Waist {waistQuarter} without a dart: side and centre take all of the shaping.",
   hipWide: "Leave the waist as wide as the hip, {waistHipWide} all round, for gathers, pleats or elastic.",
   centreBack:
@@ -81,13 +81,31 @@ const SHAPING_TEXT = {
 
 function shapingText(panel: "front" | "back", rules: ResolvedRules): string {
   return SHAPING_TEXT[rules.waist.shaping]
+    .replace("DART_PLACE", `${DART_TEXT[rules.dart.at]}, ${RUN_TEXT[rules.dart.run]}`)
     .replace("{DartIntake}", `{${panel}DartIntake}`)
     .replace("{DartLength}", `{${panel}DartLength}`);
 }
 
+const DART_TEXT = {
+  mid: "in the middle of the waist",
+  crease: "on the crease",
+  bust: "{dartAt} from the centre, half of the bust span",
+  fixed: "{dartAt} from the centre",
+} as const;
+
+const RUN_TEXT = { square: "square to the waist", parallel: "parallel to the centre line" } as const;
+
+const sharesCrease = (rules: ResolvedRules): boolean =>
+  rules.leg.fall === "shared" && (rules.hang.from === "crease" || rules.hang.from === "offset");
+
+const hangText = (panel: string, rules: ResolvedRules): string =>
+  HANG_TEXT[rules.hang.from].replace("{LegHalf}", `{${panel}LegHalf}`);
+
 const HANG_TEXT = {
-  crease: "Share the leg about the crease: {blockLegGirth} round at knee and hem.",
-  offset: "Share the leg about the crease, which is set off from the middle: {blockLegGirth} round at knee and hem.",
+  crease:
+    "Share the leg about the crease: {blockLegGirth} round at knee and hem, {LegHalf} on this panel to each side.",
+  offset:
+    "Share the leg about the crease, which is set off from the middle: {blockLegGirth} round at knee and hem, {LegHalf} on this panel to each side.",
   side: "Hang the leg from the side, {hangBy} in from the hip: {blockLegGirth} round, the rest at the inseam.",
   inseam:
     "Hang the leg from the inseam, {hangBy} in from the crotch point: {blockLegGirth} round, the rest at the side.",
@@ -138,7 +156,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
   const sideX = scene.own([plan.front.hipX, 0])[0];
   step(
     rules.hang.from === "crease"
-      ? "On hip and crotch line mark the front width {frontWidth} from the side to the centre front, so placed that the crease halves width and extension."
+      ? "On hip and crotch line mark the side {creaseToSide} from the crease, and from it the front width {frontWidth} to the centre front. So the crease halves width and extension together."
       : "On hip and crotch line mark the front width {frontWidth} from the side to the centre front.",
     {
       points: points("hipSide", "hipCentre"),
@@ -171,7 +189,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
   step(
     rules.leg.fall === "down"
       ? "Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together."
-      : `${HANG_TEXT[rules.hang.from]} The back is {backExtra} wider than the front.`,
+      : `${hangText("front", rules)} The back is {backExtra} wider than the front.`,
     { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), drawn: [edgeOf(panel, "hem").path] },
   );
   step(
@@ -224,10 +242,15 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
     ...crotchDrawing(scene),
     drawn: [scene.crotchCurve],
   });
-  step("Mark knee and hem, and draw inseam and side as on the front.", {
-    points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"),
-    drawn: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
-  });
+  step(
+    sharesCrease(rules)
+      ? "Mark knee and hem, {backLegHalf} to each side of the back's crease, and draw inseam and side as on the front."
+      : "Mark knee and hem, and draw inseam and side as on the front.",
+    {
+      points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"),
+      drawn: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
+    },
+  );
   step(`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),

@@ -70,6 +70,14 @@ export function planLeg(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter)
   const hipX = crotchHalf - offset;
   const crotchX = 0 - crotchHalf - offset;
   const centre = crotchX + front.mm;
+  drafter.number(
+    "creaseToSide",
+    quantity(
+      hipX,
+      `(front width ${plain(frontWidth.mm)} + extension ${plain(front.mm)}) / 2${offset === 0 ? "" : ` - set off ${plain(offset)}`}`,
+      { frontWidth, frontExtension: front },
+    ),
+  );
   const frontWaist = centre + rules.waist.frontIn;
 
   const fitted = rules.waist.shaping === "darts";
@@ -328,6 +336,13 @@ function planWidths(
       backCrease: middle(backPass),
       extra,
     };
+  }
+  for (const panel of ["front", "back"] as const) {
+    const sign = panel === "front" ? "-" : "+";
+    drafter.number(
+      `${panel}LegHalf`,
+      quantity(halves[panel] / 2, `(leg ${plain(girth.mm)} ${sign} ${plain(extra)}) / 4`, { blockLegGirth: girth }),
+    );
   }
   const frontPass: Passing = { side: halves.front / 2, inseam: 0 - halves.front / 2 };
   const backCrease = rules.back.crease === "own" ? (lines.sideGain - lines.inseamGain) / 2 : 0;

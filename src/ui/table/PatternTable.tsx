@@ -8,6 +8,7 @@ import { changeJob, setPulled } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "../JobContext";
 import { Length } from "../Length";
+import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView } from "./HandleView";
 import { boundsOf, layOut, panelBox, type Placed } from "./layout";
 import { GhostView, PanelView, ShownView, styleOf } from "./PanelView";
@@ -17,7 +18,8 @@ interface Props {
   readonly label: string;
   /** Which pattern lies on the table. */
   readonly what: "block" | "style";
-  readonly marks?: Readonly<Record<string, Readonly<Record<string, Point>>>>;
+  /** Draws the block only up to this step of its construction. */
+  readonly upTo?: number;
 }
 
 const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [number, number] => [
@@ -26,7 +28,7 @@ const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [numbe
 ];
 
 /** Front and back on the table: the block, or the style with its ghost, wedges and handles. */
-export function PatternTable({ label, what, marks }: Props) {
+export function PatternTable({ label, what, upTo }: Props) {
   const { id, shape, fault } = useOpenJob();
   const { tape, showFront, showBack, ghost, lit, pull } = useView();
   const { enqueueSnackbar } = useSnackbar();
@@ -59,6 +61,8 @@ export function PatternTable({ label, what, marks }: Props) {
       ? shape.worksheet.flatMap((l) => l.handles.map((handle) => ({ handle, index: l.index ?? 0 })))
       : [];
   const { levels } = shape.plan;
+  const { steps } = shape.block;
+  const step = upTo === undefined ? undefined : steps.find((s) => s.n === upTo);
   return (
     <Table
       label={label}
@@ -108,24 +112,16 @@ export function PatternTable({ label, what, marks }: Props) {
                 </text>
               );
             })}
-          {Object.entries(marks ?? {}).flatMap(([panel, points]) =>
-            visible(panel) && places.some((p) => p.id === panel)
-              ? Object.entries(points).map(([name, p]) => {
-                  const [x, y] = onScreen(view, place(panel), p);
-                  return (
-                    <circle
-                      key={panel + name}
-                      cx={x}
-                      cy={y}
-                      r={6}
-                      fill="none"
-                      stroke="var(--chalk)"
-                      strokeWidth={2.5}
-                    />
-                  );
-                })
-              : [],
-          )}
+          {step && visible(step.panel) && places.some((p) => p.id === step.panel)
+            ? Object.entries(step.points).map(([name, p]) => (
+                <PlaceMark
+                  key={name}
+                  at={onScreen(view, place(step.panel), p)}
+                  word={PLACE_WORDS[name] ?? ""}
+                  inward={p[0] > 5}
+                />
+              ))
+            : null}
           {lit && places.some((p) => p.id === lit.panel) ? (
             <Lit at={onScreen(view, place(lit.panel), [lit.point[0], lit.point[1]])} />
           ) : null}
@@ -164,7 +160,7 @@ export function PatternTable({ label, what, marks }: Props) {
             {what === "style"
               ? shape.shown.filter((s) => s.panel === panel.id).map((s, i) => <ShownView key={i} shown={s} />)
               : null}
-            <PanelView panel={panel} />
+            {upTo === undefined ? <PanelView panel={panel} /> : <BuildView panel={panel} steps={steps} upTo={upTo} />}
           </g>
         ))}
     </Table>
@@ -182,6 +178,37 @@ function placesFor(block: readonly Panel[] | null): Placed<Panel>[] | null {
 function widened(panel: Panel) {
   const box = panelBox(panel);
   return { ...box, left: box.left - 90, right: box.right + 90 };
+}
+
+/** A place of the construction with its name, clear of the lines. */
+function PlaceMark({
+  at,
+  word,
+  inward,
+}: {
+  readonly at: readonly [number, number];
+  readonly word: string;
+  /** The place lies right of the crease, so its name is written to its left. */
+  readonly inward: boolean;
+}) {
+  return (
+    <g aria-hidden>
+      <circle cx={at[0]} cy={at[1]} r={5} fill="var(--table)" stroke="var(--chalk)" strokeWidth={2.5} />
+      <text
+        x={at[0] + (inward ? -10 : 10)}
+        y={at[1] - 8}
+        textAnchor={inward ? "end" : "start"}
+        fontSize={12.5}
+        fontWeight={650}
+        fill="var(--chalk-text)"
+        stroke="var(--table)"
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
+        {word}
+      </text>
+    </g>
+  );
 }
 
 function Lit({ at }: { readonly at: readonly [number, number] }) {

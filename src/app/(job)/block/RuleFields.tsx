@@ -1,106 +1,150 @@
 "use client";
+import Checkbox from "@mui/material/Checkbox";
 import type { Job } from "@/core/files";
+import type { ResolvedRules } from "@/core/drafting";
+import { formatLength, keptText } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
+import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
-import { useOpenJob } from "@/ui/JobContext";
-import { JobLengthField } from "@/ui/JobLengthField";
+import { faultAt, useOpenJob } from "@/ui/JobContext";
+import { LengthField } from "@/ui/LengthField";
 import { PaneHeading } from "@/ui/StageLayout";
+import { RULE_GROUPS, type RuleRow } from "./ruleRows";
 
-type Group = keyof Job["block"]["rules"];
+type Value = string | number | boolean;
 
-const FROM = {
-  crotchDepth: [
-    ["auto", "card, else hip / 4 + 2.5 cm"],
-    ["hip4", "hip / 4"],
-    ["crotchLength2", "crotch length / 2"],
-    ["hipLine", "waist to hip"],
-  ],
-  frontExtension: [
-    ["hip20", "hip / 20"],
-    ["hip16", "hip / 16"],
-    ["quarter4", "front width / 4"],
-    ["hip8", "hip / 8"],
-    ["thigh", "half the thigh"],
-  ],
-  backExtension: [
-    ["hip10", "hip / 10"],
-    ["front", "as the front"],
-  ],
-} as const;
+/** A rule's value in resolved rules. */
+function valueAt(rules: ResolvedRules, path: RuleRow["path"]): Value {
+  const group = (rules as unknown as Record<string, Value | Record<string, Value>>)[path[0]] as
+    Value | Record<string, Value>;
+  return path.length === 1 ? (group as Value) : ((group as Record<string, Value>)[path[1]] as Value);
+}
 
-const LENGTHS: readonly (readonly [Group, string, string])[] = [
-  ["crotchDepth", "add", "Crotch depth, added"],
-  ["ease", "front", "Hip ease, front"],
-  ["ease", "back", "Hip ease, back"],
-  ["frontExtension", "add", "Front extension, added"],
-  ["backExtension", "add", "Back extension, added"],
-  ["back", "rise", "Back rise"],
-  ["back", "inAtWaist", "Centre back in, waist"],
-  ["back", "inAtCrotch", "Centre back in, crotch"],
-  ["waist", "frontIn", "Centre front in"],
-  ["waist", "frontDrop", "Centre front drop"],
-  ["waist", "sideRise", "Side rise"],
-  ["waist", "frontLength", "Front dart length"],
-  ["waist", "backLength", "Back dart length"],
-  ["hollow", "front", "Front hollow, diagonal"],
-  ["hollow", "back", "Back hollow, diagonal"],
-  ["inseam", "backShorter", "Back inseam shorter"],
-];
+/** Sets or, with undefined, puts back one rule of a job. */
+function setRule(draft: Job, path: RuleRow["path"], value: Value | undefined): void {
+  const rules = draft.block.rules as Record<string, Value | Record<string, Value> | undefined>;
+  if (path.length === 1) {
+    if (value === undefined) delete rules[path[0]];
+    else rules[path[0]] = value;
+    return;
+  }
+  const held = rules[path[0]];
+  // `hang` may be kept as one word; it becomes a group when a second number joins it.
+  const group: Record<string, Value> = typeof held === "object" ? held : held === undefined ? {} : { from: held };
+  if (value === undefined) delete group[path[1]];
+  else group[path[1]] = value;
+  if (Object.keys(group).length === 0) delete rules[path[0]];
+  else rules[path[0]] = group;
+}
 
-/** The rules of the school; one that was changed is bold and can be put back by emptying it. */
+/** The rules of the school; one that was changed is bold, says what the school has, and can be put back. */
 export function RuleFields() {
   const { job, shape } = useOpenJob();
   if (!shape) return null;
-  const { rules, changedRules } = shape;
-  const changedBy = (path: string): string | undefined => changedRules.find((c) => c.path === path)?.by;
-  const prepare = (group: Group) => (draft: Job) => void (draft.block.rules[group] ??= {});
-  const values = rules as unknown as Record<string, Record<string, number | string>>;
+  const own = Object.keys(job.block.rules).length;
   return (
     <section aria-label="Rules">
-      <PaneHeading>Rules; bold where changed, empty puts back</PaneHeading>
-      {(Object.keys(FROM) as (keyof typeof FROM)[]).map((group) => (
-        <Choice
-          key={group}
-          label={
-            group === "crotchDepth"
-              ? "Crotch depth from"
-              : group === "frontExtension"
-                ? "Front extension from"
-                : "Back extension from"
-          }
-          value={String(values[group]?.from)}
-          options={FROM[group] as readonly (readonly [string, string])[]}
-          onChange={(from) =>
-            changeJob((draft) => {
-              prepare(group)(draft);
-              Object.assign(draft.block.rules[group] as object, { from });
-            })
-          }
-        />
-      ))}
-      {LENGTHS.map(([group, key, label]) => {
-        const by = changedBy(`${group}.${key}`);
-        return (
-          <JobLengthField
-            key={group + key}
-            label={by === "style" ? `${label} (the style’s)` : label}
-            path={["block", "rules", group, key]}
-            mm={Number(values[group]?.[key])}
-            negative
-            changed={by !== undefined}
-            prepare={prepare(group)}
-          />
+      {own > 0 ? (
+        <p style={{ margin: "0 0 10px", color: "var(--quiet)" }}>
+          Changed rules are bold.{" "}
+          <PutBack label="Put all rules back" onPress={() => changeJob((draft) => void (draft.block.rules = {}))} />
+        </p>
+      ) : null}
+      {RULE_GROUPS.map(({ title, rows }) => {
+        const shown = rows.filter((row) => row.shown?.(shape.rules) ?? true);
+        return shown.length === 0 ? null : (
+          <section key={title} aria-label={`Rules: ${title}`} style={{ marginBottom: 12 }}>
+            <PaneHeading>{title}</PaneHeading>
+            {shown.map((row) => (
+              <Rule key={row.path.join(".")} row={row} />
+            ))}
+          </section>
         );
       })}
-      {Object.keys(job.block.rules).length > 0 ? (
-        <button
-          type="button"
-          onClick={() => changeJob((draft) => void (draft.block.rules = {}))}
-          style={{ all: "unset", cursor: "pointer", textDecoration: "underline" }}
-        >
-          Put all rules back
-        </button>
-      ) : null}
     </section>
+  );
+}
+
+function PutBack({ label, onPress }: { readonly label: string; readonly onPress: () => void }) {
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      style={{ all: "unset", cursor: "pointer", textDecoration: "underline", textUnderlineOffset: 3, fontSize: 13 }}
+    >
+      {label}
+    </button>
+  );
+}
+
+function Rule({ row }: { readonly row: RuleRow }) {
+  const { shape } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  if (!shape) return null;
+  const path = row.path.join(".");
+  const changed = shape.changedRules.find((c) => c.path === path);
+  const value = valueAt(shape.rules, row.path);
+  const preset = valueAt(shape.presetRules, row.path);
+  const words = (v: Value): string =>
+    typeof v === "number"
+      ? formatLength(v, tape)
+      : typeof v === "boolean"
+        ? v
+          ? "yes"
+          : "no"
+        : (row.choices?.find(([word]) => word === v)?.[1] ?? row.word?.[1] ?? v);
+  return (
+    <div title={row.note} style={{ fontWeight: changed ? 700 : undefined }}>
+      <RuleControl row={row} value={value} />
+      {changed ? (
+        <div style={{ color: "var(--quiet)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}>
+          {changed.by === "style" ? "The style’s; " : ""}the school has {words(preset)}.{" "}
+          {changed.by === "maker" ? (
+            <PutBack label={`Put back`} onPress={() => changeJob((draft) => setRule(draft, row.path, undefined))} />
+          ) : null}
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+function RuleControl({ row, value }: { readonly row: RuleRow; readonly value: Value }) {
+  const { job, fault } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const set = (next: Value | undefined): void => changeJob((draft) => setRule(draft, row.path, next));
+  if (row.choices)
+    return (
+      <Choice
+        label={row.label}
+        value={String(value)}
+        options={row.choices}
+        width={172}
+        onChange={(next) => set(next)}
+      />
+    );
+  if (row.yes) {
+    return (
+      <label style={{ display: "grid", gridTemplateColumns: "1fr auto", alignItems: "center", minHeight: 34 }}>
+        <span style={{ fontStretch: "85%" }}>{row.label}</span>
+        <Checkbox size="small" checked={value === true} onChange={(event) => set(event.target.checked)} />
+      </label>
+    );
+  }
+  return (
+    <div style={{ display: "grid", gridTemplateColumns: "1fr 128px", gap: 8, alignItems: "start", minHeight: 34 }}>
+      <span style={{ fontStretch: "85%", paddingTop: 5 }}>{row.label}</span>
+      <LengthField
+        label={row.label}
+        hideLabel
+        allowEmpty
+        negative={row.negative}
+        text={typeof value === "number" ? formatLength(value, tape) : ""}
+        placeholder={row.word?.[1] ?? ""}
+        unit={tape}
+        tape={tape}
+        error={faultAt(fault, `block.rules.${row.path.join(".")}`)}
+        onCommit={(text) => set(text === "" ? undefined : keptText(text, tape, job.body.unit))}
+      />
+    </div>
   );
 }

@@ -1,22 +1,50 @@
 "use client";
-import { useState } from "react";
-import { SCHOOLS } from "@/core/drafting";
+import { useCallback, useMemo, useState } from "react";
+import { compareBlocks, type Variant } from "@/core/derive/compare";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
+import { PaneTabs } from "@/ui/PaneTabs";
 import { FaultNote } from "@/ui/ProofPane";
 import { Sentence } from "@/ui/Sentence";
-import { PaneHeading, StageLayout } from "@/ui/StageLayout";
+import { StageLayout } from "@/ui/StageLayout";
 import { PatternTable } from "@/ui/table/PatternTable";
+import { ComparePane } from "./ComparePane";
+import { CompareTable } from "./CompareTable";
 import { NumberList } from "./NumberList";
+import { OwnBlockPane } from "./OwnBlockPane";
+import { Playback } from "./Playback";
 import { RuleFields } from "./RuleFields";
+import { SchoolPicker } from "./SchoolPicker";
+import { WidthPane } from "./WidthPane";
 
-/** Stage 2: the base block, how it was drawn, and the rules it was drawn by. */
+type Left = "rules" | "steps";
+type Right = "numbers" | "widths" | "compare";
+
+const FIRST: readonly Variant[] = [
+  { school: "proportional" },
+  { school: "traced" },
+  { school: "hinged" },
+  { school: "eased-metric" },
+];
+
+/** Stage 2: the base block, the rules it is drawn by, how it is drawn, and what other schools would do. */
 export default function BlockPage() {
   const { job, shape } = useOpenJob();
   const tape = useView((v) => v.tape);
-  const [chosen, setChosen] = useState<number | null>(null);
-  const step = shape?.block.steps.find((s) => s.n === chosen);
-  const school = SCHOOLS[job.block.school];
+  const [left, setLeft] = useState<Left>("rules");
+  const [right, setRight] = useState<Right>("numbers");
+  const [at, setAt] = useState(1);
+  const [variants, setVariants] = useState(FIRST);
+  const comparing = right === "compare";
+  const measures = shape?.measures;
+  const compared = useMemo(
+    () => (comparing && measures ? compareBlocks(measures, variants) : []),
+    [comparing, measures, variants],
+  );
+  const steps = shape?.block.steps ?? [];
+  const step = Math.min(at, Math.max(1, steps.length));
+  const playing = left === "steps" && shape !== null && !comparing;
+  const go = useCallback((n: number) => setAt(n), []);
   return (
     <StageLayout
       worksheetLabel="Construction"
@@ -24,51 +52,76 @@ export default function BlockPage() {
       worksheet={
         <>
           <FaultNote />
-          <PaneHeading>School</PaneHeading>
-          <p style={{ margin: "0 0 14px" }}>
-            <b>{school.label}.</b> {school.note}
-          </p>
-          <PaneHeading>How it is drawn</PaneHeading>
-          <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
-            {shape?.block.steps.map((s) => (
-              <li key={s.n} style={{ borderTop: "1px solid var(--rule)" }}>
-                <button
-                  type="button"
-                  aria-pressed={s.n === chosen}
-                  onClick={() => setChosen(s.n === chosen ? null : s.n)}
-                  style={{
-                    all: "unset",
-                    cursor: "pointer",
-                    display: "grid",
-                    gridTemplateColumns: "26px 1fr",
-                    padding: "7px 4px",
-                    width: "calc(100% - 8px)",
-                    background: s.n === chosen ? "var(--chalk-wash)" : undefined,
-                  }}
-                >
-                  <span style={{ color: s.panel === "front" ? "var(--front)" : "var(--back)", fontWeight: 700 }}>
-                    {s.n}
-                  </span>
-                  <span style={{ lineHeight: 1.35 }}>
-                    <Sentence template={s.template} numbers={shape.block.numbers} tape={tape} />
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ol>
+          <SchoolPicker />
+          <PaneTabs<Left>
+            label="Rules or steps"
+            value={left}
+            tabs={[
+              ["rules", job.block.school === "own" ? "Block" : "Rules"],
+              ["steps", "Step by step"],
+            ]}
+            onChange={setLeft}
+          />
+          {left === "rules" ? job.block.school === "own" ? <OwnBlockPane /> : <RuleFields /> : null}
+          {left === "steps" ? (
+            <ol aria-label="Steps" style={{ listStyle: "none", margin: 0, padding: 0 }}>
+              {steps.map((s) => (
+                <li key={s.n} style={{ borderTop: "1px solid var(--rule)" }}>
+                  <button
+                    type="button"
+                    aria-pressed={s.n === step}
+                    onClick={() => setAt(s.n)}
+                    style={{
+                      all: "unset",
+                      cursor: "pointer",
+                      display: "grid",
+                      gridTemplateColumns: "26px 1fr",
+                      padding: "7px 4px",
+                      width: "calc(100% - 8px)",
+                      background: s.n === step ? "var(--chalk-wash)" : undefined,
+                    }}
+                  >
+                    <span style={{ color: s.panel === "front" ? "var(--front)" : "var(--back)", fontWeight: 700 }}>
+                      {s.n}
+                    </span>
+                    <span style={{ lineHeight: 1.35 }}>
+                      <Sentence template={s.template} numbers={shape?.block.numbers ?? {}} tape={tape} />
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ol>
+          ) : null}
         </>
       }
       table={
-        <PatternTable
-          label="Block on the table"
-          what="block"
-          {...(step ? { marks: { [step.panel]: step.points } } : {})}
-        />
+        <div style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+          <div style={{ flex: 1, minHeight: 0 }}>
+            {comparing ? (
+              <CompareTable compared={compared} />
+            ) : (
+              <PatternTable label="Block on the table" what="block" {...(playing ? { upTo: step } : {})} />
+            )}
+          </div>
+          {playing ? (
+            <Playback steps={steps} numbers={shape.block.numbers} tape={tape} at={step} onChange={go} />
+          ) : null}
+        </div>
       }
       readings={
         <>
-          <RuleFields />
-          <NumberList />
+          <PaneTabs<Right>
+            label="What to read"
+            value={right}
+            tabs={[
+              ["numbers", "Numbers"],
+              ["widths", "Widths"],
+              ["compare", "Compare"],
+            ]}
+            onChange={setRight}
+          />
+          {right === "numbers" ? <NumberList /> : right === "widths" ? <WidthPane /> : null}
+          {comparing ? <ComparePane variants={variants} compared={compared} onChange={setVariants} /> : null}
         </>
       }
     />

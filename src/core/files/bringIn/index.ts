@@ -1,12 +1,46 @@
 import { readDxf } from "./readDxf";
 import { readSvg } from "./readSvg";
-import { CannotBringIn, type Drawing } from "./shapes";
+import type { OwnPanelLandmarks } from "../../drafting";
+import { guessLandmarks, guessPanels } from "./guess";
+import { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
 
-export { CannotBringIn, findOutlines, outlineData, type Drawing, type FoundOutline } from "./shapes";
-export { guessLandmarks, guessPanels } from "./guess";
+export { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
+export { guessLandmarks, guessPanels };
 
 /** A drawing larger than this is no block. */
 const MAX_BYTES = 8_000_000;
+
+/** What a drawing gave: its outlines with first guesses, a question about its unit, or a refusal in a sentence. */
+export type BroughtIn =
+  | {
+      readonly kind: "outlines";
+      readonly unitMm: number;
+      readonly found: readonly FoundOutline[];
+      readonly guess: { readonly front: string; readonly back: string } | null;
+      readonly landmarks: Readonly<Record<string, OwnPanelLandmarks>>;
+    }
+  | { readonly kind: "ask-unit" }
+  | { readonly kind: "refused"; readonly message: string };
+
+/** Takes in the text of a drawing. `unitMm` overrides what the file says, and is asked for where it says nothing. */
+export function bringIn(text: string, unitMm: number | null): BroughtIn {
+  try {
+    const drawing = readDrawing(text);
+    const unit = unitMm ?? drawing.unitMm;
+    if (unit === null) return { kind: "ask-unit" };
+    const found = findOutlines(drawing, unit);
+    return {
+      kind: "outlines",
+      unitMm: unit,
+      found,
+      guess: guessPanels(found),
+      landmarks: Object.fromEntries(found.map((o) => [o.id, guessLandmarks(o)])),
+    };
+  } catch (error) {
+    if (error instanceof CannotBringIn) return { kind: "refused", message: error.message };
+    throw error;
+  }
+}
 
 /**
  * Reads a drawing by what it holds, not by what its file is called. Throws CannotBringIn with a sentence when it
