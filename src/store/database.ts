@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
+import { bodySchema, type Body } from "@/core/body";
 import { parseJob, type Job } from "@/core/files";
 
 /** A job as it lies in the browser's store. `revision` rises with every save, so that two tabs never overwrite. */
@@ -10,16 +11,25 @@ export interface StoredJob {
   readonly job: Job;
 }
 
+/** A wearer's card kept by its date, so that what changed can be seen. */
+export interface StoredCard {
+  readonly id: string;
+  readonly version: 1;
+  readonly card: Body;
+}
+
 interface Schema extends DBSchema {
   jobs: { key: string; value: StoredJob };
+  cards: { key: string; value: StoredCard };
 }
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 
 function database(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>("eland", 1, {
-    upgrade(db) {
-      db.createObjectStore("jobs", { keyPath: "id" });
+  opening ??= openDB<Schema>("eland", 2, {
+    upgrade(db, from) {
+      if (from < 1) db.createObjectStore("jobs", { keyPath: "id" });
+      if (from < 2) db.createObjectStore("cards", { keyPath: "id" });
     },
     terminated() {
       opening = null;
@@ -69,4 +79,26 @@ export async function writeJob(id: string, job: Job, readAt: number): Promise<St
 /** Removes a job. */
 export async function removeJob(id: string): Promise<void> {
   await (await database()).delete("jobs", id);
+}
+
+/** A card is kept once a wearer and day; a second card of the same day takes the place of the first. */
+export const cardId = (card: Body): string => `${card.name.trim().toLowerCase()}|${card.taken ?? ""}`;
+
+/** All kept cards, oldest first. Records that cannot be read any more are left in place and not returned. */
+export async function listCards(): Promise<StoredCard[]> {
+  const all = await (await database()).getAll("cards");
+  return all
+    .filter((record) => bodySchema.safeParse(record.card).success)
+    .sort((a, b) => (a.card.taken ?? "").localeCompare(b.card.taken ?? "") || a.id.localeCompare(b.id));
+}
+
+/** Keeps cards, all of them or none. */
+export async function keepCards(cards: readonly Body[]): Promise<void> {
+  const tx = (await database()).transaction("cards", "readwrite", { durability: "strict" });
+  await Promise.all([...cards.map((card) => tx.store.put({ id: cardId(card), version: 1, card })), tx.done]);
+}
+
+/** Removes a kept card. */
+export async function removeCard(id: string): Promise<void> {
+  await (await database()).delete("cards", id);
 }

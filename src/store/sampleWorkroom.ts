@@ -70,6 +70,44 @@ const ILKA: Card = {
   },
 };
 
+/** Earlier cards of two wearers: one settled, one still growing. */
+export const SAMPLE_CARDS: readonly Card[] = [
+  {
+    ...MARIT,
+    taken: "2025-09-08",
+    measures: { ...MARIT.measures, waist: "71", hip: "99,5", thigh: "58", knee: "37,5" },
+  },
+  { ...MARIT, taken: "2026-03-21", measures: { ...MARIT.measures, waist: "75", hip: "102,5", thigh: "60" } },
+  MARIT,
+  {
+    ...ILKA,
+    taken: "2025-10-30",
+    measures: {
+      ...ILKA.measures,
+      waist: "24 5/8",
+      hip: "33 1/4",
+      thigh: "19",
+      crotchDepth: "9 3/8",
+      waistToKnee: "20 1/4",
+      waistToFloor: "35 3/4",
+    },
+  },
+  {
+    ...ILKA,
+    taken: "2026-05-14",
+    measures: {
+      ...ILKA.measures,
+      waist: "25 1/4",
+      hip: "34 1/2",
+      thigh: "19 7/8",
+      crotchDepth: "9 3/4",
+      waistToKnee: "21",
+      waistToFloor: "37 1/8",
+    },
+  },
+  ILKA,
+];
+
 const palazzo = (name: string, body: Card, date: string, more: Partial<Job>): Job => ({
   ...newJob(name, body, "palazzo", date),
   ...more,

@@ -18,7 +18,20 @@ export interface ChartInk {
   readonly table: string;
 }
 
-const NAMES = ["text", "quiet", "rule", "chalk", "front", "back", "pass", "look", "note", "ghost", "lining", "table"] as const;
+const NAMES = [
+  "text",
+  "quiet",
+  "rule",
+  "chalk",
+  "front",
+  "back",
+  "pass",
+  "look",
+  "note",
+  "ghost",
+  "lining",
+  "table",
+] as const;
 
 function readInk(): ChartInk {
   const style = getComputedStyle(document.documentElement);

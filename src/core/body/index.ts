@@ -1,3 +1,4 @@
 export * from "./measures";
 export * from "./card";
 export * from "./plausibility";
+export * from "./figure";

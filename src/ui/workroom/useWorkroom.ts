@@ -2,8 +2,8 @@
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import { readJobText, type Job } from "@/core/files";
-import { listJobs, readJob, removeJob, writeJob, type StoredJob } from "@/store/database";
-import { SAMPLE_JOBS } from "@/store/sampleWorkroom";
+import { cardId, keepCards, listCards, listJobs, readJob, removeJob, writeJob, type StoredJob } from "@/store/database";
+import { SAMPLE_CARDS, SAMPLE_JOBS } from "@/store/sampleWorkroom";
 
 export type Jobs = readonly StoredJob[] | "loading" | "blocked";
 
@@ -74,6 +74,8 @@ export function useWorkroom() {
     for (const { id, job } of [...SAMPLE_JOBS].reverse()) {
       if (!(await readJob(id))) await writeJob(id, job, 0);
     }
+    const held = new Set((await listCards()).map((c) => c.id));
+    await keepCards(SAMPLE_CARDS.filter((card) => !held.has(cardId(card))));
     await reload();
   }, [reload]);
 

@@ -1,6 +1,7 @@
 "use client";
+import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { entryLength, MEASURES, type Measure, type MeasureKey } from "@/core/body";
+import { DATUM_LEVELS, entryLength, entryNet, MEASURES, type Measure, type MeasureKey } from "@/core/body";
 import { formatLength, keptText } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -16,13 +17,24 @@ function typedText(entry: unknown): string {
   return typeof length === "object" ? `${length.value} ${length.unit}` : String(length);
 }
 
-/** The lower-body card: lengths as typed, estimates where nothing is written, questions beside what looks odd. */
-export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => void }) {
+interface Props {
+  /** Whether the upper body is carded too. */
+  readonly upper: boolean;
+  readonly onUpper: () => void;
+  readonly onFocus: (key: MeasureKey) => void;
+}
+
+/** The card: lengths as typed, estimates where nothing is written, questions beside what looks odd. */
+export function BodyCard({ upper, onUpper, onFocus }: Props) {
   const { job } = useOpenJob();
   const { body } = job;
   const groups: readonly (readonly [string, readonly Measure[]])[] = [
-    ["Girths", MEASURES.filter((m) => m.kind === "girth")],
-    ["Levels and lengths, from the tied tape", MEASURES.filter((m) => m.kind !== "girth")],
+    ["Girths", MEASURES.filter((m) => m.part === "lower" && m.kind === "girth")],
+    [
+      body.datum === "shoulder" ? "Levels, from the shoulder, and lengths" : "Levels and lengths, from the tied tape",
+      MEASURES.filter((m) => m.part === "lower" && m.kind !== "girth"),
+    ],
+    ...(upper ? [["Upper body", MEASURES.filter((m) => m.part === "upper")] as const] : []),
   ];
   return (
     <>
@@ -56,6 +68,20 @@ export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => v
         ]}
         onChange={(unit) => changeJob((draft) => changeUnit(draft.body, unit))}
       />
+      <Choice
+        label="Levels are taken from"
+        value={body.datum ?? "waist"}
+        options={[
+          ["waist", "the tied tape"],
+          ["shoulder", "the shoulder"],
+        ]}
+        onChange={(datum) =>
+          changeJob((draft) => {
+            if (datum === "waist") delete draft.body.datum;
+            else draft.body.datum = datum;
+          })
+        }
+      />
       {groups.map(([title, measures]) => (
         <section key={title} aria-label={title} style={{ marginTop: 12 }}>
           <PaneHeading>{title}</PaneHeading>
@@ -64,6 +90,11 @@ export function BodyCard({ onFocus }: { readonly onFocus: (key: MeasureKey) => v
           ))}
         </section>
       ))}
+      {upper ? null : (
+        <Button sx={{ px: 0, mt: 1 }} onClick={onUpper}>
+          Card the upper body too
+        </Button>
+      )}
       <TextField
         label="Note"
         multiline
@@ -82,9 +113,13 @@ function changeUnit(
   body: { unit: "in" | "cm" | "mm"; measures: Record<string, unknown> },
   unit: "in" | "cm" | "mm",
 ): void {
+  const kept = (length: unknown): unknown =>
+    typeof length === "number" || typeof length === "string" ? keptText(String(length), body.unit, unit) : length;
   for (const [key, entry] of Object.entries(body.measures)) {
-    if (typeof entry === "number" || typeof entry === "string")
-      body.measures[key] = keptText(String(entry), body.unit, unit);
+    body.measures[key] =
+      typeof entry === "object" && entry !== null && "length" in entry
+        ? { ...entry, length: kept(entry.length) }
+        : kept(entry);
   }
   body.unit = unit;
 }
@@ -97,12 +132,16 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
   const typed = typedText(job.body.measures[key]);
   const known = shape?.measures[key];
   const question = shape?.questions.find((q) => q.measure === key)?.message;
+  const fromShoulder = job.body.datum === "shoulder" && typed !== "" && DATUM_LEVELS.includes(key);
   const estimate = typed === "" && known?.source === "estimated" ? known : null;
   return (
     <div style={{ display: "grid", gridTemplateColumns: "132px 1fr", gap: 8, alignItems: "start", padding: "3px 0" }}>
       <span style={{ paddingTop: 6 }}>
         {label}
         {required ? <span aria-hidden> *</span> : null}
+        {entryNet(job.body.measures[key]) ? null : (
+          <span style={{ display: "block", fontSize: 12, color: "var(--quiet)" }}>already with ease</span>
+        )}
       </span>
       <LengthField
         label={label}
@@ -118,13 +157,16 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
             <span style={{ color: "var(--look)" }}>{question}</span>
           ) : estimate ? (
             <i>estimated: {estimate.formula} mm</i>
+          ) : fromShoulder && known ? (
+            <span>{formatLength(known.mm, tape)} below the waist</span>
           ) : undefined
         }
         onFocus={() => onFocus(key)}
         onCommit={(text) =>
           changeJob((draft) => {
+            const held = draft.body.measures[key];
             if (text === "") delete draft.body.measures[key];
-            else draft.body.measures[key] = text;
+            else draft.body.measures[key] = entryNet(held) ? text : { length: text, net: false };
           })
         }
       />

@@ -1,12 +1,24 @@
 "use client";
-import { measureOf, type MeasureKey } from "@/core/body";
+import Checkbox from "@mui/material/Checkbox";
+import { entryLength, entryNet, measureOf, type MeasureKey } from "@/core/body";
+import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
 import { PaneHeading } from "@/ui/StageLayout";
 
+/** Marks a girth as net, or as holding its ease already. */
+function setNet(key: MeasureKey, net: boolean): void {
+  changeJob((draft) => {
+    const entry = draft.body.measures[key];
+    if (entry === undefined) return;
+    const length = entryLength(entry);
+    draft.body.measures[key] = net ? length : { length, net: false };
+  });
+}
+
 /** How to take the measure in focus, and what on the card is worth asking. */
 export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
-  const { shape } = useOpenJob();
+  const { job, shape } = useOpenJob();
   const measure = measureOf(focus);
   const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
   return (
@@ -16,6 +28,17 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
         <b>{measure.label}.</b> {measure.how}
       </p>
       <p style={{ margin: "0 0 18px", color: "var(--quiet)" }}>Used for {measure.use}.</p>
+      {measure.kind === "girth" && job.body.measures[focus] !== undefined ? (
+        <label style={{ display: "flex", alignItems: "center", gap: 4, margin: "-8px 0 14px", cursor: "pointer" }}>
+          <Checkbox
+            size="small"
+            checked={!entryNet(job.body.measures[focus])}
+            onChange={(event) => setNet(focus, !event.target.checked)}
+            sx={{ p: 0.5 }}
+          />
+          This girth already holds its ease; add no more
+        </label>
+      ) : null}
       <FaultNote />
       {shape && shape.questions.length > 0 ? (
         <section aria-label="Questions">

@@ -1,0 +1,203 @@
+"use client";
+import Button from "@mui/material/Button";
+import { useSnackbar } from "notistack";
+import { useCallback, useMemo, useRef } from "react";
+import { measureOf, resolveBody, type Body, type MeasureKey } from "@/core/body";
+import { cardsOf, useCards } from "@/store/cardStore";
+import { cardId } from "@/store/database";
+import { changeJob } from "@/store/jobStore";
+import { useView } from "@/store/viewStore";
+import { Chart, type ChartInk } from "@/ui/Chart";
+import { download } from "@/ui/download";
+import { useOpenJob } from "@/ui/JobContext";
+import { PaneHeading } from "@/ui/StageLayout";
+
+/** The wearer's cards by date: which one the job uses, a newer one if there is one, change of the measure in focus. */
+export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
+  const { job } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const { cards, blocked, keep, remove } = useCards();
+  const { enqueueSnackbar } = useSnackbar();
+  const input = useRef<HTMLInputElement>(null);
+  const { body } = job;
+  const own = useMemo(() => cardsOf(cards ?? [], body.name), [cards, body.name]);
+  const newest = own[own.length - 1];
+  const newer = newest && (newest.card.taken ?? "") > (body.taken ?? "") ? newest : null;
+  const kept = own.some((c) => JSON.stringify(c.card) === JSON.stringify(body));
+  const points = useMemo(
+    () => readings([...own.map((c) => c.card), ...(kept ? [] : [body])], focus),
+    [own, kept, body, focus],
+  );
+  const option = useCallback((ink: ChartInk) => changeOption(points, tape, ink), [points, tape]);
+  const use = (card: Body): void => changeJob((draft) => void (draft.body = structuredClone(card)));
+
+  async function keepThis(): Promise<void> {
+    if (body.name.trim() === "" || !body.taken) {
+      enqueueSnackbar("Write the wearer's name and the date of the card first.", { variant: "warning" });
+      return;
+    }
+    try {
+      await keep([body]);
+      enqueueSnackbar("The card is kept.");
+    } catch {
+      enqueueSnackbar("The browser's store is full or blocked, so the card was not kept.", { variant: "error" });
+    }
+  }
+
+  async function importCsv(file: File | undefined): Promise<void> {
+    if (!file) return;
+    const { readCardsCsv } = await import("@/core/body/cardCsv");
+    const read = readCardsCsv(await file.text());
+    if (!read.ok) {
+      enqueueSnackbar(read.message, { variant: "warning", autoHideDuration: 10_000 });
+      return;
+    }
+    try {
+      await keep(read.cards);
+      enqueueSnackbar(
+        `${read.cards.length} ${read.cards.length === 1 ? "card is" : "cards are"} kept, by wearer and date.`,
+      );
+    } catch {
+      enqueueSnackbar("The browser's store is full or blocked, so nothing was taken in.", { variant: "error" });
+    }
+  }
+
+  async function exportCsv(): Promise<void> {
+    const { writeCardsCsv } = await import("@/core/body/cardCsv");
+    const all = [...(cards ?? []).map((c) => c.card), ...(kept ? [] : [body])];
+    download({ name: "cards.csv", type: "text/csv", bytes: new TextEncoder().encode(writeCardsCsv(all)) });
+  }
+
+  return (
+    <section aria-label="Cards by date" style={{ marginTop: 18 }}>
+      {newer ? (
+        <div style={{ borderLeft: "4px solid var(--note)", padding: "2px 0 2px 10px", marginBottom: 12 }}>
+          There is a newer card of {dayOf(newer.card)}. This job was made on the card of {dayOf(body)}.{" "}
+          <Button sx={{ px: 0, textDecoration: "underline" }} onClick={() => use(newer.card)}>
+            Use the newer card
+          </Button>
+        </div>
+      ) : null}
+      <PaneHeading>Cards of {body.name || "this wearer"}</PaneHeading>
+      {blocked ? (
+        <p style={{ color: "var(--fault)" }}>The browser’s store is blocked; kept cards cannot be read.</p>
+      ) : null}
+      {own.length === 0 ? (
+        <p style={{ margin: "0 0 8px", color: "var(--quiet)" }}>
+          No card is kept yet. Keep one at each measuring to see what changes.
+        </p>
+      ) : (
+        <ul style={{ listStyle: "none", margin: "0 0 8px", padding: 0 }}>
+          {own.map(({ id, card }) => {
+            const inUse = JSON.stringify(card) === JSON.stringify(body);
+            return (
+              <li
+                key={id}
+                style={{
+                  display: "grid",
+                  gridTemplateColumns: "1fr auto auto",
+                  gap: 8,
+                  alignItems: "center",
+                  borderTop: "1px solid var(--rule)",
+                }}
+              >
+                <span style={{ fontWeight: inUse ? 700 : 450 }}>
+                  {dayOf(card)}
+                  {inUse ? ", in use" : ""}
+                </span>
+                {inUse ? <span /> : <Button onClick={() => use(card)}>Use</Button>}
+                <Button
+                  aria-label={`Remove the card of ${dayOf(card)}`}
+                  onClick={() => {
+                    void remove(id).then(() =>
+                      enqueueSnackbar("The card is removed.", {
+                        action: () => <Button onClick={() => void keep([card])}>Put it back</Button>,
+                      }),
+                    );
+                  }}
+                >
+                  Remove
+                </Button>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+      {points.length > 1 ? (
+        <>
+          <PaneHeading>{measureOf(focus).label}, by date</PaneHeading>
+          <Chart label={`${measureOf(focus).label} on each card by date`} height={170} option={option} />
+        </>
+      ) : null}
+      <div style={{ display: "flex", flexWrap: "wrap", gap: 8, marginTop: 6 }}>
+        <Button variant="outlined" disabled={kept} onClick={() => void keepThis()}>
+          {own.some((c) => c.id === cardId(body)) && !kept ? "Keep, in place of this day’s" : "Keep this card"}
+        </Button>
+        <Button onClick={() => void exportCsv()}>Cards as CSV</Button>
+        <Button onClick={() => input.current?.click()}>Bring in CSV</Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,text/csv"
+          aria-label="Cards as CSV"
+          hidden
+          onChange={(event) => {
+            void importCsv(event.target.files?.[0]);
+            event.target.value = "";
+          }}
+        />
+      </div>
+    </section>
+  );
+}
+
+const dayOf = (card: Body): string =>
+  card.taken
+    ? new Date(`${card.taken}T12:00:00`).toLocaleDateString("en-GB", {
+        day: "numeric",
+        month: "short",
+        year: "numeric",
+      })
+    : "no date";
+
+interface Reading {
+  readonly taken: string;
+  readonly mm: number;
+}
+
+/** The measure on each dated card that carries it; estimates are left out. */
+function readings(cards: readonly Body[], key: MeasureKey): readonly Reading[] {
+  return cards
+    .flatMap((card) => {
+      const resolved = resolveBody(card);
+      if (!resolved.ok || !card.taken || resolved.measures[key].source !== "given") return [];
+      return [{ taken: card.taken, mm: resolved.measures[key].mm }];
+    })
+    .sort((a, b) => a.taken.localeCompare(b.taken));
+}
+
+function changeOption(points: readonly Reading[], tape: "in" | "cm", ink: ChartInk) {
+  const per = tape === "in" ? 25.4 : 10;
+  const values = points.map((p) => Math.round((p.mm / per) * 100) / 100);
+  return {
+    grid: { left: 40, right: 16, top: 14, bottom: 24 },
+    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => `${Number(v)} ${tape}` },
+    xAxis: { type: "time", axisLabel: { color: ink.quiet, hideOverlap: true }, splitLine: { show: false } },
+    yAxis: {
+      type: "value",
+      min: Math.floor(Math.min(...values) - 1),
+      max: Math.ceil(Math.max(...values) + 1),
+      axisLabel: { color: ink.quiet },
+      splitLine: { lineStyle: { color: ink.rule } },
+    },
+    series: [
+      {
+        type: "line",
+        symbolSize: 7,
+        itemStyle: { color: ink.chalk },
+        lineStyle: { color: ink.chalk, width: 2 },
+        data: points.map((p, i) => [p.taken, values[i]]),
+      },
+    ],
+  };
+}
