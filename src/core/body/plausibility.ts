@@ -45,6 +45,8 @@ export function questionsOf(measures: BodyMeasures): Question[] {
   }
   for (const [small, large] of ORDER) {
     if (!(given(small) || given(large)) || measures[small].mm < measures[large].mm) continue;
+    // A girth that already holds its ease may well be larger than the next one bare.
+    if (!measures[small].net || !measures[large].net) continue;
     const measure = given(small) ? small : large;
     questions.push({
       measure,

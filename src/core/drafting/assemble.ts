@@ -3,10 +3,13 @@ import {
   pathAt,
   pathCrossings,
   pathEnd,
+  pathEndTangent,
   pathLength,
   pathReverse,
   pathSplit,
   pathStart,
+  pointQuarterTurn,
+  truedCurve,
   type Path,
   type Point,
 } from "../geometry";
@@ -35,7 +38,10 @@ export function drawnHem(plan: LegPlan): Mm {
   return Math.max(plan.levels.hem, plan.levels.knee + 100);
 }
 
-/** A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. */
+/**
+ * A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. The
+ * new edge is trued square to both seams, so that the joined hem runs on where the leg still tapers.
+ */
 export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
   const { hem } = legs.levels;
   if (hem >= drawnHem(legs)) return [front, back];
@@ -51,11 +57,12 @@ export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outlin
   };
   const sideAt = alongAt(front.side);
   const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
-  const cut = ({ hem: _hem, ...o }: Outline): Outline => ({
-    ...o,
-    side: pathSplit(o.side, sideAt)[0],
-    inseamDown: pathSplit(o.inseamDown, pathLength(o.inseamDown) - inseamLeft)[0],
-  });
+  const cut = (o: Outline): Outline => {
+    const side = pathSplit(o.side, sideAt)[0];
+    const inseamDown = pathSplit(o.inseamDown, pathLength(o.inseamDown) - inseamLeft)[0];
+    const [leave, arrive] = [side, inseamDown].map((seam) => pointQuarterTurn(pathEndTangent(seam))) as [Point, Point];
+    return { ...o, side, inseamDown, hem: [truedCurve(pathEnd(side), leave, pathEnd(inseamDown), arrive)] };
+  };
   return [cut(front), cut(back)];
 }
 

@@ -1,10 +1,11 @@
 import type { BodyMeasures } from "../body";
+import { CannotDraft } from "./cannotDraft";
 import { Drafter, type Numbers, type Step } from "./drafter";
 import { drawLegs } from "./draw";
 import { narrate } from "./narrate";
 import type { Panel } from "./panel";
 import type { LegPlan } from "./plan";
-import { planLeg } from "./planLeg";
+import { planLeg, SIDE_DIFFERENCES } from "./planLeg";
 import type { ResolvedRules } from "./rules";
 
 /** The base: front and back on their seam lines, the plan they were drawn from, every number and step. */
@@ -20,10 +21,27 @@ export interface Block {
  * where no valid outline exists.
  */
 export function draftBlock(measures: BodyMeasures, rules: ResolvedRules): Block {
-  const drafter = new Drafter();
-  const plan = planLeg(measures, rules, drafter);
-  const legs = drawLegs(plan);
+  const { drafter, plan, legs } = firstThatDraws(measures, rules);
   for (const [name, value] of Object.entries(legs.solved)) drafter.number(name, value);
   narrate(drafter, rules, plan, legs);
   return { plan, panels: [legs.front, legs.back], numbers: drafter.numbers, steps: drafter.steps };
+}
+
+/** The draft as the rules say, else with the centre back taking what the sides cannot; throws the first refusal. */
+function firstThatDraws(
+  measures: BodyMeasures,
+  rules: ResolvedRules,
+): { readonly drafter: Drafter; readonly plan: LegPlan; readonly legs: ReturnType<typeof drawLegs> } {
+  let refusal: CannotDraft | null = null;
+  for (const difference of SIDE_DIFFERENCES) {
+    const drafter = new Drafter();
+    try {
+      const plan = planLeg(measures, rules, drafter, difference);
+      return { drafter, plan, legs: drawLegs(plan) };
+    } catch (error) {
+      if (!(error instanceof CannotDraft)) throw error;
+      refusal ??= error;
+    }
+  }
+  throw refusal;
 }

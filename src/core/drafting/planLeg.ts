@@ -20,8 +20,11 @@ import type { DartPlan } from "./waist";
 
 /** Without darts or elastic, a centre back takes in at most this much beyond its slant. */
 const CENTRE_BACK_LIMIT: Mm = 60;
-/** The back's side may lean in at the waist this much more than the front's. */
-const SIDE_DIFFERENCE: Mm = 22;
+/**
+ * How much more than the front's the back's side may lean in at the waist before the centre back takes the rest: as
+ * the maker draws it, and closer where the sides could not be joined otherwise.
+ */
+export const SIDE_DIFFERENCES: readonly Mm[] = [42, 20];
 /** A centre back leans in by at most this much per millimetre of height. */
 const STEEPEST_CENTRE = 0.36;
 /** Least front extension that leaves a crotch to sew. */
@@ -31,7 +34,12 @@ const LEAST_EXTENSION: Mm = 20;
  * From measures and rules to the numbers of a leg. Every number is recorded on the drafter with its sum.
  * Throws CannotDraft, naming the measure or rule, where no trousers can be drawn.
  */
-export function planLeg(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): LegPlan {
+export function planLeg(
+  m: BodyMeasures,
+  rules: ResolvedRules,
+  drafter: Drafter,
+  sideDifference = SIDE_DIFFERENCES[0] as Mm,
+): LegPlan {
   const levels = planLevels(m, rules, drafter);
   const easeBack = rules.hipInch === "none" ? rules.ease.front : rules.ease.back;
   const easeOf = (ease: Mm): Mm => (m.hip.net ? ease : 0);
@@ -120,7 +128,7 @@ export function planLeg(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter)
     );
   // A back side that leans far more than the front's cannot be sewn to it: the centre back takes the difference.
   const untaken = backShare(waists.raised);
-  const takes = waists.shaped ? Math.max(0, untaken.side - Math.max(frontDarts.side, 0) - SIDE_DIFFERENCE) : 0;
+  const takes = waists.shaped ? Math.max(0, untaken.side - Math.max(frontDarts.side, 0) - sideDifference) : 0;
   const taken = Math.min(takingLimit(made, levels), takes) + waists.taken;
   const backDarts = takes > 0 ? backShare(waists.raised + taken) : untaken;
   if (takes > 0)

@@ -80,7 +80,10 @@ export const creaseBalance: CheckRule = {
   id: "crease-balance",
   label: "Leg halves about the crease",
   note: "At the hem both sides of the crease are equally wide.",
-  measure({ front, back }) {
+  measure({ front, back, plan }) {
+    // A leg hung from its side or inseam has no crease to halve it, and one cut above the knee has not reached it yet.
+    const hung = plan.hang === "side" || plan.hang === "inseam";
+    if (hung || plan.levels.hem < plan.levels.knee) return null;
     const worst = [front, back]
       .map((panel) => {
         const crease = landmarkOf(panel, "creaseHem")[0];

@@ -1,7 +1,7 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import type { Job } from "@/core/files";
-import type { ResolvedRules } from "@/core/drafting";
+import { schoolRules, type ResolvedRules } from "@/core/drafting";
 import { formatLength, keptText } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -78,13 +78,14 @@ function PutBack({ label, onPress }: { readonly label: string; readonly onPress:
 }
 
 function Rule({ row }: { readonly row: RuleRow }) {
-  const { shape } = useOpenJob();
+  const { job, shape } = useOpenJob();
   const tape = useView((v) => v.tape);
   if (!shape) return null;
   const path = row.path.join(".");
   const changed = shape.changedRules.find((c) => c.path === path);
   const value = valueAt(shape.rules, row.path);
-  const preset = valueAt(shape.presetRules, row.path);
+  // The way of making the back is the school's own; its numbers are those of the back that was chosen.
+  const preset = valueAt(path === "back.how" ? schoolRules(job.block.school) : shape.presetRules, row.path);
   const words = (v: Value): string =>
     typeof v === "number"
       ? formatLength(v, tape)
