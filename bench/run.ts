@@ -1,9 +1,20 @@
 import { writeFileSync } from "node:fs";
 import { derive, deriveShape } from "../src/core/derive";
 import { handOver } from "../src/core/derive/handOver";
-import { edgeOf, roleLength } from "../src/core/drafting";
+import { resolveBody } from "../src/core/body";
+import {
+  BACKS,
+  CannotDraft,
+  draftBlock,
+  edgeOf,
+  presetFor,
+  roleLength,
+  SCHOOLS,
+  type BackHow,
+  type DraftedSchool,
+} from "../src/core/drafting";
 import { pathLength } from "../src/core/geometry";
-import { badPair } from "../src/core/testing/badOutline";
+import { badPair, pinch } from "../src/core/testing/badOutline";
 import { plausibleBody } from "../src/core/testing/bodies";
 import { derivedOf, HAND_BODY, palazzoJob } from "../src/core/testing/jobs";
 
@@ -66,6 +77,38 @@ function spreads(): Record<string, unknown> {
   return { bodies: BODIES, bad, refused, worstSeamErrorMm: seamError, worstHemMissPercent: hemMiss * 100, examples };
 }
 
+const DRAFTS = 5000;
+
+/** Every school with every back on 5,000 random bodies: bad outlines, and refusals by the measure or rule they name. */
+function drafts(): Record<string, unknown> {
+  let bad = 0;
+  const refused: Record<string, number> = {};
+  const examples: string[] = [];
+  for (const school of Object.keys(SCHOOLS) as DraftedSchool[]) {
+    for (const how of Object.keys(BACKS) as BackHow[]) {
+      const rules = presetFor(school, how);
+      for (let seed = 0; seed < DRAFTS; seed++) {
+        const body = resolveBody(plausibleBody(seed));
+        if (!body.ok) continue;
+        try {
+          const { panels, plan } = draftBlock(body.measures, rules);
+          const faults = [
+            ...badPair(...panels, rules.inseam.backShorter),
+            ...panels.flatMap((p) => pinch(p, plan.levels.crotch, plan.levels.knee)),
+          ];
+          if (faults.length === 0) continue;
+          bad++;
+          if (examples.length < 5) examples.push(`${school}, ${how}, body ${seed}: ${faults.join(", ")}`);
+        } catch (error) {
+          if (!(error instanceof CannotDraft)) throw error;
+          refused[error.path] = (refused[error.path] ?? 0) + 1;
+        }
+      }
+    }
+  }
+  return { drafted: DRAFTS * 28, bad, refused, examples };
+}
+
 async function main(): Promise<void> {
   const job = palazzoJob(HAND_BODY);
   const derived = derivedOf(job);
@@ -78,6 +121,7 @@ async function main(): Promise<void> {
     deriveMs: timed(() => derive(job), 300),
     printSetA4Ms,
     spreads: spreads(),
+    drafts: drafts(),
   };
   const text = JSON.stringify(figures, null, 2);
   writeFileSync("bench/results/figures.json", `${text}\n`);

@@ -21,13 +21,35 @@ async function main(): Promise<void> {
     await page.waitForFunction(() => document.fonts.status === "loaded");
     await page.screenshot({ path: `docs/screenshots/${stage}.png` });
   }
+  await page.goto(`${base}/block?job=${job}`);
+  await page.getByRole("tab", { name: "Step by step" }).click();
+  const next = page.getByRole("button", { name: "Next step" });
+  for (let i = 0; i < 7; i++) await next.click();
+  await page.screenshot({ path: "docs/screenshots/block-steps.png" });
+  await page.getByRole("tab", { name: "Rules" }).click();
+  await page.getByRole("tab", { name: "Compare" }).click();
+  await page
+    .getByRole("img", { name: /^Ease of each draft/ })
+    .locator("svg")
+    .waitFor();
+  await page.screenshot({ path: "docs/screenshots/block-compare.png" });
+  await page.getByRole("tab", { name: "Numbers" }).click();
+  await page.getByRole("radio", { name: /My own block/ }).check();
+  await page.getByRole("button", { name: "Bring in a block" }).click();
+  await page.getByLabel("Drawing of the block").setInputFiles("src/core/files/bringIn/fixtures/hand-drawn.svg");
+  await page.getByText(/It measures/).waitFor();
+  await page.waitForFunction(() => document.getAnimations().length === 0);
+  await page.screenshot({ path: "docs/screenshots/own-block.png" });
+  await page.goto(`${base}/?workroom=sample`);
+  await page.goto(`${base}/pieces?job=sample-lantern-bearer`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.getByRole("button", { name: "Hand over" }).click();
   await page.getByRole("dialog", { name: "Hand over" }).waitFor();
   // The dialog fades in; its last frame is the picture.
   await page.waitForFunction(() => document.getAnimations().length === 0);
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
-  await page.goto(`${base}/restyle?job=${job}`);
+  await page.goto(`${base}/restyle?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.screenshot({ path: "docs/screenshots/restyle-1920.png" });
   await browser.close();

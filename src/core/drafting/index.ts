@@ -8,7 +8,7 @@ export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";
 export { legGirthAt, panelWidths, passingOf, type LegPlan } from "./plan";
 export { ownBlock } from "./own/ownBlock";
-export { placing, readOutline, WORDS as OWN_WORDS } from "./own/ownOutline";
+export { WORDS as OWN_WORDS } from "./own/ownOutline";
 export { outlineData } from "./own/outlineData";
 export * from "./own/schema";
 export { draftBlock, type Block } from "./block";

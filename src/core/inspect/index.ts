@@ -32,4 +32,4 @@ export function inspect(inspected: Inspected): Check[] {
   return CHECKS.map((rule) => rule.measure(inspected)).filter((check): check is Check => check !== null);
 }
 export { readPanels, type Readings } from "./readings";
-export { widthBudget, type WidthBudget, type WidthParts } from "./widths";
+export { widthBudget, type WidthParts } from "./widths";

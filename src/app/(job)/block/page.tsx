@@ -66,7 +66,11 @@ export default function BlockPage() {
           {left === "steps" ? (
             <ol aria-label="Steps" style={{ listStyle: "none", margin: 0, padding: 0 }}>
               {steps.map((s) => (
-                <li key={s.n} style={{ borderTop: "1px solid var(--rule)" }}>
+                <li
+                  key={s.n}
+                  ref={s.n === step ? (element) => element?.scrollIntoView({ block: "nearest" }) : undefined}
+                  style={{ borderTop: "1px solid var(--rule)" }}
+                >
                   <button
                     type="button"
                     aria-pressed={s.n === step}

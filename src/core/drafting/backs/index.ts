@@ -9,7 +9,7 @@ import { traced } from "./traced";
 import { transferred } from "./transferred";
 
 export { throughHip } from "./back";
-export type { BackBasis, BackLines, BackMaking } from "./back";
+export type { BackLines, BackMaking } from "./back";
 
 /** Every way of making the back, by its name in the rules. */
 export const BACK_MAKINGS: Readonly<Record<BackHow, BackMaking>> = {

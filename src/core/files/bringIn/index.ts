@@ -4,8 +4,7 @@ import type { OwnPanelLandmarks } from "../../drafting";
 import { guessLandmarks, guessPanels } from "./guess";
 import { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
 
-export { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
-export { guessLandmarks, guessPanels };
+export { type FoundOutline } from "./shapes";
 
 /** A drawing larger than this is no block. */
 const MAX_BYTES = 8_000_000;
