@@ -82,18 +82,3 @@ test("keys: front, back, ghost, tape, command search, list of keys", async ({ pa
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys" })).toBeVisible();
 });
-
-test("a step of the construction lights its places; a changed rule is bold and can be put back", async ({ page }) => {
-  await openSample(page);
-  await openStage(page, "block");
-  await page
-    .getByRole("button", { name: /Crotch line/ })
-    .first()
-    .click();
-  await expect(page.locator("circle[r='6']")).not.toHaveCount(0);
-  await page.getByLabel("Back rise").fill("6");
-  await page.getByLabel("Back rise").press("Enter");
-  await expect(page.getByRole("button", { name: /rise 6.0 cm/ })).toBeVisible();
-  await page.getByRole("button", { name: "Put all rules back" }).click();
-  await expect(page.getByLabel("Back rise")).toHaveValue("4.0 cm");
-});

@@ -1,14 +1,24 @@
 import { expose, transfer } from "comlink";
-import { derive } from "@/core/derive";
+import { derive, deriveShape } from "@/core/derive";
 import { handOver, noticesOf, type ExportFormat, type HandedFile } from "@/core/derive/handOver";
 import type { Job } from "@/core/files";
 import { bringIn } from "@/core/files/bringIn";
 import type { Paper } from "@/core/files/pdf";
-import type { Proof } from "./proof";
+import { STYLES } from "@/core/styles";
+import type { Miniature, Proof } from "./proof";
 
 const face = {
   /** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
   bringIn,
+
+  /** A job's style and outline in miniature, or why it cannot be drawn. */
+  miniature(job: Job): Miniature {
+    const shape = deriveShape(job);
+    const style = STYLES[job.style.id]?.label ?? job.style.id;
+    return shape.ok
+      ? { style, panels: [shape.back, shape.front], message: null }
+      : { style, panels: [], message: shape.errors[0]?.message ?? "This job cannot be drawn." };
+  },
 
   /** Pieces, proof and advice of a job; null where it cannot be derived. */
   proof(job: Job): Proof | null {

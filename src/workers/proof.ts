@@ -1,6 +1,14 @@
 import type { Derived } from "@/core/derive";
+import type { Panel } from "@/core/drafting";
 
 /** What the worker works out behind the page: everything after the seam lines. */
 export type Proof = Pick<Derived, "band" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"> & {
   readonly notices: readonly string[];
 };
+
+/** A job as the workroom shows it: its style, its outlines, or why there are none. */
+export interface Miniature {
+  readonly style: string;
+  readonly panels: readonly Panel[];
+  readonly message: string | null;
+}

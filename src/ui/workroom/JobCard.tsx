@@ -2,17 +2,34 @@
 import IconButton from "@mui/material/IconButton";
 import DeleteOutlineIcon from "@mui/icons-material/DeleteOutlined";
 import Link from "next/link";
-import { useMemo } from "react";
-import { deriveShape } from "@/core/derive";
-import { STYLES } from "@/core/styles";
+import { useEffect, useState } from "react";
+import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
+import { deriveWorker } from "@/workers/client";
+import type { Miniature } from "@/workers/proof";
 import { MiniOutline } from "../MiniOutline";
 import { stageHref } from "../stages";
+
+/** The outline of a job, drawn behind the page so that the start page does not carry the engine. */
+function useMiniature(job: Job): Miniature | null {
+  const [drawn, setDrawn] = useState<Miniature | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    deriveWorker()
+      .miniature(job)
+      .then((miniature) => wanted && setDrawn(miniature))
+      .catch((error: unknown) => console.error("the worker could not draw this job", error));
+    return () => {
+      wanted = false;
+    };
+  }, [job]);
+  return drawn;
+}
 
 /** One job with its real outline in miniature. */
 export function JobCard({ record, onRemove }: { readonly record: StoredJob; readonly onRemove: () => void }) {
   const { id, job } = record;
-  const shape = useMemo(() => deriveShape(job), [job]);
+  const drawn = useMiniature(job);
   return (
     <li style={{ position: "relative", background: "var(--panel)", border: "1px solid var(--rule)", borderRadius: 6 }}>
       <Link
@@ -20,15 +37,15 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
         style={{ display: "block", padding: 14, color: "inherit", textDecoration: "none" }}
       >
         <div style={{ height: 190, display: "grid", placeItems: "center" }}>
-          {shape.ok ? (
-            <MiniOutline panels={[shape.back, shape.front]} width={230} height={186} />
+          {drawn && drawn.panels.length > 0 ? (
+            <MiniOutline panels={drawn.panels} width={230} height={186} />
           ) : (
-            <span style={{ color: "var(--look)" }}>{shape.errors[0]?.message}</span>
+            <span style={{ color: "var(--look)" }}>{drawn?.message}</span>
           )}
         </div>
         <div style={{ fontWeight: 700, fontSize: 16, marginTop: 8 }}>{job.name || "Unnamed job"}</div>
         <div style={{ color: "var(--quiet)" }}>
-          {STYLES[job.style.id]?.label ?? job.style.id} for {job.body.name || "nobody yet"}
+          {drawn?.style ?? job.style.id} for {job.body.name || "nobody yet"}
           {job.cloth?.name ? `, ${job.cloth.name}` : ""}
         </div>
       </Link>

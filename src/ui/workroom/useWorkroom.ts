@@ -1,9 +1,8 @@
 "use client";
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
-import { readJobText, type Job } from "@/core/files";
+import type { Job } from "@/core/files";
 import { cardId, keepCards, listCards, listJobs, readJob, removeJob, writeJob, type StoredJob } from "@/store/database";
-import { SAMPLE_CARDS, SAMPLE_JOBS } from "@/store/sampleWorkroom";
 
 export type Jobs = readonly StoredJob[] | "loading" | "blocked";
 
@@ -42,6 +41,7 @@ export function useWorkroom() {
   /** Opens the text of a job file as a new job; errors are sentences. Nothing is written unless all of it is valid. */
   const addFile = useCallback(
     async (text: string): Promise<{ readonly id: string } | { readonly message: string }> => {
+      const { readJobText } = await import("@/core/files");
       const read = readJobText(text);
       if (!read.ok) {
         const first = read.errors[0];
@@ -71,6 +71,7 @@ export function useWorkroom() {
 
   /** Lays out the sample workroom; jobs of it that are already here are left as they are. */
   const addSample = useCallback(async () => {
+    const { SAMPLE_CARDS, SAMPLE_JOBS } = await import("@/store/sampleWorkroom");
     for (const { id, job } of [...SAMPLE_JOBS].reverse()) {
       if (!(await readJob(id))) await writeJob(id, job, 0);
     }
