@@ -124,7 +124,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const context: MoveContext = {
       measures,
       unit: job.body.unit,
-      styleParams: params.data,
+      styleParams: { ...style.defaults, ...params.data },
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,

@@ -1,4 +1,4 @@
-import { hermiteByLevel, line, pathMap, pathReverse, type Path, type Point } from "../geometry";
+import { fairThrough, line, pathMap, pathReverse, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 import type { BodyMeasures } from "./card";
 import type { MeasureKey } from "./measures";
@@ -40,15 +40,6 @@ export function halves(girth: Mm, ratio: number): { readonly width: Mm; readonly
   const perimeter = Math.PI * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
   const scale = girth / perimeter;
   return { width: a * scale, depth: b * scale };
-}
-
-/** A fair line through places given from top to bottom. */
-function through(points: readonly Point[]): Path {
-  const slope = (i: number): number => {
-    const [a, b] = [points[Math.max(0, i - 1)] as Point, points[Math.min(points.length - 1, i + 1)] as Point];
-    return (b[0] - a[0]) / (b[1] - a[1] || 1);
-  };
-  return points.slice(1).map((p, i) => hermiteByLevel(points[i] as Point, p, slope(i), slope(i + 1)));
 }
 
 const mirror = (path: Path): Path => pathMap(path, ([x, y]) => [0 - x, y]);
@@ -115,7 +106,7 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
     ankle: legAt * 0.86,
   };
   const shoulder: Point = [m.shoulderWidth.mm / 2, shoulderY + 25];
-  const outer = through([
+  const outer = fairThrough([
     ...(upper ? ([[bust.width * 0.98, bustY]] as const) : ([[ribs.width, top]] as const)),
     [waist.width, 0],
     [hip.width, levels.hip],
@@ -124,18 +115,18 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
     [places.calf + calf.width, levels.calf],
     [places.ankle + ankle.width, levels.ankle],
   ]);
-  const inner = through([
+  const inner = fairThrough([
     [4, levels.crotch],
     [places.knee - knee.width, levels.knee],
     [places.calf - calf.width, levels.calf],
     [places.ankle - ankle.width, levels.ankle],
   ]);
   const footWide = ankle.width * 1.35;
-  const foot = through([
+  const foot = fairThrough([
     [places.ankle + ankle.width, levels.ankle],
     [places.ankle + footWide, levels.floor - 12],
   ]);
-  const footInside = through([
+  const footInside = fairThrough([
     [places.ankle - ankle.width, levels.ankle],
     [places.ankle - footWide * 0.7, levels.floor - 12],
   ]);
@@ -171,8 +162,8 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
   ];
   const arms: readonly Path[] = upper
     ? [
-        through([shoulder, [armAt[0] + arm, armAt[1]], [hand[0] + arm * 0.55, hand[1]]]),
-        through([
+        fairThrough([shoulder, [armAt[0] + arm, armAt[1]], [hand[0] + arm * 0.55, hand[1]]]),
+        fairThrough([
           [bust.width * 0.96, bustY - 35],
           [armAt[0] - arm * 0.8, armAt[1] + 45],
           [hand[0] - arm * 0.55, hand[1]],
@@ -185,7 +176,7 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
 
   // Seen from the side, facing left: front line, then back line.
   const seat = hip.depth * 1.18;
-  const frontLine = through([
+  const frontLine = fairThrough([
     [-(upper ? bust.depth * 1.1 : ribs.depth), upper ? bustY : top],
     [-waist.depth, 0],
     [-hip.depth * 0.86, levels.hip * 0.75],
@@ -194,7 +185,7 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
     [-calf.depth * 0.78, levels.calf],
     [-ankle.depth * 0.85, levels.ankle],
   ]);
-  const backLine = through([
+  const backLine = fairThrough([
     [upper ? bust.depth * 0.92 : ribs.depth * 0.95, upper ? bustY : top],
     [waist.depth * 0.86, 0],
     [seat, levels.hip],
@@ -367,7 +358,7 @@ function sittingOutline(s: Seated): { outline: readonly Path[]; crotchDepth: Tap
   const over = seatY - 2 * thigh.depth * 0.9;
   const kneeTop: Point = [kneeX, seatY - 2 * knee.depth];
   const ankleY = seatY - knee.depth + shin;
-  const back = through([
+  const back = fairThrough([
     [ribs.depth * 0.95, top],
     [waist.depth * 0.86, 0],
     [seat, levels.hip * 0.95],
@@ -420,7 +411,7 @@ function sittingOutline(s: Seated): { outline: readonly Path[]; crotchDepth: Tap
   return {
     outline: [
       back,
-      through([
+      fairThrough([
         [-ribs.depth, top],
         [-waist.depth, 0],
       ]),

@@ -75,6 +75,7 @@ export function replyOf(derived: Derived): unknown {
       on: l.on,
       text: stepText(l, l.numbers),
       numbers: quantities(l.numbers),
+      ...(l.passed === null ? {} : { passedOver: l.passed }),
     })),
     panels: [derived.front, derived.back, ...(derived.band ? [derived.band] : [])].map(panelReply),
     pieces: derived.pieces.map(pieceReply),

@@ -14,6 +14,8 @@ export interface WorksheetLine {
   readonly template: string;
   readonly numbers: Numbers;
   readonly handles: readonly Handle[];
+  /** Why the move could not be made here; it is passed over, and the others are made without it. */
+  readonly passed: string | null;
 }
 
 export interface MovesRun {
@@ -37,7 +39,8 @@ export class MoveFault extends Error {
 
 /**
  * Makes the moves in their order. Moves that redraw side or inseam only change the plan; front and back are drawn and
- * reconciled once, after the last of them and before any cut. Throws MoveFault.
+ * reconciled once, after the last of them and before any cut. A move that makes no sense here is passed over and says
+ * why; one whose number is too large, or cannot be read, throws MoveFault.
  */
 export function runMoves(block: Block, moves: readonly MoveEntry[], context: MoveContext): MovesRun {
   let state: StyleState = { plan: block.plan, panels: block.panels };
@@ -61,6 +64,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         "Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter.",
       numbers: { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) },
       handles: [],
+      passed: null,
     });
   };
   moves.forEach((entry, index) => {
@@ -83,15 +87,25 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         template: move.label,
         numbers: {},
         handles: [],
+        passed: null,
       });
       return;
     }
+    const passOver = (why: string): void =>
+      void worksheet.push({
+        id: entry.id,
+        index,
+        move: move.id,
+        label: move.label,
+        on: true,
+        template: move.label,
+        numbers: {},
+        handles: [],
+        passed: why,
+      });
     if (move.redraws && cutBy) {
-      throw new MoveFault(
-        path,
-        `“${move.label}” redraws the seams, so it has to come before “${cutBy}”. Move it up.`,
-        false,
-      );
+      passOver(`It redraws the seams, so it has to come before “${cutBy}”. Move it up.`);
+      return;
     }
     if (!move.redraws) {
       reconcile();
@@ -111,13 +125,24 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         template: result.template,
         numbers: result.numbers,
         handles: result.handles,
+        passed: null,
       });
     } catch (error) {
+      if (error instanceof MoveRefused && error.largest === undefined && !error.unreadable) {
+        passOver(error.message);
+        return;
+      }
       if (error instanceof MoveRefused)
         throw new MoveFault(`${path}.params.${error.param}`, error.message, error.unreadable, error.largest);
       throw error;
     }
   });
   reconcile();
-  return { state, worksheet, shown };
+  return { state, worksheet: cutBy ? worksheet : worksheet.map(withHandles), shown };
+
+  /** A redrawn seam is pulled where it lies in the end; once it is cut, the cut's own handles stand there. */
+  function withHandles(line: WorksheetLine): WorksheetLine {
+    const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(state.plan, line.numbers) : undefined;
+    return handles ? { ...line, handles } : line;
+  }
 }

@@ -1,4 +1,5 @@
 import {
+  angleFromTo,
   line,
   pathAt,
   pathCrossings,
@@ -35,7 +36,7 @@ export interface Outline {
 
 /** Levels a full leg is drawn to; a hem above the knee is cut afterwards, so that the leg keeps its line. */
 export function drawnHem(plan: LegPlan): Mm {
-  return Math.max(plan.levels.hem, plan.levels.knee + 100);
+  return Math.max(plan.levels.hem, plan.levels.turn + 100);
 }
 
 /**
@@ -66,6 +67,18 @@ export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outlin
   return [cut(front), cut(back)];
 }
 
+/** A leg that widens downward gets a trued hem, square to both seams; a straight or tapered one stays straight. */
+function hemOf(side: Path, inseamDown: Path): Path {
+  const [a, b] = [pathEndTangent(side), pathEndTangent(inseamDown)];
+  const [hemSide, hemInseam] = [pathEnd(side), pathEnd(inseamDown)];
+  const flared = angleFromTo(b, a) < -FLARED;
+  if (!flared) return [line(hemSide, hemInseam)];
+  return [truedCurve(hemSide, pointQuarterTurn(a), hemInseam, pointQuarterTurn(b))];
+}
+
+/** Seams that part by more than this, in radians, make a flare. */
+const FLARED = 0.03;
+
 /** Closes the runs into a panel with its named edges, landmarks and inner lines. */
 export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): Panel {
   const { levels } = legs;
@@ -74,7 +87,7 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   const hemSide = pathEnd(side);
   const hemInseam = pathEnd(inseamDown);
   const crotchPoint = pathStart(inseamDown);
-  const hem: Path = run.hem ?? [line(hemSide, hemInseam)];
+  const hem: Path = run.hem ?? hemOf(side, inseamDown);
   const edges: Edge[] = [
     ...run.waist,
     { id: "side", role: "side", name: "side seam", path: side },
@@ -87,8 +100,8 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   const hipCentre: Point = [seamX(crotch, levels.hip) ?? curveStart[0], levels.hip];
   const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
   const [kneeInseam, kneeSide]: readonly [Point, Point] = [
-    [plan.knee.inseam, levels.knee],
-    [plan.knee.side, levels.knee],
+    [seamX(inseamDown, levels.knee) ?? plan.knee.inseam, levels.knee],
+    [seamX(side, levels.knee) ?? plan.knee.side, levels.knee],
   ];
   const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
   const lines: PanelLine[] = [

@@ -15,7 +15,7 @@ import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
 import { panelMap } from "./panel";
 import { CannotDraft } from "./cannotDraft";
-import type { LegPlan, PanelPlan } from "./plan";
+import { hemChord, type LegPlan, type PanelPlan } from "./plan";
 import type { DrawnLegs } from "./drawn";
 import { drawOwnLegs } from "./own/drawOwn";
 import { drawWaists, type DrawnWaist, type WaistTask } from "./waist";
@@ -35,7 +35,7 @@ function inseamOf(legs: LegPlan, plan: PanelPlan, drop: Mm): Path {
   const { levels, straightInseam } = legs;
   return inseamDownward(
     [plan.crotchX, levels.crotch + drop],
-    [plan.knee.inseam, levels.knee],
+    [plan.knee.inseam, levels.turn],
     [plan.hem.inseam, drawnHem(legs)],
     straightInseam,
   );
@@ -43,7 +43,7 @@ function inseamOf(legs: LegPlan, plan: PanelPlan, drop: Mm): Path {
 
 function sideOf(legs: LegPlan, plan: PanelPlan, thigh: Point | null): Path {
   const { levels } = legs;
-  return lowerSideSeam([plan.hipX, levels.hip], [plan.knee.side, levels.knee], [plan.hem.side, drawnHem(legs)], thigh);
+  return lowerSideSeam([plan.hipX, levels.hip], [plan.knee.side, levels.turn], [plan.hem.side, drawnHem(legs)], thigh);
 }
 
 /** A tighter turn than this is no outline to cut. */
@@ -86,9 +86,9 @@ function solveBackDrop(legs: LegPlan, front: Half): Mm {
   const lengthAt = (drop: Mm): Mm => pathLength(inseamOf(legs, back, drop)) - target;
   const runBack = back.crotchX - back.knee.inseam;
   const runFront = legs.front.crotchX - legs.front.knee.inseam;
-  const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.knee - levels.crotch));
+  const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.turn - levels.crotch));
   const drop = secant(lengthAt, guess, guess + 2, { tolerance: 1e-8 });
-  if (drop === null || drop < -60 || drop > levels.knee - levels.crotch - 40) {
+  if (drop === null || drop < -60 || drop > levels.turn - levels.crotch - 40) {
     throw new CannotDraft(
       "block.rules.backExtension",
       "Front and back inseams cannot be made equal. Choose a smaller back extension.",
@@ -132,11 +132,26 @@ function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLe
   };
 }
 
+/** The plan with its flared hems drawn in by what truing them adds, so that the trued hem measures what was asked. */
+function withHemChords(legs: LegPlan): LegPlan {
+  const fall = drawnHem(legs) - legs.levels.turn;
+  const chords = (panel: PanelPlan): PanelPlan => {
+    const slope = (at: "side" | "inseam"): number => Math.atan((panel.hem[at] - panel.knee[at]) / fall);
+    const turn = slope("side") - slope("inseam");
+    const width = panel.hem.side - panel.hem.inseam;
+    if (turn < 0.03 || legs.levels.hem < drawnHem(legs)) return panel;
+    const by = (width - hemChord(width, turn)) / 2;
+    return { ...panel, hem: { side: panel.hem.side - by, inseam: panel.hem.inseam + by } };
+  };
+  return { ...legs, front: chords(legs.front), back: chords(legs.back) };
+}
+
 /**
  * Draws front and back from a plan, equal by construction: the back crotch point is lowered until the inseams agree,
  * the back side point and both waists are solved together. Throws CannotDraft where there is no solution.
  */
-export function drawLegs(legs: LegPlan): DrawnLegs {
+export function drawLegs(asked: LegPlan): DrawnLegs {
+  const legs = withHemChords(asked);
   if (legs.own) return drawOwnLegs(legs, legs.own);
   const frontLine = drawHalf("front", legs, 0);
   const drop = solveBackDrop(legs, frontLine);

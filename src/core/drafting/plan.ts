@@ -28,6 +28,8 @@ export interface Levels {
   readonly hip: Mm;
   readonly crotch: Mm;
   readonly knee: Mm;
+  /** Where the leg turns from its upper to its lower line: the knee line, unless a flare or taper starts elsewhere. */
+  readonly turn: Mm;
   readonly hem: Mm;
 }
 
@@ -61,6 +63,7 @@ export interface PanelPlan {
   readonly curve: CurvePlan;
   readonly darts: DartPlan;
   readonly netWaist: Mm;
+  /** Where side and inseam pass the level at which the leg turns. */
   readonly knee: Passing;
   readonly hem: Passing;
 }
@@ -83,6 +86,8 @@ export interface LegPlan {
   /** A finished girth of one leg that both sides are led through, below the crotch line. */
   readonly thigh: { readonly below: Mm; readonly girth: Mm } | null;
   readonly straightInseam: boolean;
+  /** The waist is left as wide as the hip: it follows when the hip is widened. */
+  readonly hipWide: boolean;
   /** A block that was brought in: its edges stay as they are where no move redraws them. */
   readonly own: OwnLegs | null;
   readonly front: PanelPlan;
@@ -121,4 +126,27 @@ export function shiftPanel(plan: PanelPlan, by: Mm): PanelPlan {
     knee: pass(plan.knee),
     hem: pass(plan.hem),
   };
+}
+
+/** The sewn waists that leave both panels as wide as the hip; what the centres take in is given back at both sides alike. */
+export function hipWideWaists(plan: LegPlan): { readonly front: Mm; readonly back: Mm } {
+  const { levels } = plan;
+  const straight = (panel: PanelPlan): { readonly top: Mm; readonly hip: Mm } => {
+    const lean = panel.centre === "slanted" ? (panel.centreAtWaist - panel.centreAtCrotch) / levels.crotch : 0;
+    const raised = panel.centreAtWaist + lean * (panel.centreRise - levels.waist);
+    const atHip = panel.centreAtCrotch + lean * (levels.crotch - levels.hip);
+    return { top: panel.hipX - raised, hip: panel.hipX - atHip };
+  };
+  const [front, back] = [straight(plan.front), straight(plan.back)];
+  const lost = Math.max(0, front.hip + back.hip - front.top - back.top) / 2;
+  return { front: front.top + lost, back: back.top + lost };
+}
+
+/**
+ * Chord of a flared hem that measures `arc` along its trued edge: square to both seams it is close to a circular arc,
+ * whose chord is arc x sin(f/2) / (f/2), f the turn between the seams.
+ */
+export function hemChord(arc: Mm, turn: number): Mm {
+  const half = Math.abs(turn) / 2;
+  return half < 1e-6 ? arc : (arc * Math.sin(half)) / half;
 }

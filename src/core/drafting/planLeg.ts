@@ -177,6 +177,7 @@ export function planLeg(
     backExtra: legs.extra,
     thigh,
     straightInseam: rules.leg.inseam === "straight",
+    hipWide: rules.waist.shaping === "hipWide",
     own: null,
     front: shiftPanel(frontPlan, -legs.frontCrease),
     back: shiftPanel(backPlan, -legs.backCrease),
@@ -216,6 +217,7 @@ function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Le
     hip: hip.mm,
     crotch: depth.mm,
     knee: Math.max(knee.mm, depth.mm + 60),
+    turn: Math.max(knee.mm, depth.mm + 60),
     hem: length.mm,
   };
 }

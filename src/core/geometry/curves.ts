@@ -22,6 +22,15 @@ export function hermiteByLevel(from: Point, to: Point, slopeFrom: number, slopeT
   return cubic(from, [from[0] + slopeFrom * third, from[1] + third], [to[0] - slopeTo * third, to[1] - third], to);
 }
 
+/** A fair line through places given from top to bottom, its slopes taken from the neighbours of each place. */
+export function fairThrough(points: readonly Point[]): readonly Segment[] {
+  const slope = (i: number): number => {
+    const [a, b] = [points[Math.max(0, i - 1)] as Point, points[Math.min(points.length - 1, i + 1)] as Point];
+    return (b[0] - a[0]) / (b[1] - a[1] || 1);
+  };
+  return points.slice(1).map((p, i) => hermiteByLevel(points[i] as Point, p, slope(i), slope(i + 1)));
+}
+
 /** One fair curve with given end directions (unit, both along the travel), handles a third of the chord. */
 export function curveByDirections(from: Point, leave: Point, to: Point, arrive: Point): Segment {
   const third = pointDistance(from, to) / 3;

@@ -1,4 +1,6 @@
-import { widthBudget } from ".";
+import { legGirths, silhouetteOf, widthBudget } from ".";
+import { halves } from "../body";
+import { pathFlatten } from "../geometry";
 import { compareBlocks, variantLabel } from "../derive/compare";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 
@@ -59,5 +61,32 @@ describe("schools compared on one body", () => {
 
   test("a variant is named by what it changes alone", () => {
     expect(variantLabel({ school: "eased-metric", back: "repeated", depth: "auto" })).toBe("Eased metric");
+  });
+});
+
+describe("the silhouette", () => {
+  const m = shape.measures;
+  const drawn = silhouetteOf([shape.front, shape.back], shape.plan, m, 30);
+  const points = drawn.outline.flatMap((path) => pathFlatten(path, 0.5));
+  const outermost = (y: number): number => Math.max(...points.filter((p) => Math.abs(p[1] - y) < 2).map((p) => p[0]));
+
+  test("stands from the waist to the hem, and grows with the spread", () => {
+    expect(drawn.floor).toBe(1080); // 1050 and a shoe of 30
+    expect(drawn.hem).toBeCloseTo(shape.plan.levels.hem, -1);
+    const narrow = shapeOf(palazzoJob(HAND_BODY, { style: { id: "straight", params: {} } }));
+    const close = silhouetteOf([narrow.front, narrow.back], narrow.plan, narrow.measures, 30);
+    const wide = (s: typeof drawn): number =>
+      Math.max(...s.outline.flatMap((path) => pathFlatten(path, 1)).map((p) => p[0]));
+    expect(wide(drawn)).toBeGreaterThan(wide(close) + 60);
+  });
+
+  test("is as wide at the hip as a hip of its girth", () => {
+    expect(outermost(210)).toBeCloseTo(halves(shape.readings.hipGirth, 1.36).width, 0);
+  });
+
+  test("leg girths are those of the pattern", () => {
+    const girths = legGirths([shape.front, shape.back], shape.plan);
+    expect(girths[0]?.girth).toBeCloseTo(shape.readings.thighGirth, 3);
+    expect(girths.every((g, i) => i === 0 || g.y > (girths[i - 1]?.y ?? 0))).toBe(true);
   });
 });

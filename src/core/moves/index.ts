@@ -1,15 +1,30 @@
+import { dropCrotch } from "./dropCrotch";
+import { fullSpread } from "./fullSpread";
 import type { Move } from "./move";
 import { setLength } from "./setLength";
 import { shapeLeg } from "./shapeLeg";
 import { spread } from "./spread";
+import { waistLevel } from "./waistLevel";
+import { waistShaping } from "./waistShaping";
+import { widenLeg } from "./widenLeg";
 
 export * from "./move";
 export { garmentLengthSchema, LENGTH_NAMES } from "./setLength";
 export { autoLengthSchema } from "./auto";
+export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */
-export const MOVES: Readonly<Record<string, Move>> = {
-  [shapeLeg.id]: shapeLeg as Move,
-  [setLength.id]: setLength as Move,
-  [spread.id]: spread as Move,
-};
+export const MOVES: Readonly<Record<string, Move>> = Object.fromEntries(
+  (
+    [
+      shapeLeg,
+      widenLeg,
+      dropCrotch,
+      waistLevel,
+      waistShaping,
+      setLength,
+      spread,
+      fullSpread,
+    ] as unknown as readonly Move[]
+  ).map((move) => [move.id, move]),
+);

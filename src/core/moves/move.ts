@@ -68,6 +68,8 @@ export interface Move<P = unknown> {
    * the last such move.
    */
   readonly redraws: boolean;
+  /** Handles of a move that redraws, on the plan as it is after the last of them. */
+  readonly handlesOn?: (plan: LegPlan, numbers: Numbers) => readonly Handle[];
   readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
 }
 

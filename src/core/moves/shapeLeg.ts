@@ -1,36 +1,65 @@
 import { z } from "zod";
 import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
-import type { Mm } from "../units";
-import { quantity } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
-import { MoveRefused, type Move } from "./move";
+import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
+import { autoLengthSchema, paramOr, readParam } from "./auto";
+import { levelOf, levelSchema } from "./level";
+import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
 
 const schema = z.strictObject({
-  knee: autoLengthSchema.optional().describe("Finished girth of one leg at the knee line."),
+  knee: autoLengthSchema
+    .optional()
+    .describe("Finished girth of one leg where it turns: at the knee line, or at start."),
   hem: autoLengthSchema.optional().describe("Finished girth of one leg at the hem."),
+  out: lengthInputSchema.optional().describe("How far each of the four edges flares from the turn to the hem."),
+  start: levelSchema.optional().describe("Where the flare or taper starts: a level, or a length below the waist."),
   backExtra: autoLengthSchema.optional().describe("How much wider the back is than the front."),
 });
+type Params = z.infer<typeof schema>;
 
 function reshaped(plan: LegPlan, panel: "front" | "back", knee: Mm, hem: Mm): LegPlan["front"] {
   const now = plan[panel];
   return { ...now, knee: passingOf(plan.hang, knee, now.knee), hem: passingOf(plan.hang, hem, now.hem) };
 }
 
-/** New widths at knee and hem, equal about the crease; side and inseam are redrawn and reconciled. */
-export const shapeLeg: Move<z.infer<typeof schema>> = {
+/** The hem asked for: a girth, or what each edge flares; a number of the move's own beats the style's. */
+function hemOf(params: Params, knee: Quantity, plan: LegPlan, context: MoveContext): Quantity {
+  const stated = params.hem !== undefined && params.hem !== "auto";
+  const flared = (each: Quantity): Quantity =>
+    quantity(knee.mm + 4 * each.mm, `${plain(knee.mm)} + 4 x ${plain(each.mm)} out`, { knee, out: each });
+  if (!stated && params.out !== undefined) return flared(readParam("out", params.out, context, "as chosen"));
+  const asked = paramOr("shape-leg", "hem", params.hem, context);
+  if (asked) return asked;
+  const out = paramOr("shape-leg", "out", undefined, context);
+  return out ? flared(out) : quantity(legGirthAt(plan, "hem"), "as the block");
+}
+
+/** New widths where the leg turns and at the hem, equal about the crease; side and inseam are redrawn and reconciled. */
+export const shapeLeg: Move<Params> = {
   id: "shape-leg",
   label: "Shape the leg",
-  note: "Redraws side and inseam through new widths at knee and hem, shared about the crease.",
+  note: "Redraws side and inseam through new widths at knee and hem: straight, tapered or flared from any level.",
   schema,
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
     const knee =
       paramOr("shape-leg", "knee", params.knee, context) ?? quantity(legGirthAt(plan, "knee"), "as the block");
-    const hem = paramOr("shape-leg", "hem", params.hem, context) ?? quantity(legGirthAt(plan, "hem"), "as the block");
+    const hem = hemOf(params, knee, plan, context);
     const extra =
       paramOr("shape-leg", "backExtra", params.backExtra, context) ??
       quantity(plan.backExtra, "the block's own: back wider than front");
+    const asked = params.start ?? (context.styleParams.start as Params["start"]);
+    const start =
+      asked === undefined
+        ? (context.autos["shape-leg.start"]?.(context.measures) ?? quantity(plan.levels.turn, "the knee line"))
+        : levelOf("start", asked, state, context);
+    const least = plan.levels.crotch + 60;
+    if (start.mm < least || start.mm > context.measures.waistToFloor.mm) {
+      throw new MoveRefused(
+        "start",
+        `A leg can turn between ${(least / 10).toFixed(1)} cm below the waist and the floor, not at ${(start.mm / 10).toFixed(1)} cm.`,
+      );
+    }
     for (const [param, girth] of [
       ["knee", knee],
       ["hem", hem],
@@ -46,19 +75,63 @@ export const shapeLeg: Move<z.infer<typeof schema>> = {
     const atHem = panelWidths(hem.mm, extra.mm);
     const shaped: LegPlan = {
       ...plan,
+      levels: { ...plan.levels, turn: start.mm },
       backExtra: extra.mm,
       front: reshaped(plan, "front", atKnee.front, atHem.front),
       back: reshaped(plan, "back", atKnee.back, atHem.back),
     };
     const straight = Math.abs(knee.mm - hem.mm) < 0.05;
+    const moved = Math.abs(start.mm - plan.levels.knee) > 0.5;
+    const out = quantity((hem.mm - knee.mm) / 4, "a quarter of what the hem gains", { knee, hem });
+    const where = moved ? "{start} below the waist" : "the knee line";
     return {
       state: { ...state, plan: shaped },
       template: straight
         ? "Let the leg fall straight, {knee} round at knee and hem, shared about the crease."
-        : "Shape the leg to {knee} round at the knee and {hem} at the hem, shared about the crease.",
-      numbers: { knee, hem, backExtra: extra },
+        : hem.mm > knee.mm
+          ? `Bring the leg to {knee} round at ${where} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
+          : `Bring the leg to {knee} round at ${where} and taper it to {hem} at the hem, shared about the crease.`,
+      numbers: { knee, hem, out, start, backExtra: extra },
       shown: [],
       handles: [],
     };
   },
+  handlesOn: (plan, { knee, hem }) => (knee && hem ? handlesOf(knee.mm, hem.mm, plan) : []),
 };
+
+/** Knee and hem widths, pulled at both edges of both panels; both halves move together. */
+function handlesOf(knee: Mm, hem: Mm, plan: LegPlan): Handle[] {
+  const { levels } = plan;
+  const hemLevel = levels.hem;
+  return (["front", "back"] as const).flatMap((panel): Handle[] => {
+    // Panels are drawn with the front mirrored.
+    const way = panel === "front" ? -1 : 1;
+    const own = plan[panel];
+    const handle = (
+      param: "knee" | "hem",
+      at: "side" | "inseam",
+      y: Mm,
+      girth: Mm,
+      clears: readonly string[],
+    ): Handle => ({
+      id: `${panel}-${param}-${at}`,
+      panel,
+      at: [way * own[param][at], y],
+      axis: [way * Math.sign(own[param][at] || 1), 0],
+      param,
+      clears,
+      perMm: 4,
+      value: girth,
+      label: param === "knee" ? `${panel} knee` : `${panel} hem`,
+      reading: own[param].side - own[param].inseam,
+    });
+    return [
+      ...(levels.turn < hemLevel - 40
+        ? [handle("knee", "side", levels.turn, knee, []), handle("knee", "inseam", levels.turn, knee, [])]
+        : []),
+      ...(hemLevel > levels.turn + 100
+        ? [handle("hem", "side", hemLevel, hem, ["out"]), handle("hem", "inseam", hemLevel, hem, ["out"])]
+        : []),
+    ];
+  });
+}

@@ -25,5 +25,7 @@ export interface Style {
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
   /** Style parameters that a move's parameter of another name takes, by "move.param". */
   readonly feeds?: Readonly<Record<string, string>>;
+  /** What a parameter is when nobody states it, as a person would write it. */
+  readonly defaults?: Readonly<Record<string, unknown>>;
   readonly finish: Finish;
 }

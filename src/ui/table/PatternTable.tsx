@@ -237,7 +237,8 @@ function HemLabels({
     <>
       {panels.map((panel) => {
         const own = handles.filter((h) => h.panel === panel);
-        const first = own[0];
+        // The label stands under the hem and names the lowest handle.
+        const [first] = [...own].sort((a, b) => b.at[1] - a.at[1]);
         if (!first) return null;
         const at = own.map((h) => onScreen(view, place(panel), h.at));
         const x = at.reduce((sum, p) => sum + p[0], 0) / at.length;

@@ -1,16 +1,22 @@
 "use client";
+import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
 import { deriveShape } from "@/core/derive";
-import { useMemo } from "react";
+import Checkbox from "@mui/material/Checkbox";
+import { memo, useMemo, useState } from "react";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { PaneHeading } from "@/ui/StageLayout";
 
-/** The styles as outlines made by the engine for this wearer. */
+/** The styles as outlines made by the engine for this wearer; drawn anew only with the card or the choice. */
 export function StyleShelf() {
   const { job } = useOpenJob();
-  const { body } = job;
+  return <Shelf body={job.body} chosenId={job.style.id} />;
+}
+
+const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body"]; readonly chosenId: string }) {
+  const [keep, setKeep] = useState(false);
   const drawn = useMemo(
     () =>
       Object.values(STYLES).map((style) => {
@@ -29,9 +35,9 @@ export function StyleShelf() {
   return (
     <section aria-label="Styles for this wearer" style={{ marginBottom: 18 }}>
       <PaneHeading>Styles for this wearer</PaneHeading>
-      <div style={{ display: "flex", gap: 8 }}>
+      <div style={{ display: "grid", gridTemplateColumns: "repeat(3, 66px)", gap: 8 }}>
         {drawn.map(({ style, panels }) => {
-          const chosen = style.id === job.style.id;
+          const chosen = style.id === chosenId;
           return (
             <button
               key={style.id}
@@ -42,6 +48,8 @@ export function StyleShelf() {
                 !chosen &&
                 changeJob((draft) => {
                   draft.style = { id: style.id, params: {} };
+                  if (draft.block.school !== "own") draft.block.school = style.school;
+                  if (keep) return;
                   delete draft.moves;
                   ownMoves(draft);
                 })
@@ -70,6 +78,10 @@ export function StyleShelf() {
           );
         })}
       </div>
+      <label style={{ display: "flex", alignItems: "center", fontSize: 13, marginTop: 4, cursor: "pointer" }}>
+        <Checkbox size="small" sx={{ p: 0.5 }} checked={keep} onChange={(event) => setKeep(event.target.checked)} />
+        Keep my moves when choosing another
+      </label>
     </section>
   );
-}
+});

@@ -1,309 +1,137 @@
 "use client";
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from "@dnd-kit/core";
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import Button from "@mui/material/Button";
+import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
-import Switch from "@mui/material/Switch";
-import TextField from "@mui/material/TextField";
-import { useState, type ReactNode } from "react";
-import type { WorksheetLine } from "@/core/derive/runMoves";
-import { LENGTH_NAMES } from "@/core/moves";
-import { formatLength, keptText } from "@/core/units";
+import { nanoid } from "nanoid";
+import { useCallback, useMemo, useState } from "react";
+import { MOVES } from "@/core/moves";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
-import { faultAt, useOpenJob } from "@/ui/JobContext";
+import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
-import { LengthField } from "@/ui/LengthField";
 import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
+import { Circle, WorksheetRow } from "./WorksheetRow";
 
-/** The moves as numbered sentences with their numbers in them; the chosen one shows its fields. */
+/** The moves as numbered sentences with their numbers in them, in the order they are made; order is changed by dragging. */
 export function Worksheet() {
   const { shape } = useOpenJob();
   const tape = useView((v) => v.tape);
   const [chosen, setChosen] = useState<string | null>("m3");
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const choose = useCallback((id: string) => setChosen((now) => (now === id ? null : id)), []);
+  const ids = shape?.moves.map((m) => m.id).join(" ") ?? "";
+  const items = useMemo(() => ids.split(" ").filter(Boolean), [ids]);
   if (!shape) return null;
   const { finish, zip } = shape;
+
+  function dropped({ active, over }: DragEndEvent): void {
+    if (!over || active.id === over.id) return;
+    changeJob((draft) => {
+      const moves = ownMoves(draft);
+      const [from, to] = [moves.findIndex((m) => m.id === active.id), moves.findIndex((m) => m.id === over.id)];
+      const [entry] = from >= 0 && to >= 0 ? moves.splice(from, 1) : [];
+      if (entry) moves.splice(to, 0, entry);
+    });
+  }
+
   return (
     <section aria-label="Worksheet lines">
       <PaneHeading>Worksheet</PaneHeading>
-      <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
-        {shape.worksheet.map((l) =>
-          l.index === null ? (
-            <li
-              key={l.id}
-              style={{
-                padding: "8px 0 8px 32px",
-                borderTop: "1px solid var(--rule)",
-                color: "var(--quiet)",
-                fontSize: 13,
-              }}
-            >
-              <Sentence template={l.template} numbers={l.numbers} tape={tape} />
+      <DndContext id="worksheet" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+        <SortableContext items={items} strategy={verticalListSortingStrategy}>
+          <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
+            {shape.worksheet.map((l) =>
+              l.index === null ? (
+                <li
+                  key={l.id}
+                  style={{
+                    padding: "8px 0 8px 32px",
+                    borderTop: "1px solid var(--rule)",
+                    color: "var(--quiet)",
+                    fontSize: 13,
+                  }}
+                >
+                  <Sentence template={l.template} numbers={l.numbers} tape={tape} />
+                </li>
+              ) : (
+                <WorksheetRow key={l.id} line={l} index={l.index} open={chosen === l.id} onChoose={choose} />
+              ),
+            )}
+            <li style={{ padding: "10px 0", borderTop: "1px solid var(--rule)", display: "flex", gap: 10 }}>
+              <Circle text={String(shape.moves.length + 1)} hot={false} />
+              <div>
+                {finish.band ? (
+                  <>
+                    Finish with a straight band,{" "}
+                    <b>
+                      <Length mm={finish.band.depth.mm} tape={tape} unit />
+                    </b>
+                  </>
+                ) : (
+                  "The waist is undecided"
+                )}
+                {zip ? (
+                  <>
+                    , zip at the centre back,{" "}
+                    <b title={zip.length.formula}>
+                      <Length mm={zip.length.mm} tape={tape} unit />
+                    </b>
+                    .
+                  </>
+                ) : (
+                  ", the closure is undecided."
+                )}
+              </div>
             </li>
-          ) : (
-            <Line
-              key={l.id}
-              n={l.index + 1}
-              line={l}
-              open={chosen === l.id}
-              onChoose={() => setChosen(chosen === l.id ? null : l.id)}
-            >
-              <Fields line={l} index={l.index} />
-            </Line>
-          ),
-        )}
-        <li style={{ padding: "10px 0", borderTop: "1px solid var(--rule)", display: "flex", gap: 10 }}>
-          <Circle text={String(shape.moves.length + 1)} hot={false} />
-          <div>
-            {finish.band ? (
-              <>
-                Finish with a straight band,{" "}
-                <b>
-                  <Length mm={finish.band.depth.mm} tape={tape} unit />
-                </b>
-              </>
-            ) : (
-              "The waist is undecided"
-            )}
-            {zip ? (
-              <>
-                , zip at the centre back,{" "}
-                <b title={zip.length.formula}>
-                  <Length mm={zip.length.mm} tape={tape} unit />
-                </b>
-                .
-              </>
-            ) : (
-              ", the closure is undecided."
-            )}
-          </div>
-        </li>
-      </ol>
+          </ol>
+        </SortableContext>
+      </DndContext>
+      <AddLine onAdded={setChosen} />
     </section>
   );
 }
 
-function Circle({ text, hot }: { readonly text: string; readonly hot: boolean }) {
-  return (
-    <span
-      aria-hidden
-      style={{
-        flexShrink: 0,
-        width: 22,
-        height: 22,
-        borderRadius: 11,
-        border: hot ? "1px solid var(--chalk)" : "1px solid var(--quiet)",
-        background: hot ? "var(--chalk)" : "transparent",
-        color: hot ? "#14120c" : "inherit",
-        display: "grid",
-        placeItems: "center",
-        fontSize: 12,
-        fontWeight: 700,
-      }}
-    >
-      {text}
-    </span>
-  );
-}
-
-function Line({
-  n,
-  line,
-  open,
-  onChoose,
-  children,
-}: {
-  readonly n: number;
-  readonly line: WorksheetLine;
-  readonly open: boolean;
-  readonly onChoose: () => void;
-  readonly children: ReactNode;
-}) {
-  const tape = useView((v) => v.tape);
-  return (
-    <li
-      style={{
-        margin: "0 -16px",
-        padding: "10px 16px",
-        borderTop: "1px solid var(--rule)",
-        background: open ? "var(--chalk-wash)" : undefined,
-        boxShadow: open ? "inset 4px 0 0 var(--chalk)" : undefined,
-      }}
-    >
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={onChoose}
-        style={{
-          all: "unset",
-          cursor: "pointer",
-          display: "flex",
-          gap: 10,
-          width: "100%",
-          opacity: line.on ? 1 : 0.55,
-        }}
-      >
-        <Circle text={String(n)} hot={open} />
-        <span style={{ lineHeight: 1.35 }}>
-          {line.on ? (
-            <Sentence template={line.template} numbers={line.numbers} tape={tape} />
-          ) : (
-            `${line.label}: switched off.`
-          )}
-        </span>
-      </button>
-      {open ? <div style={{ paddingLeft: 32, paddingTop: 8 }}>{children}</div> : null}
-    </li>
-  );
-}
-
-/** Sets parameters of a move in the job, one undo step; undefined puts one back to what the style asks. */
-function setParams(index: number, params: Readonly<Record<string, unknown>>): void {
-  changeJob((draft) => {
-    const entry = ownMoves(draft)[index];
-    if (!entry) return;
-    for (const [param, value] of Object.entries(params)) {
-      if (value === undefined) delete entry.params[param];
-      else entry.params[param] = value;
-    }
-  });
-}
-
-function Fields({ line, index }: { readonly line: WorksheetLine; readonly index: number }) {
-  return (
-    <div style={{ display: "grid", gap: 10 }}>
-      {line.move === "shape-leg" ? (
-        <>
-          <ParamField index={index} line={line} param="knee" label="Knee, one leg" shown="knee" />
-          <ParamField index={index} line={line} param="hem" label="Hem before spreading" shown="hem" />
-        </>
-      ) : null}
-      {line.move === "set-length" ? <LengthChoice index={index} line={line} /> : null}
-      {line.move === "spread" ? (
-        <>
-          <ParamField
-            index={index}
-            line={line}
-            param="hemSpread"
-            label="Opened, each panel"
-            shown="hemSpread"
-            alsoClears="hemGirth"
-          />
-          <ParamField
-            index={index}
-            line={line}
-            param="hemGirth"
-            label="Or: hem of one leg"
-            shown="hemAfter"
-            alsoClears="hemSpread"
-          />
-          <SpreadNote line={line} />
-        </>
-      ) : null}
-      <label style={{ display: "flex", alignItems: "center", fontSize: 13 }}>
-        <Switch
-          size="small"
-          checked={line.on}
-          onChange={(_, on) =>
-            changeJob((draft) => {
-              const entry = ownMoves(draft)[index];
-              if (entry) entry.on = on;
-            })
-          }
-        />
-        Make this move
-      </label>
-      {line.on ? (
-        <button
-          type="button"
-          onClick={() =>
-            setParams(index, {
-              knee: undefined,
-              hem: undefined,
-              length: undefined,
-              hemSpread: undefined,
-              hemGirth: undefined,
-            })
-          }
-          style={{ all: "unset", cursor: "pointer", textDecoration: "underline", fontSize: 13 }}
-        >
-          Put back what the style asks
-        </button>
-      ) : null}
-    </div>
-  );
-}
-
-interface ParamProps {
-  readonly index: number;
-  readonly line: WorksheetLine;
-  readonly param: string;
-  readonly label: string;
-  /** The number of the line that shows what it came to. */
-  readonly shown: string;
-  /** A parameter that says the same thing another way, and would win. */
-  readonly alsoClears?: string;
-}
-
-function ParamField({ index, line, param, label, shown, alsoClears }: ParamProps) {
-  const { job, shape, fault } = useOpenJob();
-  const tape = useView((v) => v.tape);
-  const number = line.numbers[shown];
-  const own = shape?.moves[index]?.params[param];
-  return (
-    <div>
-      <div style={{ fontSize: 13, fontStretch: "85%", marginBottom: 2 }}>{label}</div>
-      <LengthField
-        label={label}
-        hideLabel
-        text={number ? formatLength(number.mm, tape) : ""}
-        unit={tape}
-        tape={tape}
-        error={faultAt(fault, `moves.${index}.params.${param}`)}
-        helper={own === undefined && number && shown === param ? `${number.formula}, in mm` : undefined}
-        onCommit={(text) =>
-          setParams(index, {
-            [param]: keptText(text, tape, job.body.unit),
-            ...(alsoClears ? { [alsoClears]: undefined } : {}),
-          })
-        }
-      />
-    </div>
-  );
-}
-
-function LengthChoice({ index, line }: { readonly index: number; readonly line: WorksheetLine }) {
-  const { job, shape } = useOpenJob();
-  const own = shape?.moves[index]?.params.length ?? job.style.params.length ?? "full";
-  const named = LENGTH_NAMES.includes(own as (typeof LENGTH_NAMES)[number]);
+/** A further move. One that redraws the seams is put before the first cut, where it can be made. */
+function AddLine({ onAdded }: { readonly onAdded: (id: string) => void }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  function add(move: string): void {
+    const id = nanoid(8);
+    changeJob((draft) => {
+      const moves = ownMoves(draft);
+      const firstCut = moves.findIndex((m) => MOVES[m.move]?.redraws === false);
+      const at = MOVES[move]?.redraws && firstCut >= 0 ? firstCut : moves.length;
+      moves.splice(at, 0, { id, move, on: true, params: {} });
+    });
+    setAnchor(null);
+    onAdded(id);
+  }
   return (
     <>
-      <TextField
-        select
-        label="Length"
-        value={named ? (own as string) : "measured"}
-        onChange={(event) => event.target.value !== "measured" && setParams(index, { length: event.target.value })}
-      >
-        {LENGTH_NAMES.map((name) => (
-          <MenuItem key={name} value={name}>
-            {name}
+      <Button sx={{ px: 0, mt: 0.5 }} aria-haspopup="menu" onClick={(event) => setAnchor(event.currentTarget)}>
+        Add a line
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {Object.values(MOVES).map((move) => (
+          <MenuItem key={move.id} onClick={() => add(move.id)} sx={{ display: "block", maxWidth: 340 }}>
+            <div style={{ fontWeight: 650 }}>{move.label}</div>
+            <div style={{ fontSize: 13, color: "var(--quiet)", whiteSpace: "normal" }}>{move.note}</div>
           </MenuItem>
         ))}
-        <MenuItem value="measured">as typed below</MenuItem>
-      </TextField>
-      <ParamField index={index} line={line} param="length" label="Below the natural waist" shown="hemLevel" />
+      </Menu>
     </>
-  );
-}
-
-function SpreadNote({ line }: { readonly line: WorksheetLine }) {
-  const tape = useView((v) => v.tape);
-  const { hemBefore, hemAfter, frontCreaseGrowth, backCreaseGrowth, crotchChange } = line.numbers;
-  if (!hemBefore || !hemAfter) return null;
-  return (
-    <div style={{ color: "var(--quiet)", fontSize: 13 }}>
-      Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam
-      keep their length; along the crease the front hangs {frontCreaseGrowth?.mm.toFixed(0)} mm, the back{" "}
-      {backCreaseGrowth?.mm.toFixed(0)} mm lower. The crotch seam, turned with the inseam, changes by{" "}
-      {crotchChange?.mm.toFixed(1)} mm.
-    </div>
   );
 }

@@ -1,17 +1,24 @@
 "use client";
+import { useState } from "react";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
+import { PaneTabs } from "@/ui/PaneTabs";
 import { AdvicePane, FaultNote, ProofPane } from "@/ui/ProofPane";
 import { ReadingsTable } from "@/ui/ReadingsPane";
 import { StageLayout } from "@/ui/StageLayout";
 import { PatternTable } from "@/ui/table/PatternTable";
+import { FigurePane } from "./FigurePane";
+import { GirthPane } from "./GirthPane";
 import { StyleShelf } from "./StyleShelf";
 import { Worksheet } from "./Worksheet";
+
+type Right = "readings" | "figure" | "girths";
 
 /** Stage 3: the style pulled on the pattern. */
 export default function RestylePage() {
   const { shape, proof, stale } = useOpenJob();
   const tape = useView((v) => v.tape);
+  const [right, setRight] = useState<Right>("readings");
   return (
     <StageLayout
       worksheetLabel="Worksheet"
@@ -25,9 +32,27 @@ export default function RestylePage() {
       table={<PatternTable label="Style on the table" what="style" />}
       readings={
         <>
-          {shape ? <ReadingsTable before={shape.blockReadings} now={shape.readings} tape={tape} /> : null}
-          <ProofPane proof={proof} stale={stale} />
-          <AdvicePane proof={proof} />
+          <PaneTabs<Right>
+            label="What to read"
+            value={right}
+            tabs={[
+              ["readings", "Readings"],
+              ["figure", "Figure"],
+              ["girths", "Girths"],
+            ]}
+            onChange={setRight}
+          />
+          {right === "figure" ? <FigurePane /> : null}
+          {right === "girths" ? <GirthPane /> : null}
+          {right === "readings" && shape ? (
+            <ReadingsTable before={shape.blockReadings} now={shape.readings} tape={tape} />
+          ) : null}
+          {right === "readings" ? (
+            <>
+              <ProofPane proof={proof} stale={stale} />
+              <AdvicePane proof={proof} />
+            </>
+          ) : null}
         </>
       }
     />

@@ -53,12 +53,12 @@ function outlineOf(own: OwnPanel, plan: PanelPlan, legs: LegPlan, block: OwnLegs
   const kneeStays = same(plan.knee, own.knee);
   const alongHip = pathNearest(side, hip).along;
   const atHip = slopeOf(pathAt(side, alongHip).tangent);
-  const lower = redrawn(side, alongHip, atHip, [plan.knee.side, legs.levels.knee], [plan.hem.side, level], kneeStays);
+  const lower = redrawn(side, alongHip, atHip, [plan.knee.side, legs.levels.turn], [plan.hem.side, level], kneeStays);
   const inner = redrawn(
     inseamDown,
     0,
     slopeOf(pathStartTangent(inseamDown)),
-    [plan.knee.inseam, legs.levels.knee],
+    [plan.knee.inseam, legs.levels.turn],
     [plan.hem.inseam, level],
     kneeStays,
   );

@@ -226,6 +226,7 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     hip: front.hip[1],
     crotch: pathStart(front.inseamDown)[1],
     knee: on(front.side, frontRead.marks.kneeSide)[1],
+    turn: on(front.side, frontRead.marks.kneeSide)[1],
     hem,
   };
   if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
@@ -244,6 +245,7 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     backExtra: back.hemAt.side - back.hemAt.inseam - front.hemAt.side + front.hemAt.inseam,
     thigh: null,
     straightInseam: false,
+    hipWide: false,
     own: legs,
     front: planOf(front, centreAtHip(front), 0),
     back: planOf(back, centreAtHip(back), 0),

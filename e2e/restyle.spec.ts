@@ -1,0 +1,68 @@
+import { expect, test, type Page } from "@playwright/test";
+import { expectSaved, openSample, openStage, reading } from "./support";
+
+const worksheet = (page: Page) => page.getByRole("region", { name: "Worksheet lines" });
+
+test("another style brings its own moves; its knee and hem are pulled by keys on the pattern", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByRole("button", { name: "Flare", exact: true }).click();
+  await expect(worksheet(page).getByText(/flare it from there/)).toBeVisible();
+  await expect(reading(page, "Hem, one leg")).toContainText("70.5");
+  const hem = page.getByRole("slider", { name: /hem/ }).first();
+  await hem.focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(reading(page, "Hem, one leg")).toContainText("71.5");
+  await expectSaved(page);
+});
+
+test("moves are added, switched, doubled, taken out and put in another order by keys", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  const lines = worksheet(page).getByRole("listitem");
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await page.getByRole("menuitem", { name: /Drop the crotch/ }).click();
+  await expect(worksheet(page).getByText("Drop the crotch line by", { exact: false })).toBeVisible();
+  await worksheet(page).getByLabel("Lower by").fill("2");
+  await worksheet(page).getByLabel("Lower by").press("Enter");
+  await expect(worksheet(page).getByText(/Drop the crotch line by\s*2\.0 cm/)).toBeVisible();
+  await page.getByRole("button", { name: "Make it twice" }).click();
+  await expect(worksheet(page).getByText("Drop the crotch line by", { exact: false })).toHaveCount(2);
+  await page.getByRole("button", { name: "Take it out" }).click();
+  await expect(worksheet(page).getByText("Drop the crotch line by", { exact: false })).toHaveCount(1);
+
+  // The spread put first: what redraws the seams after it is passed over and says why.
+  const grip = page.getByRole("button", { name: /Move “Slash and spread” up or down/ });
+  await grip.focus();
+  await page.keyboard.press("Space");
+  await page.waitForFunction(() => document.querySelector("[aria-pressed=true]") !== null);
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press("ArrowUp");
+    await page.waitForTimeout(120);
+  }
+  await page.keyboard.press("Space");
+  await expect(
+    worksheet(page)
+      .getByText(/passed over/)
+      .first(),
+  ).toBeVisible();
+  await expect(
+    worksheet(page)
+      .getByText(/Move it up/)
+      .first(),
+  ).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(worksheet(page).getByText(/passed over/)).toHaveCount(0);
+  expect(await lines.count()).toBeGreaterThan(4);
+});
+
+test("the silhouette stands on the floor, and the girths are charted against block and body", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByRole("tab", { name: "Figure" }).click();
+  await expect(page.getByRole("img", { name: "Silhouette, back" })).toBeVisible();
+  await expect(page.getByText(/off the floor in shoes of 3\.0 cm/)).toBeVisible();
+  await page.getByRole("tab", { name: "Girths" }).click();
+  await expect(page.getByRole("img", { name: "Girth of one leg by level: block, style and body" })).toBeVisible();
+  await expect(page.getByRole("region", { name: "Girths" }).getByRole("row", { name: /^Front/ })).toContainText("cm");
+});

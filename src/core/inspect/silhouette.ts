@@ -1,0 +1,101 @@
+import { halves, type BodyMeasures } from "../body";
+import { panelOutline, type LegPlan, type Panel } from "../drafting";
+import { fairThrough, line, pathMap, polygonSections, type Path, type Point } from "../geometry";
+import type { Mm } from "../units";
+
+/** The finished garment as it stands on its wearer, from its real girths; millimetres, x = 0 at the middle of the body. */
+export interface Silhouette {
+  /** Outline of both legs: outside, inside, hem and waist. */
+  readonly outline: readonly Path[];
+  readonly hem: Mm;
+  readonly waist: Mm;
+  /** The floor in shoes. */
+  readonly floor: Mm;
+}
+
+/** Girth of one leg, or of the body above the crotch, at a level: what front and back measure there. */
+export interface GirthAt {
+  readonly y: Mm;
+  readonly girth: Mm;
+}
+
+const STEP: Mm = 20;
+
+/** Horizontal width of a panel at a level. */
+function widthAt(panel: Panel, y: Mm): Mm {
+  return polygonSections(panelOutline(panel), y).reduce((sum, [a, b]) => sum + b - a, 0);
+}
+
+/** What a panel's darts hold at a level. */
+const dartsAt = (panel: Panel, y: Mm): Mm =>
+  panel.lines
+    .filter((l) => l.kind === "dart")
+    .reduce((sum, l) => sum + polygonSections(l.points, y).reduce((all, [a, b]) => all + b - a, 0), 0);
+
+/** Girths of one leg from below the crotch to the hem, on the panels as they are. */
+export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly GirthAt[] {
+  const [from, to] = [plan.levels.crotch + 25, plan.levels.hem - 2];
+  const count = Math.max(2, Math.ceil((to - from) / STEP));
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const y = from + ((to - from) * i) / count;
+    return { y, girth: panels.reduce((sum, panel) => sum + widthAt(panel, y), 0) };
+  });
+}
+
+/** Width over depth of cloth hanging round a leg: a wide leg falls flat, a close one is round. */
+const flatness = (girth: Mm, body: Mm): number => Math.min(1.7, 0.9 + 0.35 * Math.max(0, girth / body - 1));
+
+/**
+ * The garment seen from the front (and, but for its seams, from the back): widths from the girths of the pattern at
+ * every level, on the legs where the wearer's stand.
+ */
+export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMeasures, shoe: Mm): Silhouette {
+  const { levels } = plan;
+  const torso = (y: Mm): Mm => {
+    // Darts are sewn shut: what they hold at this level goes round nobody.
+    const girth = 2 * panels.reduce((sum, panel) => sum + widthAt(panel, y) - dartsAt(panel, y), 0);
+    return halves(girth, 1.36).width;
+  };
+  const top = Math.max(...panels.map((p) => Math.min(...panelOutline(p).map((q) => q[1])))) + 4;
+  const legAt = halves(m.thigh.mm, 0.86).width + 3;
+  const legs = legGirths(panels, plan).map(({ y, girth }) => {
+    const body = y < levels.knee ? m.thigh.mm : m.calf.mm;
+    const half = halves(girth, flatness(girth, body)).width;
+    const inner = Math.max(3, legAt * 0.94 - half);
+    return { y, inner, outer: inner + 2 * half };
+  });
+  const first = legs[0];
+  const last = legs[legs.length - 1];
+  if (!first || !last) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
+  const sides: Point[] = [];
+  for (let y = top; y < levels.hip; y += STEP * 1.5) sides.push([torso(y), y]);
+  const hip: Point = [torso(levels.hip), levels.hip];
+  const outer: Point[] = [...sides, hip, ...legs.map((l): Point => [l.outer, l.y])];
+  const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
+  const outside = fairThrough(outer);
+  const inside = fairThrough(inner);
+  const sag = (last.outer - last.inner) * 0.06;
+  const hem: Path = [
+    {
+      kind: "cubic",
+      points: [
+        [last.outer, last.y],
+        [last.outer * 0.7 + last.inner * 0.3, last.y + sag],
+        [last.outer * 0.3 + last.inner * 0.7, last.y + sag],
+        [last.inner, last.y],
+      ],
+    },
+  ];
+  const half = [outside, inside, hem];
+  const waistAt = outer[0] as Point;
+  return {
+    outline: [
+      ...half,
+      ...half.map((path) => pathMap(path, ([x, y]): Point => [0 - x, y])),
+      [line([0 - waistAt[0], waistAt[1]], waistAt)],
+    ],
+    hem: last.y,
+    waist: waistAt[1],
+    floor: m.waistToFloor.mm + shoe,
+  };
+}

@@ -1,0 +1,50 @@
+import { z } from "zod";
+import type { PanelPlan } from "../drafting";
+import { plain, quantity } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { refuseOwnBlock } from "./level";
+import { MoveRefused, type Move } from "./move";
+
+const schema = z.strictObject({
+  by: autoLengthSchema.optional().describe("How much lower the crotch line lies (negative: higher)."),
+});
+
+/** Lowers the crotch line; extensions stay, the inseams are reconciled anew. */
+export const dropCrotch: Move<z.infer<typeof schema>> = {
+  id: "drop-crotch",
+  label: "Drop the crotch",
+  note: "Lowers the crotch line by an amount; both inseams get shorter and are reconciled.",
+  schema,
+  redraws: true,
+  apply(state, params, context) {
+    refuseOwnBlock(state, "by", this.label);
+    const { plan } = state;
+    const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, "the usual 15");
+    const { levels } = plan;
+    const crotch = levels.crotch + by.mm;
+    const [least, most] = [levels.hip + 15, levels.turn - 60];
+    if (crotch < least || crotch > most) {
+      throw new MoveRefused(
+        "by",
+        `The crotch line can move ${plain(least - levels.crotch)} to ${plain(most - levels.crotch)} mm here, not ${plain(by.mm)}.`,
+        crotch > most ? most - levels.crotch : least - levels.crotch,
+      );
+    }
+    // A slanted centre keeps its line: further down it meets the crotch line further out.
+    const lowered = (panel: PanelPlan): PanelPlan => {
+      const lean = panel.centre === "slanted" ? (panel.centreAtWaist - panel.centreAtCrotch) / levels.crotch : 0;
+      const out = lean * by.mm;
+      return { ...panel, centreAtCrotch: panel.centreAtCrotch - out, crotchX: panel.crotchX - out };
+    };
+    return {
+      state: {
+        ...state,
+        plan: { ...plan, levels: { ...levels, crotch }, front: lowered(plan.front), back: lowered(plan.back) },
+      },
+      template: by.mm < 0 ? "Raise the crotch line by {amount}." : "Drop the crotch line by {amount}.",
+      numbers: { amount: quantity(Math.abs(by.mm), by.formula, { by }), by },
+      shown: [],
+      handles: [],
+    };
+  },
+};

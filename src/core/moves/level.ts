@@ -1,0 +1,46 @@
+import { z } from "zod";
+import { lengthInputSchema, plain, quantity, type LengthInput, type Quantity } from "../units";
+import { readParam } from "./auto";
+import { MoveRefused, type MoveContext, type StyleState } from "./move";
+
+const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
+export type LevelName = (typeof LEVEL_NAMES)[number];
+
+/** A level of the leg: by name, or a length below the natural waist. */
+export const levelSchema = z.union([z.enum(LEVEL_NAMES), lengthInputSchema]);
+
+const isName = (value: unknown): value is LevelName => LEVEL_NAMES.includes(value as LevelName);
+
+/** A level below the natural waist with its sum: of the pattern, or of the wearer's body. */
+export function levelOf(
+  param: string,
+  asked: LevelName | LengthInput,
+  state: StyleState,
+  context: MoveContext,
+): Quantity {
+  if (!isName(asked)) return readParam(param, asked, context, "below the waist, as chosen");
+  const { levels } = state.plan;
+  const { waistToCalf, waistToAnkle } = context.measures;
+  switch (asked) {
+    case "hip":
+      return quantity(levels.hip, `hip line ${plain(levels.hip)}`);
+    case "crotch":
+      return quantity(levels.crotch, `crotch line ${plain(levels.crotch)}`);
+    case "knee":
+      return quantity(levels.knee, `knee line ${plain(levels.knee)}`);
+    case "calf":
+      return quantity(waistToCalf.mm, `waist to calf ${plain(waistToCalf.mm)}`, { waistToCalf });
+    case "ankle":
+      return quantity(waistToAnkle.mm, `waist to ankle ${plain(waistToAnkle.mm)}`, { waistToAnkle });
+  }
+}
+
+/** Moves that change the draft's own lines need one: a block brought in keeps its upper part as it is. */
+export function refuseOwnBlock(state: StyleState, param: string, label: string): void {
+  if (state.plan.own) {
+    throw new MoveRefused(
+      param,
+      `“${label}” redraws the upper part, which a block brought in keeps. Use slashes, or draft a block.`,
+    );
+  }
+}

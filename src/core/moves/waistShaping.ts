@@ -1,0 +1,94 @@
+import { z } from "zod";
+import { hipWideWaists, type LegPlan, type PanelPlan } from "../drafting";
+import { lengthInputSchema, plain, quantity, type Mm } from "../units";
+import { readParam } from "./auto";
+import { refuseOwnBlock } from "./level";
+import { MoveRefused, type Move } from "./move";
+
+const schema = z.strictObject({
+  to: z
+    .enum(["darts", "side", "ease", "hip-wide"])
+    .optional()
+    .describe("Where the surplus goes: darts, side shaping, ease left in the waist, or nothing is taken."),
+  frontIntake: lengthInputSchema.optional().describe("Width of the front darts together."),
+  backIntake: lengthInputSchema.optional().describe("Width of the back darts together."),
+  ease: lengthInputSchema.optional().describe("Ease left in the whole waist, to be eased onto the band."),
+});
+type Params = z.infer<typeof schema>;
+
+/** A dart may be no wider than this share of its length, or it cannot be sewn flat. */
+const WIDEST = 0.32;
+
+/** Moves waist shaping between darts, side and ease; the waist is solved anew with the darts closed. */
+export const waistShaping: Move<Params> = {
+  id: "waist-shaping",
+  label: "Shape the waist",
+  note: "Widens, narrows or closes the darts, moves their width to the side, or leaves it as ease or hip-wide.",
+  schema,
+  redraws: true,
+  apply(state, params, context) {
+    refuseOwnBlock(state, "to", this.label);
+    const to = params.to ?? "darts";
+    const read = (param: "frontIntake" | "backIntake" | "ease"): Mm | null => {
+      const input = params[param];
+      return input === undefined ? null : readParam(param, input, context, "as chosen").mm;
+    };
+    const { plan } = state;
+    const darted = (panel: "front" | "back"): PanelPlan => {
+      const own = plan[panel];
+      const now = own.darts.count * own.darts.intake;
+      const asked = to === "darts" ? (read(`${panel}Intake`) ?? now) : 0;
+      const length = Math.max(own.darts.length, 60);
+      if (asked < 0 || asked > 2 * WIDEST * length) {
+        throw new MoveRefused(
+          `${panel}Intake`,
+          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST * length)} mm together, not ${plain(asked)}.`,
+          2 * WIDEST * length,
+        );
+      }
+      const count =
+        asked < 3 ? 0 : asked > WIDEST * length ? 2 : Math.max(1, own.darts.count === 2 && asked > 40 ? 2 : 1);
+      return {
+        ...own,
+        darts: { ...own.darts, count: count as 0 | 1 | 2, intake: count === 0 ? 0 : asked / count, length },
+      };
+    };
+    const shaped: LegPlan = { ...plan, hipWide: to === "hip-wide", front: darted("front"), back: darted("back") };
+    const ease = to === "ease" ? (read("ease") ?? 2 * darts(plan)) : 0;
+    const waists =
+      to === "hip-wide"
+        ? hipWideWaists(shaped)
+        : { front: plan.front.netWaist + ease / 4, back: plan.back.netWaist + ease / 4 };
+    const total = quantity(2 * (waists.front + waists.back), "sewn waist of both legs");
+    return {
+      state: {
+        ...state,
+        plan: {
+          ...shaped,
+          front: { ...shaped.front, netWaist: waists.front },
+          back: { ...shaped.back, netWaist: waists.back },
+        },
+      },
+      template: TEMPLATES[to],
+      numbers: {
+        waist: total,
+        frontIntake: quantity(shaped.front.darts.count * shaped.front.darts.intake, "front darts, each leg"),
+        backIntake: quantity(shaped.back.darts.count * shaped.back.darts.intake, "back darts, each leg"),
+        ease: quantity(ease, "left in the waist"),
+      },
+      shown: [],
+      handles: [],
+    };
+  },
+};
+
+const darts = (plan: LegPlan): Mm =>
+  [plan.front, plan.back].reduce((sum, p) => sum + p.darts.count * p.darts.intake, 0);
+
+const TEMPLATES = {
+  darts:
+    "Take {frontIntake} into the front darts and {backIntake} into the back darts; the side takes the rest of {waist}.",
+  side: "Close the darts and let the side take all shaping to a waist of {waist}.",
+  ease: "Close the darts and leave {ease} of ease in the waist, {waist} round, to be eased onto the band.",
+  "hip-wide": "Leave the waist as wide as the hip, {waist} round.",
+} as const;

@@ -1,0 +1,73 @@
+import { z } from "zod";
+import { hipWideWaists, type LegPlan, type PanelPlan } from "../drafting";
+import { lengthInputSchema, plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { refuseOwnBlock } from "./level";
+import { MoveRefused, type Move } from "./move";
+
+const schema = z.strictObject({
+  side: autoLengthSchema.optional().describe("Out at the side on the hip line, squared down from there; per panel."),
+  inseamShare: z
+    .number()
+    .min(0)
+    .max(1)
+    .optional()
+    .describe("Share of what the side gained at the hem that the inseam gains too (a third by default)."),
+  inseam: lengthInputSchema.optional().describe("Out at the inseam, instead of a share."),
+});
+
+const USUAL_SHARE = 1 / 3;
+
+/** Out at the side on the hip line and squared down; the inseam gains a share of what the hem gained at the side. */
+export const widenLeg: Move<z.infer<typeof schema>> = {
+  id: "widen-leg",
+  label: "Widen the leg",
+  note: "Moves the side out and squares it down; the inseam gains a third of what the hem gained, or as chosen.",
+  schema,
+  redraws: true,
+  apply(state, params, context) {
+    refuseOwnBlock(state, "side", this.label);
+    const { plan } = state;
+    const out = paramOr("widen-leg", "side", params.side, context) ?? quantity(25, "the usual 25 a panel");
+    if (out.mm < -60 || out.mm > 200) {
+      throw new MoveRefused("side", `A side ${plain(out.mm)} mm further out is refused. Choose -6 to 20 cm.`);
+    }
+    const share = params.inseamShare ?? USUAL_SHARE;
+    const own = params.inseam === undefined ? null : paramOr("widen-leg", "inseam", params.inseam, context);
+    const gained = (panel: PanelPlan): Mm => panel.hipX + out.mm - panel.hem.side;
+    // Front and back gain alike at the inseam, by the front's hem.
+    const inner = own?.mm ?? share * Math.max(0, gained(plan.front));
+    const widened = (panel: PanelPlan): PanelPlan => {
+      const side = panel.hipX + out.mm;
+      return {
+        ...panel,
+        hipX: side,
+        knee: { side, inseam: panel.knee.inseam - inner },
+        hem: { side, inseam: panel.hem.inseam - inner },
+      };
+    };
+    const wide: LegPlan = { ...plan, hang: "side", front: widened(plan.front), back: widened(plan.back) };
+    const waists = plan.hipWide ? hipWideWaists(wide) : null;
+    return {
+      state: {
+        ...state,
+        plan: waists
+          ? {
+              ...wide,
+              front: { ...wide.front, netWaist: waists.front },
+              back: { ...wide.back, netWaist: waists.back },
+            }
+          : wide,
+      },
+      template:
+        "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
+      numbers: {
+        side: out,
+        gain: quantity(gained(plan.front), "front hem at the side, after less before"),
+        inner: own ?? quantity(inner, `${plain(share)} of what the front hem gained at the side`),
+      },
+      shown: [],
+      handles: [],
+    };
+  },
+};

@@ -1,0 +1,40 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { plain, quantity } from "../units";
+import type { Style } from "./style";
+
+export const cigarette: Style = {
+  id: "cigarette",
+  label: "Cigarette",
+  note: "A high waist and a leg that tapers to the ankle, measured with the knee bent.",
+  school: "proportional",
+  rules: { crotchDepth: { add: "50 mm" }, level: { high: "50 mm" } },
+  params: z.strictObject({
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
+    knee: autoLengthSchema.optional().describe("Finished girth of one leg at the knee."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends; the ankle unless chosen."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+  ],
+  feeds: { "shape-leg.hem": "hemGirth" },
+  defaults: { length: "ankle" },
+  autos: {
+    "shape-leg.knee": ({ kneeBent }) => {
+      const ease = kneeBent.net ? 40 : 0;
+      return quantity(kneeBent.mm + ease, `knee, bent, ${plain(kneeBent.mm)} + ${plain(ease)}`, { kneeBent });
+    },
+    "shape-leg.hem": ({ ankle, heel }) =>
+      quantity(
+        Math.max(ankle.mm + 60, heel.mm + 10),
+        `the larger of ankle ${plain(ankle.mm)} + 60 and heel ${plain(heel.mm)} + 10`,
+        { ankle, heel },
+      ),
+  },
+  finish: {
+    waist: { kind: "straight-band", depth: "50 mm", sits: "above", overlap: "30 mm" },
+    fastening: { kind: "zip-centre-back", length: "auto" },
+    hem: { kind: "turned", depth: "auto" },
+  },
+};

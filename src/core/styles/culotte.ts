@@ -1,0 +1,23 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import type { Style } from "./style";
+
+export const culotte: Style = {
+  id: "culotte",
+  label: "Culotte",
+  note: "Straight down from hip and crotch point to half-way between knee and ankle, roomy, hip-wide at the waist.",
+  school: "eased-metric",
+  rules: {},
+  params: z.strictObject({
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg, when it should not fall straight."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends; between knee and ankle unless chosen."),
+  }),
+  moves: [{ id: "m1", move: "set-length", on: true, params: {} }],
+  defaults: { length: "mid-calf" },
+  autos: {},
+  finish: {
+    waist: "undecided",
+    fastening: "undecided",
+    hem: { kind: "turned", depth: "auto" },
+  },
+};

@@ -1,0 +1,31 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { quantity } from "../units";
+import type { Style } from "./style";
+
+export const sweat: Style = {
+  id: "sweat",
+  label: "Sweat",
+  note: "Loose trousers grown from the block: out at the hip and squared down, the crotch lower, hip-wide at the waist.",
+  school: "proportional",
+  rules: { waist: { shaping: "hipWide" } },
+  params: z.strictObject({
+    side: autoLengthSchema.optional().describe("Out at the side on the hip line, per panel."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends."),
+  }),
+  moves: [
+    { id: "m1", move: "widen-leg", on: true, params: {} },
+    { id: "m2", move: "drop-crotch", on: true, params: {} },
+    { id: "m3", move: "set-length", on: true, params: {} },
+  ],
+  defaults: { length: "ankle" },
+  autos: {
+    "widen-leg.side": () => quantity(25, "the style's own: 25 a panel"),
+    "drop-crotch.by": () => quantity(15, "the style's own: 15 lower"),
+  },
+  finish: {
+    waist: "undecided",
+    fastening: "undecided",
+    hem: { kind: "turned", depth: "auto" },
+  },
+};
