@@ -66,3 +66,20 @@ test("the silhouette stands on the floor, and the girths are charted against blo
   await expect(page.getByRole("img", { name: "Girth of one leg by level: block, style and body" })).toBeVisible();
   await expect(page.getByRole("region", { name: "Girths" }).getByRole("row", { name: /^Front/ })).toContainText("cm");
 });
+
+test("a version is kept, laid over the pattern with what differs, and returned to", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  const before = await reading(page, "Hem, one leg").textContent();
+  await page.getByRole("tab", { name: "Versions" }).click();
+  await page.getByLabel("Name of the version").fill("As wide as planned");
+  await page.getByRole("button", { name: "Keep", exact: true }).click();
+  await page.getByRole("button", { name: "Straight", exact: true }).click();
+  await page.getByRole("button", { name: "Lay over" }).click();
+  await expect(page.getByRole("img", { name: "Front of version As wide as planned" })).toBeVisible();
+  await expect(page.getByText("Readings, “As wide as planned” and now", { exact: false })).toBeVisible();
+  await page.getByRole("button", { name: "Return to it" }).click();
+  await page.getByRole("tab", { name: "Readings" }).click();
+  await expect(reading(page, "Hem, one leg")).toHaveText(before ?? "");
+  await expectSaved(page);
+});

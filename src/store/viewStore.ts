@@ -12,6 +12,8 @@ interface ViewState {
   lit: { panel: string; point: readonly [number, number] } | null;
   /** A handle being pulled: the parameter it sets, not yet part of the job. */
   pull: { moveIndex: number; param: string; clears: readonly string[]; value: number } | null;
+  /** A kept version laid over the pattern. */
+  over: string | null;
   helpOpen: boolean;
   commandsOpen: boolean;
 }
@@ -24,6 +26,7 @@ export const useView = create<ViewState>()(() => ({
   singleKeys: true,
   lit: null,
   pull: null,
+  over: null,
   helpOpen: false,
   commandsOpen: false,
 }));

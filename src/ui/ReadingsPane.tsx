@@ -20,14 +20,19 @@ export function ReadingsTable({
   before,
   now,
   tape,
+  first = "block",
 }: {
   readonly before: Readings;
   readonly now: Readings;
   readonly tape: Tape;
+  /** What the first column is. */
+  readonly first?: string;
 }) {
   return (
     <section aria-label="Readings">
-      <PaneHeading>Readings, block and now, {tape === "in" ? "inches" : "centimetres"}</PaneHeading>
+      <PaneHeading>
+        Readings, {first} and now, {tape === "in" ? "inches" : "centimetres"}
+      </PaneHeading>
       <table style={{ width: "100%", borderCollapse: "collapse" }}>
         <tbody>
           {ROWS.map(([label, read]) => {

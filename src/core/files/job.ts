@@ -21,6 +21,33 @@ export const clothSchema = z.strictObject({
   length: lengthInputSchema.optional(),
 });
 
+const blockSchema = z
+  .strictObject({
+    school: schoolIdSchema.default("proportional"),
+    rules: rulesSchema.default({}),
+    /** The block that was brought in; drawn from only while the school is `own`. */
+    own: ownBlockSchema.optional(),
+  })
+  .default({ school: "proportional", rules: {} });
+
+const styleChoiceSchema = z.strictObject({
+  id: z.string().max(40),
+  params: z.record(z.string().max(40), z.unknown()).default({}),
+});
+
+/** What a job's pattern was made from when a version was kept; the card and the cloth stay the job's own. */
+const versionSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  name: z.string().min(1).max(80),
+  date: z.iso.date(),
+  block: blockSchema,
+  style: styleChoiceSchema,
+  moves: z.array(moveEntrySchema).max(60).optional(),
+  finish: finishSchema.optional(),
+  allowances: allowancesSchema.optional(),
+});
+export type Version = z.infer<typeof versionSchema>;
+
 /**
  * A job as it is saved: plain choices, nothing derived. The card is a dated snapshot. `moves`, `finish`, `allowances`
  * and `cloth` may be left out; the style's own are then used.
@@ -32,22 +59,13 @@ export const jobSchema = z.strictObject({
   /** ISO date printed on labels. */
   date: z.iso.date().optional(),
   body: bodySchema,
-  block: z
-    .strictObject({
-      school: schoolIdSchema.default("proportional"),
-      rules: rulesSchema.default({}),
-      /** The block that was brought in; drawn from only while the school is `own`. */
-      own: ownBlockSchema.optional(),
-    })
-    .default({ school: "proportional", rules: {} }),
-  style: z.strictObject({
-    id: z.string().max(40),
-    params: z.record(z.string().max(40), z.unknown()).default({}),
-  }),
+  block: blockSchema,
+  style: styleChoiceSchema,
   moves: z.array(moveEntrySchema).max(60).optional(),
   finish: finishSchema.optional(),
   allowances: allowancesSchema.optional(),
   cloth: clothSchema.optional(),
+  versions: z.array(versionSchema).max(40).optional(),
 });
 export type Job = z.infer<typeof jobSchema>;
 

@@ -72,6 +72,21 @@ export function GhostView({ panel }: { readonly panel: Panel }) {
   return <path d={pathData(panelPath(panel), true)} {...STROKE} stroke="var(--ghost)" strokeWidth={1.2} aria-hidden />;
 }
 
+/** A kept version over the pattern: dotted, in the ink of notes. */
+export function OverView({ panel, name }: { readonly panel: Panel; readonly name: string }) {
+  return (
+    <path
+      role="img"
+      aria-label={`${panel.name} of version ${name}`}
+      d={pathData(panelPath(panel), true)}
+      {...STROKE}
+      stroke="var(--note)"
+      strokeWidth={1.8}
+      strokeDasharray="2 4"
+    />
+  );
+}
+
 /** Slashes, the wedges they open, and their hinges. */
 export function ShownView({ shown }: { readonly shown: Shown }) {
   return (

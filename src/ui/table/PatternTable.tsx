@@ -11,7 +11,8 @@ import { Length } from "../Length";
 import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView } from "./HandleView";
 import { boundsOf, layOut, panelBox, type Placed } from "./layout";
-import { GhostView, PanelView, ShownView, styleOf } from "./PanelView";
+import { GhostView, OverView, PanelView, ShownView, styleOf } from "./PanelView";
+import { useVersionOver } from "../useVersionOver";
 import { Table, type View } from "./Table";
 
 interface Props {
@@ -31,6 +32,7 @@ const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [numbe
 export function PatternTable({ label, what, upTo }: Props) {
   const { id, shape, fault } = useOpenJob();
   const { tape, showFront, showBack, ghost, lit, pull } = useView();
+  const over = useVersionOver();
   const { enqueueSnackbar } = useSnackbar();
   // While a handle is pulled the panels keep their places, so that the pattern does not slide under the hand.
   const places = useMemo(() => placesFor(shape?.block.panels ?? null), [shape?.block]);
@@ -160,6 +162,9 @@ export function PatternTable({ label, what, upTo }: Props) {
             {what === "style"
               ? shape.shown.filter((s) => s.panel === panel.id).map((s, i) => <ShownView key={i} shown={s} />)
               : null}
+            {what === "style" && over ? (
+              <OverView panel={panel.id === "front" ? over.front : over.back} name={over.name} />
+            ) : null}
             {upTo === undefined ? <PanelView panel={panel} /> : <BuildView panel={panel} steps={steps} upTo={upTo} />}
           </g>
         ))}

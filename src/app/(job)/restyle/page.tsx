@@ -10,9 +10,10 @@ import { PatternTable } from "@/ui/table/PatternTable";
 import { FigurePane } from "./FigurePane";
 import { GirthPane } from "./GirthPane";
 import { StyleShelf } from "./StyleShelf";
+import { VersionPane } from "./VersionPane";
 import { Worksheet } from "./Worksheet";
 
-type Right = "readings" | "figure" | "girths";
+type Right = "readings" | "figure" | "girths" | "versions";
 
 /** Stage 3: the style pulled on the pattern. */
 export default function RestylePage() {
@@ -39,11 +40,13 @@ export default function RestylePage() {
               ["readings", "Readings"],
               ["figure", "Figure"],
               ["girths", "Girths"],
+              ["versions", "Versions"],
             ]}
             onChange={setRight}
           />
           {right === "figure" ? <FigurePane /> : null}
           {right === "girths" ? <GirthPane /> : null}
+          {right === "versions" ? <VersionPane /> : null}
           {right === "readings" && shape ? (
             <ReadingsTable before={shape.blockReadings} now={shape.readings} tape={tape} />
           ) : null}

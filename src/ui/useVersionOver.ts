@@ -1,0 +1,30 @@
+"use client";
+import { useMemo } from "react";
+import { deriveShape } from "@/core/derive";
+import { jobOfVersion } from "@/core/derive/versions";
+import type { Panel } from "@/core/drafting";
+import type { Readings } from "@/core/inspect";
+import { useView } from "@/store/viewStore";
+import { useOpenJob } from "./JobContext";
+
+export interface VersionOver {
+  readonly name: string;
+  readonly front: Panel;
+  readonly back: Panel;
+  readonly readings: Readings;
+}
+
+/** The kept version that is laid over the pattern, drawn on the present card; null when none is, or it cannot be drawn. */
+export function useVersionOver(): VersionOver | null {
+  const { job } = useOpenJob();
+  const id = useView((v) => v.over);
+  const version = job.versions?.find((v) => v.id === id);
+  const { body } = job;
+  return useMemo(() => {
+    if (!version) return null;
+    const shape = deriveShape(jobOfVersion({ ...EMPTY, body, block: version.block, style: version.style }, version));
+    return shape.ok ? { name: version.name, front: shape.front, back: shape.back, readings: shape.readings } : null;
+  }, [version, body]);
+}
+
+const EMPTY = { format: "eland-job", version: 1, name: "" } as const;
