@@ -83,3 +83,19 @@ test("a version is kept, laid over the pattern with what differs, and returned t
   await expect(reading(page, "Hem, one leg")).toHaveText(before ?? "");
   await expectSaved(page);
 });
+
+test("a style made here is kept and used on another wearer", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByRole("button", { name: "Flare", exact: true }).click();
+  await page.getByRole("button", { name: "Keep this as a style of mine" }).click();
+  await page.getByLabel("Name of the style").fill("Lantern flare");
+  await page.getByLabel("Name of the style").press("Enter");
+  await expect(page.getByRole("button", { name: "Lantern flare", exact: true })).toBeVisible();
+  await expectSaved(page);
+  await openStage(page, "restyle", "sample-wren-shorts");
+  await page.getByRole("button", { name: "Lantern flare", exact: true }).click();
+  await expect(worksheet(page).getByText(/flare it from there/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo", exact: true }).first().click();
+  await expect(worksheet(page).getByText(/flare it from there/)).toHaveCount(0);
+});

@@ -1,6 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 import { bodySchema, type Body } from "@/core/body";
-import { parseJob, type Job } from "@/core/files";
+import { parseJob, versionSchema, type Job, type Version } from "@/core/files";
 
 /** A job as it lies in the browser's store. `revision` rises with every save, so that two tabs never overwrite. */
 export interface StoredJob {
@@ -18,18 +18,27 @@ export interface StoredCard {
   readonly card: Body;
 }
 
+/** A style someone made here: what a version keeps, under a name, for any wearer. */
+export interface StoredStyle {
+  readonly id: string;
+  readonly version: 1;
+  readonly style: Version;
+}
+
 interface Schema extends DBSchema {
   jobs: { key: string; value: StoredJob };
   cards: { key: string; value: StoredCard };
+  styles: { key: string; value: StoredStyle };
 }
 
 let opening: Promise<IDBPDatabase<Schema>> | null = null;
 
 function database(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>("eland", 2, {
+  opening ??= openDB<Schema>("eland", 3, {
     upgrade(db, from) {
       if (from < 1) db.createObjectStore("jobs", { keyPath: "id" });
       if (from < 2) db.createObjectStore("cards", { keyPath: "id" });
+      if (from < 3) db.createObjectStore("styles", { keyPath: "id" });
     },
     terminated() {
       opening = null;
@@ -101,4 +110,22 @@ export async function keepCards(cards: readonly Body[]): Promise<void> {
 /** Removes a kept card. */
 export async function removeCard(id: string): Promise<void> {
   await (await database()).delete("cards", id);
+}
+
+/** All styles someone made here, by name. Records that cannot be read any more are left in place and not returned. */
+export async function listStyles(): Promise<StoredStyle[]> {
+  const all = await (await database()).getAll("styles");
+  return all
+    .filter((record) => versionSchema.safeParse(record.style).success)
+    .sort((a, b) => a.style.name.localeCompare(b.style.name));
+}
+
+/** Keeps a style of someone's own. */
+export async function keepStyle(style: Version): Promise<void> {
+  await (await database()).put("styles", { id: style.id, version: 1, style });
+}
+
+/** Removes a style of someone's own. */
+export async function removeStyle(id: string): Promise<void> {
+  await (await database()).delete("styles", id);
 }

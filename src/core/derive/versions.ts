@@ -13,12 +13,18 @@ export function versionOf(job: Job, id: string, name: string, date: string): Ver
   ) as unknown as Version;
 }
 
+/** Takes over what a version or a style of one's own was made from, in place. */
+export function takeOver(job: Job, from: Version): void {
+  const target = job as unknown as Record<string, unknown>;
+  for (const part of PARTS) {
+    if (from[part] === undefined) delete target[part];
+    else target[part] = structuredClone(from[part]);
+  }
+}
+
 /** The job as it was when the version was kept, on the card and the cloth of today. */
 export function jobOfVersion(job: Job, version: Version): Job {
-  const then: Record<string, unknown> = { ...job };
-  for (const part of PARTS) {
-    if (version[part] === undefined) delete then[part];
-    else then[part] = structuredClone(version[part]);
-  }
-  return then as unknown as Job;
+  const then = { ...job };
+  takeOver(then, version);
+  return then;
 }

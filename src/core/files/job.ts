@@ -36,7 +36,7 @@ const styleChoiceSchema = z.strictObject({
 });
 
 /** What a job's pattern was made from when a version was kept; the card and the cloth stay the job's own. */
-const versionSchema = z.strictObject({
+export const versionSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(80),
   date: z.iso.date(),

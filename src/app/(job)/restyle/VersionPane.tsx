@@ -4,7 +4,7 @@ import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
-import { jobOfVersion, MOST_VERSIONS, versionOf } from "@/core/derive/versions";
+import { MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
 import { changeJob, undo } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -73,13 +73,7 @@ export function VersionPane() {
                 <Button
                   sx={{ px: 0, mr: 1.5 }}
                   onClick={() => {
-                    changeJob((draft) => {
-                      const then = jobOfVersion(structuredClone(job), version);
-                      for (const part of ["block", "style", "moves", "finish", "allowances"] as const) {
-                        if (then[part] === undefined) delete draft[part];
-                        else Object.assign(draft, { [part]: then[part] });
-                      }
-                    });
+                    changeJob((draft) => takeOver(draft, version));
                     enqueueSnackbar(`Back at “${version.name}”.`, {
                       action: () => <Button onClick={() => undo()}>Undo</Button>,
                     });

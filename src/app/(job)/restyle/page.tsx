@@ -9,6 +9,7 @@ import { StageLayout } from "@/ui/StageLayout";
 import { PatternTable } from "@/ui/table/PatternTable";
 import { FigurePane } from "./FigurePane";
 import { GirthPane } from "./GirthPane";
+import { OwnStyles } from "./OwnStyles";
 import { StyleShelf } from "./StyleShelf";
 import { VersionPane } from "./VersionPane";
 import { Worksheet } from "./Worksheet";
@@ -26,6 +27,7 @@ export default function RestylePage() {
       worksheet={
         <>
           <StyleShelf />
+          <OwnStyles />
           <FaultNote />
           <Worksheet />
         </>

@@ -1,0 +1,135 @@
+"use client";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { nanoid } from "nanoid";
+import { useSnackbar } from "notistack";
+import { memo, useCallback, useEffect, useMemo, useState } from "react";
+import { deriveShape } from "@/core/derive";
+import { jobOfVersion, takeOver, versionOf } from "@/core/derive/versions";
+import type { Job } from "@/core/files";
+import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
+import { changeJob, undo } from "@/store/jobStore";
+import { useOpenJob } from "@/ui/JobContext";
+import { MiniOutline } from "@/ui/MiniOutline";
+import { PaneHeading } from "@/ui/StageLayout";
+import { Quiet } from "./WorksheetRow";
+
+/** Styles someone made here: the job's rules, moves and finishes under a name, to be used on any wearer. */
+export function OwnStyles() {
+  const { job } = useOpenJob();
+  const { enqueueSnackbar } = useSnackbar();
+  const [styles, setStyles] = useState<readonly StoredStyle[]>([]);
+  const [name, setName] = useState<string | null>(null);
+  const reload = useCallback(() => listStyles().then(setStyles, () => setStyles([])), []);
+  useEffect(() => {
+    let wanted = true;
+    listStyles().then(
+      (list) => wanted && setStyles(list),
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, []);
+
+  async function keep(): Promise<void> {
+    const called = (name ?? "").trim();
+    if (called === "") {
+      enqueueSnackbar("Give the style a name first.", { variant: "warning" });
+      return;
+    }
+    try {
+      await keepStyle(versionOf(job, nanoid(8), called.slice(0, 80), new Date().toISOString().slice(0, 10)));
+      await reload();
+      setName(null);
+    } catch {
+      enqueueSnackbar("The browser's store is full or blocked, so the style was not kept.", { variant: "error" });
+    }
+  }
+
+  return (
+    <section aria-label="My styles" style={{ marginBottom: 14 }}>
+      {styles.length > 0 ? <PaneHeading>My styles</PaneHeading> : null}
+      <Shelf body={job.body} styles={styles} onRemove={(id) => void removeStyle(id).then(reload)} />
+      {name === null ? (
+        <Quiet onPress={() => setName("")}>Keep this as a style of mine</Quiet>
+      ) : (
+        <form
+          style={{ display: "flex", gap: 8, marginTop: 6 }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep();
+          }}
+        >
+          <TextField
+            autoFocus
+            fullWidth
+            label="Name of the style"
+            value={name}
+            slotProps={{ htmlInput: { maxLength: 80, autoComplete: "off" } }}
+            onChange={(event) => setName(event.target.value)}
+            onKeyDown={(event) => event.key === "Escape" && setName(null)}
+          />
+          <Button type="submit" variant="outlined">
+            Keep
+          </Button>
+        </form>
+      )}
+    </section>
+  );
+}
+
+interface ShelfProps {
+  readonly body: Job["body"];
+  readonly styles: readonly StoredStyle[];
+  readonly onRemove: (id: string) => void;
+}
+
+/** The outlines of one's own styles on this wearer, drawn anew only with the card or the list. */
+const Shelf = memo(
+  function Shelf({ body, styles, onRemove }: ShelfProps) {
+    const { enqueueSnackbar } = useSnackbar();
+    const drawn = useMemo(
+      () =>
+        styles.map(({ id, style }) => {
+          const shape = deriveShape(
+            jobOfVersion(
+              { format: "eland-job", version: 1, name: "", body, block: style.block, style: style.style },
+              style,
+            ),
+          );
+          return { id, style, panels: shape.ok ? [shape.front] : [], why: shape.ok ? null : shape.errors[0]?.message };
+        }),
+      [body, styles],
+    );
+    return (
+      <ul style={{ listStyle: "none", margin: "0 0 6px", padding: 0 }}>
+        {drawn.map(({ id, style, panels, why }) => (
+          <li key={id} style={{ display: "flex", alignItems: "center", gap: 8, borderTop: "1px solid var(--rule)" }}>
+            <MiniOutline panels={panels} width={30} height={34} />
+            <Button
+              sx={{ px: 0, flex: 1, justifyContent: "start", textAlign: "left" }}
+              title={why ?? undefined}
+              onClick={() => {
+                changeJob((draft) => takeOver(draft, style));
+                enqueueSnackbar(`“${style.name}” is on the table.`, {
+                  action: () => <Button onClick={() => undo()}>Undo</Button>,
+                });
+              }}
+            >
+              {style.name}
+            </Button>
+            <Button
+              sx={{ minWidth: 0, px: 0.5 }}
+              aria-label={`Remove the style ${style.name}`}
+              onClick={() => onRemove(id)}
+            >
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
+    );
+  },
+  (a, b) => a.body === b.body && a.styles === b.styles,
+);
