@@ -33,4 +33,4 @@ export function inspect(inspected: Inspected): Check[] {
 }
 export { readPanels, type Readings } from "./readings";
 export { widthBudget, type WidthParts } from "./widths";
-export { legGirths, silhouetteOf, type GirthAt, type Silhouette } from "./silhouette";
+export { legGirths, silhouetteOf, type GirthAt } from "./silhouette";

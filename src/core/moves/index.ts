@@ -9,7 +9,7 @@ import { waistShaping } from "./waistShaping";
 import { widenLeg } from "./widenLeg";
 
 export * from "./move";
-export { garmentLengthSchema, LENGTH_NAMES } from "./setLength";
+export { garmentLengthSchema } from "./setLength";
 export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";
 
