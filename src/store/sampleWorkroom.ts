@@ -70,6 +70,92 @@ const ILKA: Card = {
   },
 };
 
+const ODA: Card = {
+  name: "Oda Marchetti-Reyes",
+  unit: "in",
+  taken: "2026-11-09",
+  measures: {
+    waist: "31",
+    hip: "42",
+    thigh: "24 1/2",
+    knee: "15 3/4",
+    kneeBent: "17",
+    calf: "15",
+    ankle: "9 3/4",
+    heel: "13 1/4",
+    waistToHip: "8 1/2",
+    crotchDepth: "11 1/4",
+    crotchLength: "28 1/2",
+    waistToKnee: "23 1/2",
+    waistToCalf: "29",
+    waistToAnkle: "38",
+    waistToFloor: "41 1/4",
+  },
+};
+
+const ROKE: Card = {
+  name: "Roke Vantry",
+  unit: "in",
+  taken: "2026-11-09",
+  datum: "shoulder",
+  measures: {
+    waist: "34",
+    hip: "40",
+    thigh: "23 1/2",
+    knee: "15 1/2",
+    waistToHip: "27 1/2",
+    crotchDepth: "11 1/2",
+    crotchLength: "28 3/4",
+    waistToKnee: "43 1/2",
+    waistToAnkle: "59",
+    waistToFloor: "62 1/2",
+    shoulderToWaist: "18 1/4",
+  },
+  note: "Plays the low strings; levels taken from the shoulder.",
+};
+
+const JORUN: Card = {
+  name: "Jorun Haverkamp",
+  unit: "cm",
+  taken: "2026-11-16",
+  measures: {
+    waist: "84",
+    hip: "99",
+    thigh: "56,5",
+    knee: "40",
+    kneeBent: "43",
+    calf: "39",
+    ankle: "25",
+    heel: "36",
+    height: "193",
+    waistToHip: "23",
+    crotchDepth: "29,5",
+    crotchLength: "72",
+    waistToKnee: "67",
+    waistToAnkle: "110",
+    waistToFloor: "119",
+  },
+  note: "Climbs: knee measured bent.",
+};
+
+const TAMSIN: Card = {
+  name: "Tamsin Obray",
+  unit: "cm",
+  taken: "2026-11-16",
+  measures: {
+    waist: "78",
+    hip: "92",
+    thigh: "54",
+    knee: "35",
+    waistToHip: "18",
+    crotchDepth: "25,5",
+    crotchLength: "64",
+    waistToKnee: "53",
+    waistToAnkle: "86",
+    waistToFloor: "93,5",
+  },
+};
+
 /** Earlier cards of two wearers: one settled, one still growing. */
 export const SAMPLE_CARDS: readonly Card[] = [
   {
@@ -108,10 +194,13 @@ export const SAMPLE_CARDS: readonly Card[] = [
   ILKA,
 ];
 
-const palazzo = (name: string, body: Card, date: string, more: Partial<Job>): Job => ({
-  ...newJob(name, body, "palazzo", date),
+const styled = (style: string, name: string, body: Card, date: string, more: Partial<Job>): Job => ({
+  ...newJob(name, body, style, date),
   ...more,
 });
+
+const palazzo = (name: string, body: Card, date: string, more: Partial<Job>): Job =>
+  styled("palazzo", name, body, date, more);
 
 /** The style's moves with some parameters set, by the move's id. */
 const withParams = (params: Readonly<Record<string, Record<string, unknown>>>): NonNullable<Job["moves"]> =>
@@ -146,6 +235,31 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
       style: { id: "palazzo", params: { length: "knee" } },
       moves: withParams({ m3: { hemSpread: "3 1/2 in" } }),
       cloth: { name: "Ochre drill", width: "59 in", length: "60 in" },
+    }),
+  },
+  {
+    id: "sample-ferry-flare",
+    job: styled("flare", "Ferry keeper, flared", ODA, "2026-11-19", {
+      block: { school: "hinged", rules: { ease: { front: "1/4 in", back: "1/4 in" } } },
+      cloth: { name: "Moss cord", width: "57 in", length: "99 in" },
+    }),
+  },
+  {
+    id: "sample-string-sweat",
+    job: styled("sweat", "Low strings, at ease", ROKE, "2026-11-19", {
+      cloth: { name: "Ash jersey", width: "70 in", length: "90 in" },
+    }),
+  },
+  {
+    id: "sample-rope-cigarette",
+    job: styled("cigarette", "Rope walker", JORUN, "2026-11-20", {
+      cloth: { name: "Slate stretch drill", width: "145 cm", length: "160 cm" },
+    }),
+  },
+  {
+    id: "sample-drum-culotte",
+    job: styled("culotte", "Drummer, culotte", TAMSIN, "2026-11-20", {
+      cloth: { name: "Rust linen", width: "135 cm", length: "210 cm" },
     }),
   },
 ];

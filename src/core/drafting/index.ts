@@ -6,7 +6,15 @@ export * from "./drafter";
 export { drawLegs } from "./draw";
 export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";
-export { hipWideWaists, legGirthAt, panelWidths, passingOf, type LegPlan, type PanelPlan } from "./plan";
+export {
+  hipWideWaists,
+  withHipWideWaist,
+  legGirthAt,
+  panelWidths,
+  passingOf,
+  type LegPlan,
+  type PanelPlan,
+} from "./plan";
 export { ownBlock } from "./own/ownBlock";
 export { WORDS as OWN_WORDS } from "./own/ownOutline";
 export { outlineData } from "./own/outlineData";

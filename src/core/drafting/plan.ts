@@ -142,6 +142,17 @@ export function hipWideWaists(plan: LegPlan): { readonly front: Mm; readonly bac
   return { front: front.top + lost, back: back.top + lost };
 }
 
+/** The plan with its waist following its hip, where the waist is left as wide as the hip. */
+export function withHipWideWaist(plan: LegPlan): LegPlan {
+  if (!plan.hipWide) return plan;
+  const waists = hipWideWaists(plan);
+  return {
+    ...plan,
+    front: { ...plan.front, netWaist: waists.front },
+    back: { ...plan.back, netWaist: waists.back },
+  };
+}
+
 /**
  * Chord of a flared hem that measures `arc` along its trued edge: square to both seams it is close to a circular arc,
  * whose chord is arc x sin(f/2) / (f/2), f the turn between the seams.

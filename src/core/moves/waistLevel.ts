@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hipWideWaists, type LegPlan, type PanelPlan } from "../drafting";
+import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { plain, quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { refuseOwnBlock } from "./level";
@@ -45,18 +45,8 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
       front: shorter(plan.front),
       back: shorter(plan.back),
     };
-    const waists = plan.hipWide ? hipWideWaists(moved) : null;
     return {
-      state: {
-        ...state,
-        plan: waists
-          ? {
-              ...moved,
-              front: { ...moved.front, netWaist: waists.front },
-              back: { ...moved.back, netWaist: waists.back },
-            }
-          : moved,
-      },
+      state: { ...state, plan: withHipWideWaist(moved) },
       template:
         by.mm < 0
           ? "Lower the waist line by {amount}; all levels still count from the natural waist."

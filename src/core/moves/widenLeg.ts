@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hipWideWaists, type LegPlan, type PanelPlan } from "../drafting";
+import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { refuseOwnBlock } from "./level";
@@ -47,18 +47,8 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
       };
     };
     const wide: LegPlan = { ...plan, hang: "side", front: widened(plan.front), back: widened(plan.back) };
-    const waists = plan.hipWide ? hipWideWaists(wide) : null;
     return {
-      state: {
-        ...state,
-        plan: waists
-          ? {
-              ...wide,
-              front: { ...wide.front, netWaist: waists.front },
-              back: { ...wide.back, netWaist: waists.back },
-            }
-          : wide,
-      },
+      state: { ...state, plan: withHipWideWaist(wide) },
       template:
         "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
       numbers: {

@@ -8,6 +8,7 @@ import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
+import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { RULE_GROUPS, type RuleRow } from "./ruleRows";
 
@@ -47,7 +48,7 @@ export function RuleFields() {
       {own > 0 ? (
         <p style={{ margin: "0 0 10px", color: "var(--quiet)" }}>
           Changed rules are bold.{" "}
-          <PutBack label="Put all rules back" onPress={() => changeJob((draft) => void (draft.block.rules = {}))} />
+          <Quiet onPress={() => changeJob((draft) => void (draft.block.rules = {}))}>Put all rules back</Quiet>
         </p>
       ) : null}
       {RULE_GROUPS.map(({ title, rows }) => {
@@ -62,18 +63,6 @@ export function RuleFields() {
         );
       })}
     </section>
-  );
-}
-
-function PutBack({ label, onPress }: { readonly label: string; readonly onPress: () => void }) {
-  return (
-    <button
-      type="button"
-      onClick={onPress}
-      style={{ all: "unset", cursor: "pointer", textDecoration: "underline", textUnderlineOffset: 3, fontSize: 13 }}
-    >
-      {label}
-    </button>
   );
 }
 
@@ -101,7 +90,7 @@ function Rule({ row }: { readonly row: RuleRow }) {
         <div style={{ color: "var(--quiet)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}>
           {changed.by === "style" ? "The style’s; " : ""}the school has {words(preset)}.{" "}
           {changed.by === "maker" ? (
-            <PutBack label={`Put back`} onPress={() => changeJob((draft) => setRule(draft, row.path, undefined))} />
+            <Quiet onPress={() => changeJob((draft) => setRule(draft, row.path, undefined))}>Put back</Quiet>
           ) : null}
         </div>
       ) : null}

@@ -11,8 +11,8 @@ import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/da
 import { changeJob, undo } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
+import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
-import { Quiet } from "./WorksheetRow";
 
 /** Styles someone made here: the job's rules, moves and finishes under a name, to be used on any wearer. */
 export function OwnStyles() {

@@ -3,10 +3,11 @@ import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import Switch from "@mui/material/Switch";
 import { nanoid } from "nanoid";
-import { memo, type ReactNode } from "react";
+import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
+import { Quiet } from "@/ui/Quiet";
 import { Sentence } from "@/ui/Sentence";
 import { MoveFields, setParams } from "./MoveFields";
 import { MOVE_FIELDS } from "./fieldsOfMoves";
@@ -167,18 +168,5 @@ function RowActions({ line, index }: { readonly line: WorksheetLine; readonly in
         <Quiet onPress={() => changeJob((draft) => void ownMoves(draft).splice(index, 1))}>Take it out</Quiet>
       </div>
     </>
-  );
-}
-
-/** A small underlined act. */
-export function Quiet({ children, onPress }: { readonly children: ReactNode; readonly onPress: () => void }) {
-  return (
-    <button
-      type="button"
-      onClick={onPress}
-      style={{ all: "unset", cursor: "pointer", textDecoration: "underline", textUnderlineOffset: 3, fontSize: 13 }}
-    >
-      {children}
-    </button>
   );
 }
