@@ -2,3 +2,4 @@ export * from "./measures";
 export * from "./card";
 export * from "./plausibility";
 export * from "./figure";
+export * from "./halves";

@@ -1,32 +1,21 @@
 import type { BodyMeasures } from "../body";
 import { plain, quantity, type Mm, type Quantity } from "../units";
-import { BACK_MAKINGS, throughHip, type BackLines } from "./backs";
+import { BACK_MAKINGS } from "./backs";
 import { refuseImpossible } from "./cannotDraft";
 import { dartBudget, type DartShare } from "./darts";
 import type { Drafter } from "./drafter";
-import {
-  panelWidths,
-  passingOf,
-  shiftPanel,
-  type CurvePlan,
-  type LegPlan,
-  type Levels,
-  type PanelPlan,
-  type Passing,
-} from "./plan";
+import { shiftPanel, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
+import { planWidths } from "./planWidths";
 import type { ResolvedRules } from "./rules";
-import { backExtensionSum, crotchDepthSum, frontExtensionSum, legGirthSum, limited, widthSum } from "./sums";
+import { leanedIn, shareWaist, takingLimit } from "./shareWaist";
+import { backExtensionSum, crotchDepthSum, frontExtensionSum, limited, widthSum } from "./sums";
 import type { DartPlan } from "./waist";
 
-/** Without darts or elastic, a centre back takes in at most this much beyond its slant. */
-const CENTRE_BACK_LIMIT: Mm = 60;
 /**
  * How much more than the front's the back's side may lean in at the waist before the centre back takes the rest: as
  * the maker draws it, and closer where the sides could not be joined otherwise.
  */
 export const SIDE_DIFFERENCES: readonly Mm[] = [42, 20];
-/** A centre back leans in by at most this much per millimetre of height. */
-const STEEPEST_CENTRE = 0.36;
 /** Least front extension that leaves a crotch to sew. */
 const LEAST_EXTENSION: Mm = 20;
 
@@ -228,144 +217,6 @@ function waistQuarter(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): 
     "waistQuarter",
     quantity((m.waist.mm + ease) / 4, `(waist ${plain(m.waist.mm)} + ease ${plain(ease)}) / 4`, { waist: m.waist }),
   );
-}
-
-/** Sewn waists of front and back, and where the raised centre back stands before and after it takes in. */
-interface Waists {
-  readonly front: Mm;
-  readonly back: Mm;
-  readonly raised: Mm;
-  readonly taken: Mm;
-  /** True where darts, sides and centres shape the waist to the body. */
-  readonly shaped: boolean;
-}
-
-/** x of the centre back at its raised end. */
-function raisedX(lines: BackLines, levels: Levels): Mm {
-  const lean = lines.centre === "slanted" ? (lines.centreAtWaist - lines.centreAtCrotch) / levels.crotch : 0;
-  return lines.centreAtWaist + lean * (lines.rise - levels.waist);
-}
-
-/** How much the centre back can take in beyond what it has: no further than a centre seam can lean. */
-function takingLimit(lines: BackLines, levels: Levels): Mm {
-  const lean = lines.centre === "slanted" ? (lines.centreAtWaist - lines.centreAtCrotch) / levels.crotch : 0;
-  const atHip = lines.centreAtCrotch + lean * (levels.crotch - levels.hip);
-  const height = levels.hip - levels.waist + lines.rise;
-  return Math.max(0, Math.min(CENTRE_BACK_LIMIT, STEEPEST_CENTRE * height - (raisedX(lines, levels) - atHip)));
-}
-
-/** The lines with the raised centre back further in, slanted through the hip line. */
-function leanedIn(lines: BackLines, taken: Mm, levels: Levels): BackLines {
-  const lean = lines.centre === "slanted" ? (lines.centreAtWaist - lines.centreAtCrotch) / levels.crotch : 0;
-  const atHip = lines.centreAtCrotch + lean * (levels.crotch - levels.hip);
-  const raised: [Mm, Mm] = [raisedX(lines, levels) + taken, levels.waist - lines.rise];
-  return { ...lines, ...throughHip(atHip, raised, levels, lines.centreAtCrotch - lines.crotchX) };
-}
-
-function shareWaist(
-  rules: ResolvedRules,
-  drafter: Drafter,
-  quarter: Mm,
-  frontStraight: Mm,
-  lines: BackLines,
-  levels: Levels,
-): Waists {
-  const raised = raisedX(lines, levels);
-  const backStraight = lines.hipX - raised;
-  const { shaping, frontIn } = rules.waist;
-  if (shaping === "hipWide") {
-    // As wide as the hip: what the centres take in is given back at both sides alike, so that the hip passes.
-    const lean = lines.centre === "slanted" ? (lines.centreAtWaist - lines.centreAtCrotch) / levels.crotch : 0;
-    const centreAtHip = lines.centreAtCrotch + lean * (levels.crotch - levels.hip);
-    const hip = frontStraight + frontIn + lines.hipX - centreAtHip;
-    const lost = Math.max(0, hip - frontStraight - backStraight) / 2;
-    drafter.number("waistHipWide", quantity(2 * hip, "as wide as the pattern's hip"));
-    return { front: frontStraight + lost, back: backStraight + lost, raised, taken: 0, shaped: false };
-  }
-  if (shaping === "centreBack") {
-    const wanted = Math.max(0, frontStraight + backStraight - quarter - lines.quarter);
-    const taken = Math.min(takingLimit(lines, levels), wanted);
-    drafter.number(
-      "centreBackIntake",
-      quantity(taken, "all of the surplus, at the centre back where it can be let out", {}, wanted),
-    );
-    drafter.number("waistLeft", quantity(2 * (wanted - taken), "surplus left to fit on the cloth"));
-    return { front: frontStraight, back: backStraight - taken, raised, taken, shaped: false };
-  }
-  return { front: quarter, back: lines.quarter, raised, taken: 0, shaped: true };
-}
-
-interface LegWidths {
-  readonly front: { readonly knee: Passing; readonly hem: Passing };
-  readonly back: { readonly knee: Passing; readonly hem: Passing };
-  readonly frontCrease: Mm;
-  readonly backCrease: Mm;
-  readonly extra: Mm;
-}
-
-/** Knee and hem of both panels, and where each crease lies, all in the front's first frame. */
-function planWidths(
-  m: BodyMeasures,
-  rules: ResolvedRules,
-  drafter: Drafter,
-  front: { readonly hipX: Mm; readonly crotchX: Mm },
-  lines: BackLines,
-): LegWidths {
-  const inch = rules.hipInch === "throughout" ? rules.ease.back - rules.ease.front : 0;
-  const shared = rules.leg.backExtra + inch;
-  const extra = shared + lines.sideGain + lines.inseamGain;
-  const girth = drafter.number("blockLegGirth", legGirthSum(m, rules));
-  if (rules.leg.fall === "down") {
-    const down = (hipX: Mm, crotchX: Mm): Passing => ({ side: hipX, inseam: crotchX });
-    const frontPass = down(front.hipX, front.crotchX);
-    const backPass = down(lines.hipX, lines.crotchX);
-    const whole = frontPass.side - frontPass.inseam + backPass.side - backPass.inseam;
-    drafter.number("blockLegGirth", quantity(whole, "straight down from hip and crotch points"));
-    return {
-      front: { knee: frontPass, hem: frontPass },
-      back: { knee: backPass, hem: backPass },
-      frontCrease: (frontPass.side + frontPass.inseam) / 2,
-      backCrease: (backPass.side + backPass.inseam) / 2,
-      extra: backPass.side - backPass.inseam - frontPass.side + frontPass.inseam,
-    };
-  }
-  drafter.number("backExtra", quantity(extra, "the back is wider than the front at knee and hem"));
-  const halves = panelWidths(girth.mm, extra);
-  const { from, by } = rules.hang;
-  if (from === "side" || from === "inseam") {
-    const hung = (hipX: Mm, crotchX: Mm, width: Mm): Passing =>
-      passingOf(from, width, { side: hipX - by, inseam: crotchX + by });
-    const frontPass = hung(front.hipX, front.crotchX, halves.front);
-    const backPass = hung(lines.hipX, lines.crotchX, halves.back);
-    const middle = (p: Passing): Mm => (p.side + p.inseam) / 2;
-    drafter.number("hangBy", quantity(by, `${plain(by)} as chosen`));
-    return {
-      front: { knee: frontPass, hem: frontPass },
-      back: { knee: backPass, hem: backPass },
-      frontCrease: middle(frontPass),
-      backCrease: middle(backPass),
-      extra,
-    };
-  }
-  for (const panel of ["front", "back"] as const) {
-    const sign = panel === "front" ? "-" : "+";
-    drafter.number(
-      `${panel}LegHalf`,
-      quantity(halves[panel] / 2, `(leg ${plain(girth.mm)} ${sign} ${plain(extra)}) / 4`, { blockLegGirth: girth }),
-    );
-  }
-  const frontPass: Passing = { side: halves.front / 2, inseam: 0 - halves.front / 2 };
-  const backCrease = rules.back.crease === "own" ? (lines.sideGain - lines.inseamGain) / 2 : 0;
-  const backPass: Passing = { side: backCrease + halves.back / 2, inseam: backCrease - halves.back / 2 };
-  if (backCrease !== 0)
-    drafter.number("backCrease", quantity(0 - backCrease, "half of what the traced leg gained at inseam less side"));
-  return {
-    front: { knee: frontPass, hem: frontPass },
-    back: { knee: backPass, hem: backPass },
-    frontCrease: 0,
-    backCrease,
-    extra,
-  };
 }
 
 function curvePlan(rules: ResolvedRules, panel: "front" | "back", extension: Mm): CurvePlan {

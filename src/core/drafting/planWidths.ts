@@ -1,0 +1,80 @@
+import type { BodyMeasures } from "../body";
+import { plain, quantity, type Mm } from "../units";
+import type { BackLines } from "./backs";
+import type { Drafter } from "./drafter";
+import { panelWidths, passingOf, type Passing } from "./plan";
+import type { ResolvedRules } from "./rules";
+import { legGirthSum } from "./sums";
+
+export interface LegWidths {
+  readonly front: { readonly knee: Passing; readonly hem: Passing };
+  readonly back: { readonly knee: Passing; readonly hem: Passing };
+  readonly frontCrease: Mm;
+  readonly backCrease: Mm;
+  readonly extra: Mm;
+}
+
+/** Knee and hem of both panels, and where each crease lies, all in the front's first frame. */
+export function planWidths(
+  m: BodyMeasures,
+  rules: ResolvedRules,
+  drafter: Drafter,
+  front: { readonly hipX: Mm; readonly crotchX: Mm },
+  lines: BackLines,
+): LegWidths {
+  const inch = rules.hipInch === "throughout" ? rules.ease.back - rules.ease.front : 0;
+  const shared = rules.leg.backExtra + inch;
+  const extra = shared + lines.sideGain + lines.inseamGain;
+  const girth = drafter.number("blockLegGirth", legGirthSum(m, rules));
+  if (rules.leg.fall === "down") {
+    const down = (hipX: Mm, crotchX: Mm): Passing => ({ side: hipX, inseam: crotchX });
+    const frontPass = down(front.hipX, front.crotchX);
+    const backPass = down(lines.hipX, lines.crotchX);
+    const whole = frontPass.side - frontPass.inseam + backPass.side - backPass.inseam;
+    drafter.number("blockLegGirth", quantity(whole, "straight down from hip and crotch points"));
+    return {
+      front: { knee: frontPass, hem: frontPass },
+      back: { knee: backPass, hem: backPass },
+      frontCrease: (frontPass.side + frontPass.inseam) / 2,
+      backCrease: (backPass.side + backPass.inseam) / 2,
+      extra: backPass.side - backPass.inseam - frontPass.side + frontPass.inseam,
+    };
+  }
+  drafter.number("backExtra", quantity(extra, "the back is wider than the front at knee and hem"));
+  const halves = panelWidths(girth.mm, extra);
+  const { from, by } = rules.hang;
+  if (from === "side" || from === "inseam") {
+    const hung = (hipX: Mm, crotchX: Mm, width: Mm): Passing =>
+      passingOf(from, width, { side: hipX - by, inseam: crotchX + by });
+    const frontPass = hung(front.hipX, front.crotchX, halves.front);
+    const backPass = hung(lines.hipX, lines.crotchX, halves.back);
+    const middle = (p: Passing): Mm => (p.side + p.inseam) / 2;
+    drafter.number("hangBy", quantity(by, `${plain(by)} as chosen`));
+    return {
+      front: { knee: frontPass, hem: frontPass },
+      back: { knee: backPass, hem: backPass },
+      frontCrease: middle(frontPass),
+      backCrease: middle(backPass),
+      extra,
+    };
+  }
+  for (const panel of ["front", "back"] as const) {
+    const sign = panel === "front" ? "-" : "+";
+    drafter.number(
+      `${panel}LegHalf`,
+      quantity(halves[panel] / 2, `(leg ${plain(girth.mm)} ${sign} ${plain(extra)}) / 4`, { blockLegGirth: girth }),
+    );
+  }
+  const frontPass: Passing = { side: halves.front / 2, inseam: 0 - halves.front / 2 };
+  const backCrease = rules.back.crease === "own" ? (lines.sideGain - lines.inseamGain) / 2 : 0;
+  const backPass: Passing = { side: backCrease + halves.back / 2, inseam: backCrease - halves.back / 2 };
+  if (backCrease !== 0)
+    drafter.number("backCrease", quantity(0 - backCrease, "half of what the traced leg gained at inseam less side"));
+  return {
+    front: { knee: frontPass, hem: frontPass },
+    back: { knee: backPass, hem: backPass },
+    frontCrease: 0,
+    backCrease,
+    extra,
+  };
+}
