@@ -12,6 +12,8 @@ async function main(): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/?workroom=sample`);
   await page.getByText("Heron walk").first().waitFor();
+  // The miniatures are drawn behind the page.
+  await page.waitForFunction(() => document.querySelectorAll("li svg path[stroke-dasharray]").length >= 8);
   await page.screenshot({ path: "docs/screenshots/workroom.png" });
   for (const stage of ["body", "block", "restyle", "pieces"]) {
     await page.goto(`${base}/${stage}?job=${job}`);

@@ -42,6 +42,21 @@ export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly Gir
   });
 }
 
+/** The wearer's leg at a level, between the places where it is measured. */
+function legAt(m: BodyMeasures, crotch: Mm, y: Mm): Mm {
+  const places: readonly (readonly [Mm, Mm])[] = [
+    [crotch + 25, m.thigh.mm],
+    [m.waistToKnee.mm, m.knee.mm],
+    [m.waistToCalf.mm, m.calf.mm],
+    [m.waistToAnkle.mm, m.ankle.mm],
+  ];
+  for (let i = 1; i < places.length; i++) {
+    const [a, b] = [places[i - 1], places[i]] as [readonly [Mm, Mm], readonly [Mm, Mm]];
+    if (y <= b[0]) return a[1] + (b[1] - a[1]) * Math.max(0, (y - a[0]) / (b[0] - a[0] || 1));
+  }
+  return m.ankle.mm;
+}
+
 /** Width over depth of cloth hanging round a leg: a wide leg falls flat, a close one is round. */
 const flatness = (girth: Mm, body: Mm): number => Math.min(1.7, 0.9 + 0.35 * Math.max(0, girth / body - 1));
 
@@ -57,11 +72,10 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
     return halves(girth, 1.36).width;
   };
   const top = Math.max(...panels.map((p) => Math.min(...panelOutline(p).map((q) => q[1])))) + 4;
-  const legAt = halves(m.thigh.mm, 0.86).width + 3;
+  const standsAt = halves(m.thigh.mm, 0.86).width + 3;
   const legs = legGirths(panels, plan).map(({ y, girth }) => {
-    const body = y < levels.knee ? m.thigh.mm : m.calf.mm;
-    const half = halves(girth, flatness(girth, body)).width;
-    const inner = Math.max(3, legAt * 0.94 - half);
+    const half = halves(girth, flatness(girth, legAt(m, levels.crotch, y))).width;
+    const inner = Math.max(3, standsAt * 0.94 - half);
     return { y, inner, outer: inner + 2 * half };
   });
   const first = legs[0];
