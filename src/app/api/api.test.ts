@@ -38,6 +38,46 @@ test("a job of the contract is derived", async () => {
   });
 });
 
+test.each(["proportional", "traced", "hinged", "eased-metric"])(
+  "%s answers with the numbers of the contract, its steps in words, and panels that close",
+  async (school) => {
+    const { status, json } = await derived({ ...job, block: { school }, style: { id: "straight" } });
+    expect(status).toBe(200);
+    const reply = json as unknown as {
+      numbers: Record<string, { mm: number; formula: string }>;
+      steps: { n: number; panel: string; text: string; points: string[] }[];
+      block: { panels: { outline: [number, number][]; landmarks: Record<string, unknown>; area: number }[] };
+    };
+    for (const name of ["crotchDepth", "frontExtension", "backExtension", "backRise", "frontWidth", "backWidth"])
+      expect([name, Number.isFinite(reply.numbers[name]?.mm), typeof reply.numbers[name]?.formula]).toEqual([
+        name,
+        true,
+        "string",
+      ]);
+    expect(reply.steps.map((s) => s.n)).toEqual(reply.steps.map((_, i) => i + 1));
+    for (const { text } of reply.steps) expect(text).not.toMatch(/[{}]|undefined|DART_PLACE/);
+    for (const panel of reply.block.panels) {
+      expect(panel.area).toBeGreaterThan(100_000);
+      for (const mark of ["waistCentre", "hipSide", "crotchPoint", "hemInseam", "creaseHem"])
+        expect(panel.landmarks).toHaveProperty(mark);
+    }
+  },
+);
+
+test("a move that makes no sense is passed over in the reply, with the reason", async () => {
+  const moves = [
+    { id: "a", move: "spread", params: {} },
+    { id: "b", move: "drop-crotch", params: {} },
+  ];
+  const { status, json } = await derived({ ...job, moves });
+  expect(status).toBe(200);
+  expect(json).toMatchObject({
+    moves: expect.arrayContaining([
+      expect.objectContaining({ id: "b", passedOver: expect.stringMatching(/Move it up/) as string }),
+    ]) as unknown,
+  });
+});
+
 test.each([
   ["{", 400, ""],
   [{}, 400, "format"],
@@ -50,6 +90,8 @@ test.each([
     422,
     "body.measures.crotchDepth",
   ],
+  [{ ...job, block: { school: "own" } }, 422, "block.own"],
+  [{ ...job, block: { school: "tailored" } }, 400, "block.school"],
   [{ ...job, allowances: { side: "20 furlongs" } }, 400, "allowances.side"],
   [{ ...job, block: { rules: { ease: { front: "much" } } } }, 400, "block.rules.ease.front"],
   [{ ...job, moves: [{ id: "a", move: "spread", params: { hemSpread: "300 cm" } }] }, 422, "moves.0.params.hemSpread"],
@@ -79,6 +121,9 @@ test("files go out with a name and a type; unknown formats are refused", async (
 });
 
 test("the catalog is served, and a request that is too large is not read", async () => {
-  expect((await getCatalog().json()) as object).toHaveProperty("styles");
+  const served = (await getCatalog().json()) as Record<string, { id: string }[]>;
+  expect(served.schools?.map((s) => s.id)).toEqual(["proportional", "traced", "hinged", "eased-metric", "own"]);
+  expect(served.styles?.map((s) => s.id)).toContain("flare");
+  expect(served.moves?.map((m) => m.id)).toContain("full-spread");
   expect((await postDerive(post("derive", "x".repeat(2_100_000)))).status).toBe(413);
 });

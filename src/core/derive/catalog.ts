@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { ADVICE } from "../advice";
 import { MEASURES } from "../body";
-import { rulesSchema, SCHOOLS } from "../drafting";
+import { OWN_SCHOOL, ownBlockSchema, rulesSchema, SCHOOLS } from "../drafting";
 import { finishSchema } from "../finish";
 import { CHECKS } from "../inspect";
 import { MOVES } from "../moves";
@@ -37,7 +37,10 @@ export function catalog(): Record<string, CatalogEntry[]> {
       note: `${m.how} Used for: ${m.use}.`,
       params: { kind: m.kind, required: m.required, usual: m.usual },
     })),
-    schools: Object.values(SCHOOLS).map(({ id, label, note }) => ({ id, label, note, params: schemaOf(rulesSchema) })),
+    schools: [
+      ...Object.values(SCHOOLS).map(({ id, label, note }) => ({ id, label, note, params: schemaOf(rulesSchema) })),
+      { ...OWN_SCHOOL, params: schemaOf(ownBlockSchema) },
+    ],
     rules: fieldsOf(rulesSchema),
     styles: Object.values(STYLES).map(({ id, label, note, params }) => ({ id, label, note, params: schemaOf(params) })),
     moves: Object.values(MOVES).map(({ id, label, note, schema }) => ({ id, label, note, params: schemaOf(schema) })),

@@ -200,6 +200,13 @@ export const SCHOOLS: Readonly<Record<DraftedSchool, School>> = {
   },
 };
 
+/** The block a maker brings in: no rules draw it. */
+export const OWN_SCHOOL = {
+  id: "own",
+  label: "My own block",
+  note: "A block that already fits, brought in as it is. It does not change with the card.",
+} as const;
+
 /** The rules of a school; a block brought in is restyled by the proportional school's. */
 export function schoolRules(school: SchoolId): ResolvedRules {
   return SCHOOLS[school === "own" ? "proportional" : school].rules;

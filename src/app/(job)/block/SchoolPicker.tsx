@@ -1,15 +1,9 @@
 "use client";
 import Radio from "@mui/material/Radio";
-import { SCHOOLS, type SchoolId } from "@/core/drafting";
+import { OWN_SCHOOL, SCHOOLS, type SchoolId } from "@/core/drafting";
 import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
-
-const OWN = {
-  id: "own",
-  label: "My own block",
-  note: "A block that already fits, brought in as it is. It does not change with the card.",
-} as const;
 
 /** Which school drafts the base, with a sentence for what it does and whom it suits. */
 export function SchoolPicker() {
@@ -21,7 +15,7 @@ export function SchoolPicker() {
       <legend style={{ padding: 0 }}>
         <PaneHeading>School</PaneHeading>
       </legend>
-      {[...Object.values(SCHOOLS), OWN].map(({ id, label, note }) => (
+      {[...Object.values(SCHOOLS), OWN_SCHOOL].map(({ id, label, note }) => (
         <label
           key={id}
           style={{
