@@ -49,6 +49,7 @@ test("a garment's block is set up by choosing alone: slit front, steered at the 
   await expect(rule(page, "Side rise, front and back")).toHaveValue("1/2 in");
   await expect(rule(page, "Front dart")).toHaveCount(0);
   await expect(page.getByRole("img", { name: "Back" })).toBeVisible();
+  await expectSaved(page);
   await page.reload();
   await expect(page.getByRole("combobox", { name: "Waist is shaped by" })).toContainText("as wide as the hip");
 });

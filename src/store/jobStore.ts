@@ -98,8 +98,8 @@ useJobStore.subscribe((state, before) => {
   const external = state.revision !== before.revision || state.id !== before.id;
   if (state.job === before.job || external || !state.job || !before.job || state.save === "conflict") return;
   if (state.save !== "saving") useJobStore.setState({ save: "saving" });
-  if (timer) clearTimeout(timer);
-  timer = setTimeout(() => void flush(), SAVE_AFTER_MS);
+  // Counted from the first change that waits, so that steady work is saved as soon as a single change.
+  timer ??= setTimeout(() => void flush(), SAVE_AFTER_MS);
 });
 
 /** Writes what is waiting, now. */
@@ -120,7 +120,7 @@ async function writeNow(): Promise<void> {
     // A change made while writing is still waiting for its own save.
     useJobStore.setState({ revision: record.revision, save: now.job === job ? "saved" : "saving", notice: null });
     channel?.postMessage({ id, revision: record.revision });
-    if (now.job !== job) timer = setTimeout(() => void flush(), SAVE_AFTER_MS);
+    if (now.job !== job) timer ??= setTimeout(() => void flush(), SAVE_AFTER_MS);
   } catch (error) {
     if (error instanceof SavedElsewhere) {
       useJobStore.setState({ save: "conflict", theirs: error.theirs, notice: error.message });
