@@ -34,7 +34,7 @@ import { STYLES, type MoveEntry, type Style } from "./styles";
 import { plain, quantity, type Mm, type Quantity } from "./units";
 
 /** Heel height a full-length leg allows for. */
-const SHOE: Mm = 30;
+export const SHOE: Mm = 30;
 
 /** What a handle needs each frame: the pattern on its seam lines and what it measures. */
 export interface Shape {

@@ -16,7 +16,7 @@ import {
 } from "../geometry";
 import type { Mm } from "../units";
 import type { Edge, Panel, PanelLine } from "./panel";
-import type { LegPlan } from "./plan";
+import { FLARED, type LegPlan } from "./plan";
 
 /** A panel's runs before assembly, in the canonical frame (centre left), each onward from the centre. */
 export interface Outline {
@@ -75,9 +75,6 @@ function hemOf(side: Path, inseamDown: Path): Path {
   if (!flared) return [line(hemSide, hemInseam)];
   return [truedCurve(hemSide, pointQuarterTurn(a), hemInseam, pointQuarterTurn(b))];
 }
-
-/** Seams that part by more than this, in radians, make a flare. */
-const FLARED = 0.03;
 
 /** Closes the runs into a panel with its named edges, landmarks and inner lines. */
 export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): Panel {

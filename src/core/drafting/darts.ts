@@ -9,9 +9,9 @@ export interface DartShare {
 }
 
 /** A dart may be no wider than this share of its length, or it cannot be sewn flat. */
-const WIDEST_DART = 0.32;
+export const WIDEST_DART = 0.32;
 /** A dart ends at least this far above the hip line. */
-const ABOVE_HIP = 50;
+export const ABOVE_HIP = 50;
 
 /**
  * Shares the surplus between darts and side. Under 14 mm there is no dart; else one of the maker's width; where

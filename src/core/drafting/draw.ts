@@ -15,7 +15,7 @@ import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
 import { panelMap } from "./panel";
 import { CannotDraft } from "./cannotDraft";
-import { hemChord, type LegPlan, type PanelPlan } from "./plan";
+import { FLARED, hemChord, type LegPlan, type PanelPlan } from "./plan";
 import type { DrawnLegs } from "./drawn";
 import { drawOwnLegs } from "./own/drawOwn";
 import { drawWaists, type DrawnWaist, type WaistTask } from "./waist";
@@ -139,7 +139,7 @@ function withHemChords(legs: LegPlan): LegPlan {
     const slope = (at: "side" | "inseam"): number => Math.atan((panel.hem[at] - panel.knee[at]) / fall);
     const turn = slope("side") - slope("inseam");
     const width = panel.hem.side - panel.hem.inseam;
-    if (turn < 0.03 || legs.levels.hem < drawnHem(legs)) return panel;
+    if (turn < FLARED || legs.levels.hem < drawnHem(legs)) return panel;
     const by = (width - hemChord(width, turn)) / 2;
     return { ...panel, hem: { side: panel.hem.side - by, inseam: panel.hem.inseam + by } };
   };

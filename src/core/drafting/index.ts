@@ -3,6 +3,7 @@ export * from "./rules";
 export * from "./schools";
 export * from "./resolveRules";
 export * from "./drafter";
+export { ABOVE_HIP, WIDEST_DART } from "./darts";
 export { drawLegs } from "./draw";
 export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";

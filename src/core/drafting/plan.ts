@@ -153,6 +153,9 @@ export function withHipWideWaist(plan: LegPlan): LegPlan {
   };
 }
 
+/** Seams that part by more than this, in radians, make a flare, whose hem is trued. */
+export const FLARED = 0.03;
+
 /**
  * Chord of a flared hem that measures `arc` along its trued edge: square to both seams it is close to a circular arc,
  * whose chord is arc x sin(f/2) / (f/2), f the turn between the seams.

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
+import { ABOVE_HIP, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { plain, quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { refuseOwnBlock } from "./level";
@@ -33,8 +33,8 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
         by.mm > 200 ? 200 : lowest,
       );
     }
-    // Darts end 50 above the hip line however low the waist comes.
-    const room = levels.hip - waist - 50;
+    // Darts end clear of the hip line however low the waist comes.
+    const room = levels.hip - waist - ABOVE_HIP;
     const shorter = (panel: PanelPlan): PanelPlan => ({
       ...panel,
       darts: { ...panel.darts, length: Math.max(25, Math.min(panel.darts.length, room)) },

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hipWideWaists, type LegPlan, type PanelPlan } from "../drafting";
+import { hipWideWaists, WIDEST_DART, type LegPlan, type PanelPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm } from "../units";
 import { readParam } from "./auto";
 import { refuseOwnBlock } from "./level";
@@ -15,9 +15,6 @@ const schema = z.strictObject({
   ease: lengthInputSchema.optional().describe("Ease left in the whole waist, to be eased onto the band."),
 });
 type Params = z.infer<typeof schema>;
-
-/** A dart may be no wider than this share of its length, or it cannot be sewn flat. */
-const WIDEST = 0.32;
 
 /** Moves waist shaping between darts, side and ease; the waist is solved anew with the darts closed. */
 export const waistShaping: Move<Params> = {
@@ -39,15 +36,15 @@ export const waistShaping: Move<Params> = {
       const now = own.darts.count * own.darts.intake;
       const asked = to === "darts" ? (read(`${panel}Intake`) ?? now) : 0;
       const length = Math.max(own.darts.length, 60);
-      if (asked < 0 || asked > 2 * WIDEST * length) {
+      if (asked < 0 || asked > 2 * WIDEST_DART * length) {
         throw new MoveRefused(
           `${panel}Intake`,
-          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST * length)} mm together, not ${plain(asked)}.`,
-          2 * WIDEST * length,
+          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST_DART * length)} mm together, not ${plain(asked)}.`,
+          2 * WIDEST_DART * length,
         );
       }
       const count =
-        asked < 3 ? 0 : asked > WIDEST * length ? 2 : Math.max(1, own.darts.count === 2 && asked > 40 ? 2 : 1);
+        asked < 3 ? 0 : asked > WIDEST_DART * length ? 2 : Math.max(1, own.darts.count === 2 && asked > 40 ? 2 : 1);
       return {
         ...own,
         darts: { ...own.darts, count: count as 0 | 1 | 2, intake: count === 0 ? 0 : asked / count, length },

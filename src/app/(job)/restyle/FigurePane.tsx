@@ -1,15 +1,13 @@
 "use client";
 import { useMemo } from "react";
 import { figureOf } from "@/core/body";
+import { SHOE } from "@/core/derive";
 import { silhouetteOf } from "@/core/inspect";
-import { formatLength, type Mm } from "@/core/units";
+import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
 import { pathData } from "@/ui/table/layout";
-
-/** Heel height the clearance is read in. */
-const SHOE: Mm = 30;
 
 /** The finished garment on its wearer, front and back, from the real girths, with the floor and how far the hem is off it. */
 export function FigurePane() {
