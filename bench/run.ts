@@ -16,7 +16,7 @@ import {
 import { pathLength } from "../src/core/geometry";
 import { badPair, pinch } from "../src/core/testing/badOutline";
 import { plausibleBody } from "../src/core/testing/bodies";
-import { derivedOf, HAND_BODY, palazzoJob } from "../src/core/testing/jobs";
+import { derivedOf, HAND_BODY, palazzoJob, withLegs } from "../src/core/testing/jobs";
 
 /** Figures of the program, as JSON: times of deriving, and the full counts of the properties the tests sample. */
 
@@ -55,11 +55,12 @@ function spreads(): Record<string, unknown> {
           ],
         }),
       );
-    const [closed, open] = [at(0), at(sum)];
-    if (!closed.ok || !open.ok) {
+    const [closedShape, openShape] = [at(0), at(sum)];
+    if (!closedShape.ok || !openShape.ok) {
       refused++;
       continue;
     }
+    const [closed, open] = [withLegs(closedShape), withLegs(openShape)];
     const faults = badPair(open.front, open.back, 3);
     if (faults.length > 0) {
       bad++;

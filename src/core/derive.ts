@@ -4,14 +4,17 @@ import {
   CannotDraft,
   draftBlock,
   ownBlock,
-  edgeOf,
-  panelArea,
+  edgesWithRole,
+  halvesOf,
+  LEG_JOINS,
   panelIsClosed,
   panelOutline,
+  refsLength,
   resolveRules,
-  roleLength,
+  rimLength,
   type Block,
   type ChangedRule,
+  type Join,
   type Panel,
   type ResolvedRules,
 } from "./drafting";
@@ -29,7 +32,7 @@ import {
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Readings } from "./inspect";
 import type { MoveContext, Shown } from "./moves";
-import { cutPieces, pathTurn, seamsOf, type Piece, type Seam } from "./pieces";
+import { cutPieces, pathTurn, seamsOf, waistWalk, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
 import { plain, quantity, type Mm, type Quantity } from "./units";
 
@@ -51,8 +54,9 @@ export interface Shape {
   readonly moves: readonly MoveEntry[];
   readonly worksheet: readonly WorksheetLine[];
   readonly shown: readonly Shown[];
-  readonly front: Panel;
-  readonly back: Panel;
+  /** The pattern on its seam lines, from the centre to the side: front, back, and all that was cut from them. */
+  readonly panels: readonly Panel[];
+  readonly joins: readonly Join[];
   readonly plan: Block["plan"];
   readonly finish: ResolvedFinish;
   readonly allowances: AllowanceSet;
@@ -131,18 +135,17 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     };
     const moves = job.moves ?? style.moves;
     const run = runMoves(block, moves, context);
-    const [front, back] = run.state.panels as [Panel, Panel];
-    refuseBadOutlines([...block.panels, front, back]);
-    const waistGirth = 2 * (roleLength(front, "waist") + roleLength(back, "waist"));
-    const zip = planZip(back, waistGirth, measures.hip, finish);
-    const read = (f: Panel, b: Panel, plan: Block["plan"]): Readings =>
-      readPanels(f, b, plan, measures, zip?.length.mm ?? 0, 2 * (panelArea(f) + panelArea(b)));
+    const { panels, joins, plan } = run.state;
+    refuseBadOutlines([...block.panels, ...panels]);
+    const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
+    const zip = planZip(panels, waistGirth, measures.hip, finish);
+    const opens = zip?.length.mm ?? 0;
     return {
       ok: true,
       measures,
       questions: questionsOf(measures),
       block,
-      blockReadings: read(block.panels[0], block.panels[1], block.plan),
+      blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, opens),
       rules,
       presetRules: preset,
       changedRules: changed,
@@ -150,13 +153,13 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       moves,
       worksheet: run.worksheet,
       shown: run.shown,
-      front,
-      back,
-      plan: run.state.plan,
+      panels,
+      joins,
+      plan,
       finish,
       allowances,
       zip,
-      readings: read(front, back, run.state.plan),
+      readings: readPanels(panels, joins, plan, measures, opens),
     };
   } catch (error) {
     if (error instanceof CannotDraft) return fault(422, [{ path: error.path, message: error.message }]);
@@ -184,11 +187,13 @@ function ownBlockOf(job: Job): Block {
 export function derive(job: Job): Derived | DeriveFault {
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
-  const { front, back, finish, zip, measures, readings, plan } = shape;
-  const band = finish.band ? straightBand(front, back, finish.band) : null;
-  const hemDepth = hemDepthOf(front, back, finish);
-  const seams = seamsOf(front, back, band);
-  const pieces = cutPieces(front, back, band, {
+  const { finish, zip, measures, readings, plan } = shape;
+  const waistOf = (leg: "left" | "right"): Mm => refsLength(shape.panels, waistWalk(shape.panels, leg));
+  const band = finish.band ? straightBand(waistOf("left"), waistOf("right"), finish.band) : null;
+  const hemDepth = hemDepthOf(shape.panels, finish);
+  const seams = seamsOf(shape.panels, shape.joins, band);
+  const panels = band ? [...shape.panels, band] : shape.panels;
+  const pieces = cutPieces(panels, seams, {
     allowances: shape.allowances,
     hemDepth: hemDepth?.mm ?? null,
     zipLength: zip?.length.mm ?? null,
@@ -197,9 +202,7 @@ export function derive(job: Job): Derived | DeriveFault {
   const inspected = {
     measures,
     plan,
-    front,
-    back,
-    band,
+    panels,
     seams,
     pieces,
     finish,
@@ -226,10 +229,11 @@ export function derive(job: Job): Derived | DeriveFault {
 }
 
 /** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */
-function hemDepthOf(front: Panel, back: Panel, finish: ResolvedFinish): Quantity | null {
+function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish): Quantity | null {
   if (!finish.hem) return null;
   if (finish.hem.depth !== "auto") return finish.hem.depth;
-  const turn = Math.max(...[front, back].map((p) => Math.abs(pathTurn(edgeOf(p, "hem").path))));
+  const hems = panels.flatMap((panel) => edgesWithRole(panel, "hem"));
+  const turn = Math.max(0, ...hems.map((hem) => Math.abs(pathTurn(hem.path))));
   const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;
   const depth = Math.max(7, Math.min(40, flat));
   return quantity(

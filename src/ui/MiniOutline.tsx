@@ -1,8 +1,9 @@
-import { panelPath, type Panel } from "@/core/drafting";
-import { boundsOf, layOut, panelBox, pathData } from "./table/layout";
+import { isOf, panelPath, type Panel } from "@/core/drafting";
+import { arrange } from "./table/arrange";
+import { boundsOf, pathData } from "./table/layout";
 import { styleOf } from "./table/PanelView";
 
-/** Back and front in miniature, from the engine's own outlines. */
+/** The pattern in miniature, from the engine's own outlines, its parts as they lie on the table. */
 export function MiniOutline({
   panels,
   height,
@@ -12,7 +13,7 @@ export function MiniOutline({
   readonly height: number;
   readonly width: number;
 }) {
-  const placed = layOut(panels.map((panel) => ({ id: panel.id, item: panel, box: panelBox(panel) })));
+  const placed = arrange(panels);
   const b = boundsOf(placed);
   return (
     <svg
@@ -29,7 +30,7 @@ export function MiniOutline({
           fill={styleOf(id).wash}
           stroke={styleOf(id).color}
           strokeWidth={1.5}
-          strokeDasharray={id === "back" ? "6 3" : undefined}
+          strokeDasharray={isOf(id, "back") ? "6 3" : undefined}
           vectorEffect="non-scaling-stroke"
         />
       ))}

@@ -9,8 +9,7 @@ import { useOpenJob } from "./JobContext";
 
 export interface VersionOver {
   readonly name: string;
-  readonly front: Panel;
-  readonly back: Panel;
+  readonly panels: readonly Panel[];
   readonly readings: Readings;
 }
 
@@ -23,7 +22,7 @@ export function useVersionOver(): VersionOver | null {
   return useMemo(() => {
     if (!version) return null;
     const shape = deriveShape(jobOfVersion({ ...EMPTY, body, block: version.block, style: version.style }, version));
-    return shape.ok ? { name: version.name, front: shape.front, back: shape.back, readings: shape.readings } : null;
+    return shape.ok ? { name: version.name, panels: shape.panels, readings: shape.readings } : null;
   }, [version, body]);
 }
 

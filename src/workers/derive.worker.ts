@@ -16,7 +16,7 @@ const face = {
     const shape = deriveShape(job);
     const style = STYLES[job.style.id]?.label ?? job.style.id;
     return shape.ok
-      ? { style, panels: [shape.back, shape.front], message: null }
+      ? { style, panels: shape.panels, message: null }
       : { style, panels: [], message: shape.errors[0]?.message ?? "This job cannot be drawn." };
   },
 

@@ -3,7 +3,7 @@ import {
   BACKS,
   CannotDraft,
   draftBlock,
-  panelArea,
+  LEG_JOINS,
   presetFor,
   SCHOOLS,
   type BackHow,
@@ -58,13 +58,11 @@ export function compareBlocks(measures: BodyMeasures, variants: readonly Variant
     const label = variantLabel(variant);
     try {
       const block = draftBlock(measures, rules);
-      const [front, back] = block.panels;
-      const area = 2 * (panelArea(front) + panelArea(back));
       return {
         label,
         variant,
         block,
-        readings: readPanels(front, back, block.plan, measures, 0, area),
+        readings: readPanels(block.panels, LEG_JOINS, block.plan, measures, 0),
         refused: null,
       };
     } catch (error) {

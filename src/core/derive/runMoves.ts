@@ -1,4 +1,4 @@
-import { drawLegs, type Block, type Numbers } from "../drafting";
+import { drawLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
 import { MOVES, MoveRefused, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
 import type { Quantity } from "../units";
@@ -43,7 +43,7 @@ export class MoveFault extends Error {
  * why; one whose number is too large, or cannot be read, throws MoveFault.
  */
 export function runMoves(block: Block, moves: readonly MoveEntry[], context: MoveContext): MovesRun {
-  let state: StyleState = { plan: block.plan, panels: block.panels };
+  let state: StyleState = { plan: block.plan, panels: block.panels, joins: LEG_JOINS };
   let stale = false;
   let cutBy: string | null = null;
   const worksheet: WorksheetLine[] = [];
@@ -51,7 +51,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const reconcile = (): void => {
     if (!stale) return;
     const legs = drawLegs(state.plan);
-    state = { plan: state.plan, panels: [legs.front, legs.back] };
+    state = { ...state, panels: [legs.front, legs.back] };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
     worksheet.push({

@@ -1,4 +1,4 @@
-import { edgeOf, landmarkOf, type Panel } from "../drafting";
+import { edgesWithRole, isOf, landmarkOf, type Panel } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
@@ -29,11 +29,18 @@ function smoothLength(crotch: Path): Mm {
 
 /**
  * Plans the zip. Left `auto` it ends at the hip line, or where the crotch begins to turn if that comes first, but is
- * never so short that the opened waist would not pass the hip. Null without a zip.
+ * never so short that the opened waist would not pass the hip. Null without a zip, and where the centre back is cut or
+ * lies on a fold, so that none can be set in.
  */
-export function planZip(back: Panel, waistGirth: Mm, hip: Quantity, finish: ResolvedFinish): ZipPlan | null {
-  if (!finish.zip) return null;
-  const crotch = edgeOf(back, "crotch").path;
+export function planZip(
+  panels: readonly Panel[],
+  waistGirth: Mm,
+  hip: Quantity,
+  finish: ResolvedFinish,
+): ZipPlan | null {
+  const back = panels.find((p) => isOf(p.id, "back") && p.landmarks.waistCentre && p.landmarks.crotchPoint);
+  const crotch = back && edgesWithRole(back, "crotch")[0]?.path;
+  if (!finish.zip || !back || !crotch) return null;
   const hipAlong = pathLength(crotch) - pathNearest(crotch, landmarkOf(back, "hipCentre")).along;
   const smoothAlong = smoothLength(crotch);
   if (finish.zip.length !== "auto") return { length: finish.zip.length, hipAlong, smoothAlong };

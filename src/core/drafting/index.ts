@@ -1,4 +1,5 @@
 export * from "./panel";
+export * from "./joins";
 export * from "./rules";
 export * from "./schools";
 export * from "./resolveRules";

@@ -6,11 +6,12 @@ import {
   pathStart,
   polygonArea,
   polygonClean,
+  polygonSections,
   segmentRadius,
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Radians } from "../units";
 
 export type EdgeRole = "waist" | "side" | "hem" | "inseam" | "crotch" | "fold" | "dart" | "style" | "casing" | "centre";
 
@@ -46,6 +47,21 @@ export interface Panel {
   readonly edges: readonly Edge[];
   readonly landmarks: Readonly<Record<string, Point>>;
   readonly lines: readonly PanelLine[];
+  /** Places that lie under another panel when the garment is worn: they add cloth, not girth. */
+  readonly overlaps?: readonly (readonly Point[])[];
+  /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
+  readonly ring?: Ring;
+  /** Physical pieces of this panel where they are not one for each leg, and whether it is drawn as half on a fold. */
+  readonly cut?: { readonly count: number; readonly onFold: boolean };
+}
+
+/** A ring's level below the waist where it is joined, its inner radius, depth, and the turn all its parts make. */
+export interface Ring {
+  readonly from: Mm;
+  readonly radius: Mm;
+  readonly depth: Mm;
+  /** Of this part alone. */
+  readonly turn: Radians;
 }
 
 /** The edge with this id; throws when the panel has none. */
@@ -63,6 +79,18 @@ export function edgesWithRole(panel: Panel, role: EdgeRole): readonly Edge[] {
 /** Sum of the arc lengths of the edges with a role. */
 export function roleLength(panel: Panel, role: EdgeRole): Mm {
   return edgesWithRole(panel, role).reduce((sum, edge) => sum + pathLength(edge.path), 0);
+}
+
+/** The edges that bound the garment above or below: the waist without its darts, the hem; cut-on casings included. */
+export function rimEdges(panel: Panel, rim: "waist" | "hem"): readonly Edge[] {
+  return panel.edges.filter(
+    (edge) => edge.role === rim || (edge.role === "casing" && (edge.id === rim || edge.id.startsWith(`${rim}-`))),
+  );
+}
+
+/** Sum of the arc lengths of a rim. */
+export function rimLength(panel: Panel, rim: "waist" | "hem"): Mm {
+  return rimEdges(panel, rim).reduce((sum, edge) => sum + pathLength(edge.path), 0);
 }
 
 /** A landmark's place; throws when the panel has none of that name. */
@@ -101,7 +129,20 @@ export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
     edges: panel.edges.map((edge) => ({ ...edge, path: pathMap(edge.path, move) })),
     landmarks: Object.fromEntries(Object.entries(panel.landmarks).map(([name, p]) => [name, move(p)])),
     lines: panel.lines.map((l) => ({ ...l, points: l.points.map(move) })),
+    ...(panel.overlaps && { overlaps: panel.overlaps.map((o) => o.map(move)) }),
   };
+}
+
+/**
+ * Width of a panel at a level as it is worn: all of it that lies on the horizontal, without what lies under another
+ * panel. A part of a ring is as wide as its arc there.
+ */
+export function panelWidthAt(panel: Panel, y: Mm): Mm {
+  const { ring } = panel;
+  if (ring) return y < ring.from || y > ring.from + ring.depth ? 0 : ring.turn * (ring.radius + y - ring.from);
+  const width = (outline: readonly Point[]): Mm =>
+    polygonSections(outline, y).reduce((sum, [left, right]) => sum + right - left, 0);
+  return width(panelOutline(panel)) - (panel.overlaps ?? []).reduce((sum, o) => sum + width(o), 0);
 }
 
 /** Smallest radius of curvature along a path in millimetres, read at 24 places a curve. */

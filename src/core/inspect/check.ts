@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import type { LegPlan, Panel } from "../drafting";
+import { isOf, type LegPlan, type Panel } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
@@ -24,9 +24,8 @@ export interface Check {
 export interface Inspected {
   readonly measures: BodyMeasures;
   readonly plan: LegPlan;
-  readonly front: Panel;
-  readonly back: Panel;
-  readonly band: Panel | null;
+  /** Every panel of the garment on its seam line, bands and flounces included. */
+  readonly panels: readonly Panel[];
   readonly seams: readonly Seam[];
   readonly pieces: readonly Piece[];
   readonly finish: ResolvedFinish;
@@ -42,6 +41,13 @@ export interface CheckRule {
   readonly label: string;
   readonly note: string;
   readonly measure: (inspected: Inspected) => Check | null;
+}
+
+/** The first panel that has a landmark, with its place; null where no panel is left with it. */
+export function placeOf(panels: readonly Panel[], landmark: string, root?: "front" | "back"): Check["where"] {
+  const panel = panels.find((p) => p.landmarks[landmark] && (!root || isOf(p.id, root)));
+  const point = panel?.landmarks[landmark];
+  return panel && point ? { panel: panel.id, point } : null;
 }
 
 /** A check's finding under its rule's name; what passes needs no remedy. */

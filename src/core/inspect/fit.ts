@@ -1,13 +1,14 @@
-import { landmarkOf } from "../drafting";
+import { panelOutline } from "../drafting";
+import { boxOf } from "../geometry";
 import { plain } from "../units";
-import { byFloor, verdict, type CheckRule } from "./check";
+import { byFloor, placeOf, verdict, type CheckRule } from "./check";
 
 /** Ease of the finished hip over the body. */
 export const hipEase: CheckRule = {
   id: "hip-ease",
   label: "Hip ease",
   note: "The finished hip is larger than the body.",
-  measure({ measures, readings, front }) {
+  measure({ measures, readings, panels }) {
     const value = readings.hipGirth - measures.hip.mm;
     const { net } = measures.hip;
     // A hip carded with its ease is met when the pattern is as large; there is nothing to add.
@@ -23,7 +24,7 @@ export const hipEase: CheckRule = {
           : net
             ? `${plain(value)} mm of ease round the hip.`
             : "As large as the carded hip, which already holds its ease.",
-      where: { panel: "front", point: landmarkOf(front, "hipSide") },
+      where: placeOf(panels, "hipSide"),
       fix: "Add hip ease to front and back.",
     });
   },
@@ -34,7 +35,7 @@ export const pullOn: CheckRule = {
   id: "pull-on",
   label: "Goes over the hip",
   note: "The opened waist passes over the hip.",
-  measure({ measures, readings, front }) {
+  measure({ measures, readings, panels }) {
     const value = readings.waistOpening - measures.hip.mm;
     const status = byFloor(value, 20, 0);
     return verdict(this, {
@@ -46,7 +47,7 @@ export const pullOn: CheckRule = {
         value < 0
           ? `The opened waist is ${plain(-value)} mm too small to pass over the hip.`
           : `The opened waist passes with ${plain(value)} mm to spare.`,
-      where: { panel: "front", point: landmarkOf(front, "waistCentre") },
+      where: placeOf(panels, "waistCentre"),
       fix: "Choose a longer zip, or another closure.",
     });
   },
@@ -57,7 +58,7 @@ export const zipLength: CheckRule = {
   id: "zip-length",
   label: "Zip length",
   note: "The zip opens past the hip and does not run into the turn of the crotch curve.",
-  measure({ zip, readings, measures, back }) {
+  measure({ zip, readings, measures, panels }) {
     if (!zip) return null;
     const passes = readings.waistOpening >= measures.hip.mm;
     const over = zip.length - zip.smoothAlong;
@@ -72,7 +73,7 @@ export const zipLength: CheckRule = {
         : over > 0.5
           ? `The zip runs ${plain(over)} mm into the turn of the crotch curve.`
           : `${plain(zip.length)} mm, ending before the crotch turns.`,
-      where: { panel: "back", point: landmarkOf(back, "hipCentre") },
+      where: placeOf(panels, "hipCentre", "back"),
       fix:
         status === "pass"
           ? null
@@ -88,11 +89,15 @@ export const floorClearance: CheckRule = {
   id: "floor-clearance",
   label: "Off the floor",
   note: "The lowest place of the hem clears the floor in shoes.",
-  measure({ measures, readings, shoe, front, back }) {
+  measure({ measures, readings, shoe, panels }) {
     const floor = measures.waistToFloor.mm + shoe;
     const value = floor - readings.lowestPoint;
     const status = byFloor(value, 10, 0);
-    const panel = landmarkOf(front, "creaseHem")[1] > landmarkOf(back, "creaseHem")[1] ? front : back;
+    const lowest = panels
+      .filter((p) => p.id !== "waistband")
+      .map((panel) => ({ panel, bottom: boxOf(panelOutline(panel)).bottom }))
+      .reduce((a, b) => (b.bottom > a.bottom ? b : a));
+    const point = panelOutline(lowest.panel).find(([, y]) => y === lowest.bottom) ?? [0, lowest.bottom];
     return verdict(this, {
       status,
       value,
@@ -102,7 +107,7 @@ export const floorClearance: CheckRule = {
         value < 0
           ? `The hem lies ${plain(-value)} mm on the floor: it can trip the wearer.`
           : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
-      where: { panel: panel.id, point: landmarkOf(panel, "creaseHem") },
+      where: { panel: lowest.panel.id, point },
       fix: "Shorten the leg.",
     });
   },

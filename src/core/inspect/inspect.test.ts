@@ -12,6 +12,7 @@ const statusOf = (derived: Derived, id: string): string | undefined => derived.c
 function inspected(derived: Derived): Inspected {
   return {
     ...derived,
+    panels: derived.band ? [...derived.panels, derived.band] : derived.panels,
     zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
     hemDepth: derived.hemDepth?.mm ?? null,
     shoe: 30,
@@ -20,6 +21,11 @@ function inspected(derived: Derived): Inspected {
 
 const recheck = (change: Partial<Inspected>, id: string): string | undefined =>
   inspect({ ...inspected(hand), ...change }).find((c) => c.id === id)?.status;
+
+/** The panels with one of them put in place of the one of its id. */
+const swapped = (panel: Panel | null): Partial<Inspected> => ({
+  panels: inspected(hand).panels.map((p) => (p.id === panel?.id ? panel : p)),
+});
 
 const stretched = (panel: Panel, by: number): Panel => panelMap(panel, ([x, y]) => [x, y > 300 ? y + by : y]);
 
@@ -46,27 +52,27 @@ test("a palazzo straight from the style passes, but for a hem that the spread le
 
 describe("checks measure the outlines they are given", () => {
   test("a back lengthened below the hip: sides and inseams", () => {
-    expect(recheck({ back: stretched(hand.back, 1.5) }, "side-seams")).toBe("look");
-    expect(recheck({ back: stretched(hand.back, 3) }, "side-seams")).toBe("fault");
-    expect(recheck({ back: stretched(hand.back, 4) }, "inseams")).toBe("look");
-    expect(recheck({ back: stretched(hand.back, 9) }, "inseams")).toBe("fault");
+    expect(recheck(swapped(stretched(hand.back, 1.5)), "side-seams")).toBe("look");
+    expect(recheck(swapped(stretched(hand.back, 3)), "side-seams")).toBe("fault");
+    expect(recheck(swapped(stretched(hand.back, 4)), "inseams")).toBe("look");
+    expect(recheck(swapped(stretched(hand.back, 9)), "inseams")).toBe("fault");
   });
 
   test("a front turned at the waist, the hem or the crotch: no longer smooth", () => {
     const sheared = panelMap(hand.front, ([x, y]) => [x + 0.12 * y, y]);
     for (const id of ["smooth-waist", "smooth-hem", "smooth-crotch"])
-      expect(recheck({ front: sheared }, id)).not.toBe("pass");
+      expect(recheck(swapped(sheared), id)).not.toBe("pass");
   });
 
   test("a band cut short", () => {
     const band = hand.band && panelMap(hand.band, ([x, y]) => [x * 0.99, y]);
-    expect(recheck({ band }, "waist-seam")).toBe("fault");
+    expect(recheck(swapped(band), "waist-seam")).toBe("fault");
   });
 
   test("a leg hung to one side of its crease", () => {
     const { landmarks } = hand.front;
     const hemSide: readonly [number, number] = [(landmarks.hemSide?.[0] ?? 0) - 12, landmarks.hemSide?.[1] ?? 0];
-    expect(recheck({ front: { ...hand.front, landmarks: { ...landmarks, hemSide } } }, "crease-balance")).toBe("fault");
+    expect(recheck(swapped({ ...hand.front, landmarks: { ...landmarks, hemSide } }), "crease-balance")).toBe("fault");
   });
 
   test("an allowance stated but not cut, or cut twice", () => {

@@ -1,16 +1,42 @@
-import { edgeOf, landmarkOf, roleLength } from "../drafting";
-import { pathLength } from "../geometry";
-import { plain } from "../units";
-import { byLimits, verdict, type CheckRule } from "./check";
+import { landmarkOf, panelById, refPath, refsLength, type JoinKind } from "../drafting";
+import { pathStart } from "../geometry";
+import type { Seam } from "../pieces";
+import { plain, type Mm } from "../units";
+import { byLimits, verdict, type Check, type CheckRule, type Inspected } from "./check";
 
-/** Side seams of front and back, walked from hem to waist. */
+interface Walked {
+  readonly seam: Seam;
+  /** Length of the first side less the second. */
+  readonly value: Mm;
+}
+
+/** The joins of a kind that should be equally long, the one furthest apart first; null when there is none. */
+function furthest({ panels, seams }: Inspected, kinds: readonly JoinKind[]): Walked | null {
+  const walked = seams
+    .filter((seam) => kinds.includes(seam.kind) && (seam.how === "equal" || seam.how === "eased"))
+    .map((seam) => ({ seam, value: refsLength(panels, seam.walkA) - refsLength(panels, seam.walkB) }));
+  return walked.reduce<Walked | null>((a, b) => (!a || Math.abs(b.value) > Math.abs(a.value) ? b : a), null);
+}
+
+/** Where a join starts, on its first side. */
+function startOf({ panels }: Inspected, seam: Seam): Check["where"] {
+  const ref = seam.walkA[0];
+  return ref ? { panel: ref.panel, point: pathStart(refPath(panels, ref)) } : null;
+}
+
+/** Side seams, and every seam a cut has made, walked along both sides. */
 export const sideSeams: CheckRule = {
   id: "side-seams",
-  label: "Side seams",
-  note: "Front and back side seams are equally long.",
-  measure({ front, back }) {
-    const value = pathLength(edgeOf(front, "side").path) - pathLength(edgeOf(back, "side").path);
+  label: "Side and style seams",
+  note: "Seams that are sewn edge to edge are equally long on both sides.",
+  measure(inspected) {
+    const worst = furthest(inspected, ["side", "style"]);
+    if (!worst) return null;
+    const { seam, value } = worst;
     const status = byLimits(value, 1, 2);
+    const name = (address: string | undefined): string =>
+      panelById(inspected.panels, (address ?? "").split(".")[0] ?? "").name.toLowerCase();
+    const [a, b] = [name(seam.a[0]), name(seam.b[0])];
     return verdict(this, {
       status,
       value,
@@ -18,10 +44,12 @@ export const sideSeams: CheckRule = {
       unit: "mm",
       message:
         status === "pass"
-          ? "Front and back are equal."
-          : `The front is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the back.`,
-      where: { panel: "front", point: landmarkOf(front, "waistSide") },
-      fix: "Redraw the back waist at the side until the seams agree.",
+          ? seam.kind === "side" && inspected.seams.every((s) => s.kind !== "style")
+            ? "Front and back are equal."
+            : "Every pair is equal."
+          : `${seam.label}: the ${a} is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the ${b}.`,
+      where: startOf(inspected, seam),
+      fix: "Redraw one of the edges until the seam agrees.",
     });
   },
 };
@@ -31,10 +59,14 @@ export const inseams: CheckRule = {
   id: "inseams",
   label: "Inseams",
   note: "The back inseam is 0 to 6 mm shorter than the front's and is stretched on.",
-  measure({ front, back }) {
-    const value = pathLength(edgeOf(front, "inseam").path) - pathLength(edgeOf(back, "inseam").path);
+  measure(inspected) {
+    const { panels } = inspected;
+    const worst = furthest(inspected, ["inseam"]);
+    if (!worst) return null;
+    const { value, seam } = worst;
     const status = value < -2 || value > 10 ? "fault" : value < -0.05 || value > 6.05 ? "look" : "pass";
     const equal = Math.abs(value) < 0.05;
+    const ref = seam.walkB.at(-1);
     return verdict(this, {
       status,
       value,
@@ -43,7 +75,7 @@ export const inseams: CheckRule = {
       message: equal
         ? "Front and back are equal."
         : `The back is ${plain(Math.abs(value))} mm ${value > 0 ? "shorter" : "longer"}.`,
-      where: { panel: "back", point: landmarkOf(back, "crotchPoint") },
+      where: ref ? { panel: ref.panel, point: landmarkOf(panelById(panels, ref.panel), "crotchPoint") } : null,
       fix: "Lower or raise the back crotch point.",
     });
   },
@@ -54,11 +86,14 @@ export const waistSeam: CheckRule = {
   id: "waist-seam",
   label: "Waist and band",
   note: "The band is as long as the waist it is sewn to, without its underlap.",
-  measure({ front, back, band }) {
-    if (!band) return null;
-    const sewn = pathLength(edgeOf(band, "sewn-left").path) + pathLength(edgeOf(band, "sewn-right").path);
-    const waist = 2 * (roleLength(front, "waist") + roleLength(back, "waist"));
-    const value = waist - sewn;
+  measure(inspected) {
+    const waists = inspected.seams.filter((seam) => seam.kind === "waist" && seam.how === "equal");
+    const [first] = waists;
+    if (!first) return null;
+    const value = waists.reduce(
+      (sum, { walkA, walkB }) => sum + refsLength(inspected.panels, walkB) - refsLength(inspected.panels, walkA),
+      0,
+    );
     const status = byLimits(value, 2, 5);
     return verdict(this, {
       status,
@@ -69,7 +104,7 @@ export const waistSeam: CheckRule = {
         status === "pass"
           ? "Waist and band are equal."
           : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the band.`,
-      where: { panel: "front", point: landmarkOf(front, "waistCentre") },
+      where: startOf(inspected, first),
       fix: "Cut the band to the sewn waist.",
     });
   },
@@ -80,11 +115,12 @@ export const creaseBalance: CheckRule = {
   id: "crease-balance",
   label: "Leg halves about the crease",
   note: "At the hem both sides of the crease are equally wide.",
-  measure({ front, back, plan }) {
+  measure({ panels, plan }) {
     // A leg hung from its side or inseam has no crease to halve it, and one cut above the knee has not reached it yet.
     const hung = plan.hang === "side" || plan.hang === "inseam";
-    if (hung || plan.levels.hem < plan.levels.knee) return null;
-    const worst = [front, back]
+    const whole = panels.filter((p) => p.landmarks.creaseHem && p.landmarks.hemSide && p.landmarks.hemInseam);
+    if (hung || plan.levels.hem < plan.levels.knee || whole.length === 0) return null;
+    const worst = whole
       .map((panel) => {
         const crease = landmarkOf(panel, "creaseHem")[0];
         const side = Math.abs(landmarkOf(panel, "hemSide")[0] - crease);

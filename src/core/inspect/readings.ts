@@ -1,6 +1,19 @@
 import type { BodyMeasures } from "../body";
-import { edgeOf, panelOutline, roleLength, type LegPlan, type Panel } from "../drafting";
-import { boxOf, pathLength, polygonSections } from "../geometry";
+import {
+  halvesOf,
+  isOf,
+  legOf,
+  panelArea,
+  panelOutline,
+  panelWidthAt,
+  refsLength,
+  rimLength,
+  roleLength,
+  type Join,
+  type LegPlan,
+  type Panel,
+} from "../drafting";
+import { boxOf } from "../geometry";
 import type { Mm } from "../units";
 
 /** Finished girth against the body at one level. */
@@ -34,33 +47,47 @@ export interface Readings {
   readonly easeProfile: readonly EaseAt[];
 }
 
-/** Width of a panel at a level: all of it that lies on the horizontal. */
-function widthAt(panel: Panel, y: Mm): Mm {
-  return polygonSections(panelOutline(panel), y).reduce((sum, [left, right]) => sum + right - left, 0);
+/** Level of the lowest place of a panel below the waist. */
+function bottomOf(panel: Panel): Mm {
+  return panel.ring ? panel.ring.from + panel.ring.depth : boxOf(panelOutline(panel)).bottom;
 }
 
-/** Measures the outlines. `area` is the cloth the pieces cover on their seam lines, both legs; `zip` opens the waist. */
+/** The highest place of a panel's hem: below it the garment is open. */
+function hemTopOf(panel: Panel): Mm {
+  if (panel.ring) return panel.ring.from + panel.ring.depth;
+  const ends = [panel.landmarks.hemSide?.[1], panel.landmarks.hemInseam?.[1]].filter((y) => y !== undefined);
+  return ends.length > 0 ? Math.min(...ends) : Infinity;
+}
+
+/**
+ * Measures the panels of the garment, without its band. Leg girths are those of the right leg; a seam's length is that
+ * of the front on the right leg. `zip` opens the waist.
+ */
 export function readPanels(
-  front: Panel,
-  back: Panel,
+  panels: readonly Panel[],
+  joins: readonly Join[],
   plan: LegPlan,
   measures: BodyMeasures,
   zip: Mm,
-  area: number,
 ): Readings {
   const { levels } = plan;
-  const pair = (y: Mm): Mm => widthAt(front, y) + widthAt(back, y);
-  const waistGirth = 2 * (roleLength(front, "waist") + roleLength(back, "waist"));
-  const hipGirth = 2 * pair(levels.hip);
+  const leg = legOf(panels, "right");
+  const legGirth = (y: Mm): Mm => leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
+  const around = (measure: (panel: Panel) => Mm): Mm =>
+    panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
+  const waistGirth = around((panel) => rimLength(panel, "waist"));
+  const hipGirth = around((panel) => panelWidthAt(panel, levels.hip));
   const thighY = levels.crotch + 25;
-  const thighGirth = pair(thighY);
-  const [hemFront, hemBack] = [roleLength(front, "hem"), roleLength(back, "hem")];
-  const lowestPoint = Math.max(boxOf(panelOutline(front)).bottom, boxOf(panelOutline(back)).bottom);
-  const hemTop = Math.min(
-    ...[front, back].map((p) => Math.min(p.landmarks.hemSide?.[1] ?? 0, p.landmarks.hemInseam?.[1] ?? 0)),
-  );
-  const kneeGirth = levels.knee < hemTop ? pair(levels.knee) : null;
-  const [crotchSeamFront, crotchSeamBack] = [roleLength(front, "crotch"), roleLength(back, "crotch")];
+  const hemOf = (root: "front" | "back"): Mm =>
+    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
+  const crotchOf = (root: "front" | "back"): Mm =>
+    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + roleLength(p, "crotch"), 0);
+  const seamLength = (kind: Join["kind"]): Mm =>
+    joins
+      .filter((join) => join.kind === kind && join.leg !== "left")
+      .reduce((sum, join) => sum + refsLength(panels, join.a), 0);
+  const hemTop = Math.min(...leg.map(hemTopOf));
+  const [crotchSeamFront, crotchSeamBack] = [crotchOf("front"), crotchOf("back")];
   const legLevels: readonly (readonly [string, Mm, Mm])[] = [
     ["thigh", thighY, measures.thigh.mm],
     ["knee", measures.waistToKnee.mm, measures.knee.mm],
@@ -70,23 +97,23 @@ export function readPanels(
   return {
     waistGirth,
     hipGirth,
-    thighGirth,
-    kneeGirth,
-    hemGirth: hemFront + hemBack,
+    thighGirth: legGirth(thighY),
+    kneeGirth: levels.knee < hemTop ? legGirth(levels.knee) : null,
+    hemGirth: leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
     waistOpening: waistGirth + 2 * zip,
     crotchSeamFront,
     crotchSeamBack,
     crotchSeam: crotchSeamFront + crotchSeamBack,
-    outseam: pathLength(edgeOf(front, "side").path),
-    inseam: pathLength(edgeOf(front, "inseam").path),
-    hemWidthFront: hemFront,
-    hemWidthBack: hemBack,
-    lowestPoint,
-    clothArea: area,
+    outseam: seamLength("side"),
+    inseam: seamLength("inseam"),
+    hemWidthFront: hemOf("front"),
+    hemWidthBack: hemOf("back"),
+    lowestPoint: Math.max(...leg.map(bottomOf)),
+    clothArea: around(panelArea),
     easeProfile: [
       { level: "waist", y: levels.waist, body: measures.waist.mm, pattern: waistGirth },
       { level: "hip", y: levels.hip, body: measures.hip.mm, pattern: hipGirth },
-      ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: pair(y) })),
+      ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: legGirth(y) })),
     ],
   };
 }

@@ -1,5 +1,5 @@
 import { halves, type BodyMeasures } from "../body";
-import { panelOutline, type LegPlan, type Panel } from "../drafting";
+import { isOf, legOf, panelOutline, panelWidthAt, type LegPlan, type Panel } from "../drafting";
 import { fairThrough, line, pathMap, polygonSections, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -21,24 +21,20 @@ export interface GirthAt {
 
 const STEP: Mm = 20;
 
-/** Horizontal width of a panel at a level. */
-function widthAt(panel: Panel, y: Mm): Mm {
-  return polygonSections(panelOutline(panel), y).reduce((sum, [a, b]) => sum + b - a, 0);
-}
-
 /** What a panel's darts hold at a level. */
 const dartsAt = (panel: Panel, y: Mm): Mm =>
   panel.lines
     .filter((l) => l.kind === "dart")
     .reduce((sum, l) => sum + polygonSections(l.points, y).reduce((all, [a, b]) => all + b - a, 0), 0);
 
-/** Girths of one leg from below the crotch to the hem, on the panels as they are. */
+/** Girths of the right leg from below the crotch to the hem, on the panels as they are. */
 export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly GirthAt[] {
+  const leg = legOf(panels, "right");
   const [from, to] = [plan.levels.crotch + 25, plan.levels.hem - 2];
   const count = Math.max(2, Math.ceil((to - from) / STEP));
   return Array.from({ length: count + 1 }, (_, i) => {
     const y = from + ((to - from) * i) / count;
-    return { y, girth: panels.reduce((sum, panel) => sum + widthAt(panel, y), 0) };
+    return { y, girth: leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0) };
   });
 }
 
@@ -66,12 +62,16 @@ const flatness = (girth: Mm, body: Mm): number => Math.min(1.7, 0.9 + 0.35 * Mat
  */
 export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMeasures, shoe: Mm): Silhouette {
   const { levels } = plan;
+  const leg = legOf(panels, "right");
   const torso = (y: Mm): Mm => {
     // Darts are sewn shut: what they hold at this level goes round nobody.
-    const girth = 2 * panels.reduce((sum, panel) => sum + widthAt(panel, y) - dartsAt(panel, y), 0);
+    const girth = 2 * leg.reduce((sum, panel) => sum + panelWidthAt(panel, y) - dartsAt(panel, y), 0);
     return halves(girth, 1.36).width;
   };
-  const top = Math.max(...panels.map((p) => Math.min(...panelOutline(p).map((q) => q[1])))) + 4;
+  const tops = (["front", "back"] as const).map((root) =>
+    Math.min(...leg.filter((p) => isOf(p.id, root)).flatMap((p) => panelOutline(p).map((q) => q[1]))),
+  );
+  const top = Math.max(...tops.filter(Number.isFinite)) + 4;
   const standsAt = halves(m.thigh.mm, 0.86).width + 3;
   const legs = legGirths(panels, plan).map(({ y, girth }) => {
     const half = halves(girth, flatness(girth, legAt(m, levels.crotch, y))).width;

@@ -1,21 +1,29 @@
-import { edgeOf, edgesWithRole, landmarkOf, type Edge, type Panel } from "../drafting";
-import { angleFromTo, pathEndTangent, pathStartTangent, type Point } from "../geometry";
+import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../drafting";
+import { angleFromTo, pathEndTangent, pathStart, pathStartTangent, polygonArea, type Point } from "../geometry";
+import type { Seam } from "../pieces";
 import { toDegrees } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type CheckStatus } from "./check";
 
-/** Angle inside the panel between two edges that meet, in degrees; `before` ends where `after` starts. */
-export function insideAngle(before: Edge, after: Edge): number {
-  const back: Point = pathEndTangent(before.path);
-  const turn = Math.abs(toDegrees(angleFromTo(back, pathStartTangent(after.path))));
-  return 180 - turn;
+/** What bounds the panel beside the start of a walked edge, and the angle inside the panel there, in degrees. */
+interface Corner {
+  readonly beside: Edge;
+  readonly inside: number;
+  readonly point: Point;
 }
 
-function cornerOf(panel: Panel, beforeId: string, afterId: string): number {
-  return insideAngle(edgeOf(panel, beforeId), edgeOf(panel, afterId));
+function cornerAt(panels: readonly Panel[], ref: EdgeRef, end: "start" | "end"): Corner {
+  const panel = panelById(panels, ref.panel);
+  const { edges } = panel;
+  const i = edges.findIndex((edge) => edge.id === ref.edge);
+  // The corner lies before the edge where its walk starts along the outline, or ends against it.
+  const before = (end === "start") !== ref.reversed;
+  const [arriving, leaving] = before
+    ? [edges[(i + edges.length - 1) % edges.length] as Edge, edges[i] as Edge]
+    : [edges[i] as Edge, edges[(i + 1) % edges.length] as Edge];
+  const orientation = Math.sign(polygonArea(panelOutline(panel)));
+  const turn = toDegrees(angleFromTo(pathEndTangent(arriving.path), pathStartTangent(leaving.path)));
+  return { beside: before ? arriving : leaving, inside: 180 - orientation * turn, point: pathStart(leaving.path) };
 }
-
-const lastWaist = (panel: Panel): Edge => edgesWithRole(panel, "waist").at(-1) as Edge;
-const firstWaist = (panel: Panel): Edge => edgesWithRole(panel, "waist")[0] as Edge;
 
 interface Joint {
   readonly deviation: number;
@@ -24,8 +32,21 @@ interface Joint {
   readonly place: string;
 }
 
-const worstOf = (joints: readonly Joint[]): Joint =>
-  joints.reduce((a, b) => (Math.abs(b.deviation) > Math.abs(a.deviation) ? b : a));
+/** Every place where a seam brings two edges of a role end to end, with how far the joined edge is from straight. */
+function jointsOf(panels: readonly Panel[], seams: readonly Seam[], role: EdgeRole): readonly Joint[] {
+  return seams.flatMap((seam) =>
+    (["start", "end"] as const).flatMap((end): Joint[] => {
+      const [a, b] = [seam.walkA, seam.walkB].map((walk) => walk.at(end === "start" ? 0 : -1)) as [EdgeRef, EdgeRef];
+      const [first, second] = [cornerAt(panels, a, end), cornerAt(panels, b, end)];
+      if (first.beside.role !== role || second.beside.role !== role) return [];
+      const deviation = first.inside + second.inside - 180;
+      return [{ deviation, panel: a.panel, point: first.point, place: `the ${seam.label.toLowerCase()}` }];
+    }),
+  );
+}
+
+const worstOf = (joints: readonly Joint[]): Joint | null =>
+  joints.reduce<Joint | null>((a, b) => (!a || Math.abs(b.deviation) > Math.abs(a.deviation) ? b : a), null);
 
 function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: number, fix: string): Check {
   const { deviation } = joint;
@@ -48,24 +69,17 @@ export const smoothWaist: CheckRule = {
   id: "smooth-waist",
   label: "Waist runs on",
   note: "Joined at side and centres, the waist runs on without peak or dip.",
-  measure({ front, back }) {
-    const side =
-      insideAngle(lastWaist(front), edgeOf(front, "side")) + insideAngle(lastWaist(back), edgeOf(back, "side"));
-    const joint = worstOf([
-      { deviation: side - 180, panel: "front", point: landmarkOf(front, "waistSide"), place: "the side" },
-      ...[front, back].map((panel) => ({
-        deviation: 2 * insideAngle(edgeOf(panel, "crotch"), firstWaist(panel)) - 180,
-        panel: panel.id,
-        point: landmarkOf(panel, "waistCentre"),
-        place: `the centre ${panel.id}`,
-      })),
-    ]);
-    return report(
-      this,
-      joint,
-      byLimits(joint.deviation, 2, 6),
-      2,
-      "Redraw the waist with the darts closed, square at the centre.",
+  measure({ panels, seams }) {
+    const joint = worstOf(jointsOf(panels, seams, "waist"));
+    return (
+      joint &&
+      report(
+        this,
+        joint,
+        byLimits(joint.deviation, 2, 6),
+        2,
+        "Redraw the waist with the darts closed, square at the centre.",
+      )
     );
   },
 };
@@ -74,22 +88,10 @@ export const smoothWaist: CheckRule = {
 export const smoothHem: CheckRule = {
   id: "smooth-hem",
   label: "Hem runs on",
-  note: "Joined at side and inseam, the hem runs on without peak or dip.",
-  measure({ front, back }) {
-    const joint = worstOf([
-      {
-        deviation: cornerOf(front, "side", "hem") + cornerOf(back, "side", "hem") - 180,
-        panel: "front",
-        point: landmarkOf(front, "hemSide"),
-        place: "the side seam",
-      },
-      {
-        deviation: cornerOf(front, "hem", "inseam") + cornerOf(back, "hem", "inseam") - 180,
-        panel: "front",
-        point: landmarkOf(front, "hemInseam"),
-        place: "the inseam",
-      },
-    ]);
+  note: "Joined at its seams, the hem runs on without peak or dip.",
+  measure({ panels, seams }) {
+    const joint = worstOf(jointsOf(panels, seams, "hem"));
+    if (!joint) return null;
     // A tapered hem meets in a shallow peak; what matters is the step over 60 mm of hem.
     const step = 60 * Math.tan((Math.abs(joint.deviation) * Math.PI) / 360);
     const status = joint.deviation > 0 && step < 3 ? "pass" : byLimits(joint.deviation, 2, 6);
@@ -102,14 +104,10 @@ export const smoothCrotch: CheckRule = {
   id: "smooth-crotch",
   label: "Crotch runs on",
   note: "Joined at the inseam, the crotch seam runs on without peak or dip.",
-  measure({ front, back }) {
-    const angle = cornerOf(front, "inseam", "crotch") + cornerOf(back, "inseam", "crotch");
-    const joint = {
-      deviation: angle - 180,
-      panel: "back",
-      point: landmarkOf(back, "crotchPoint"),
-      place: "the inseam",
-    };
-    return report(this, joint, byLimits(joint.deviation, 3, 8), 3, "Draw both crotch curves square to the inseam.");
+  measure({ panels, seams }) {
+    const joint = worstOf(jointsOf(panels, seams, "crotch"));
+    return (
+      joint && report(this, joint, byLimits(joint.deviation, 3, 8), 3, "Draw both crotch curves square to the inseam.")
+    );
   },
 };

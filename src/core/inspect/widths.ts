@@ -1,9 +1,9 @@
-import { panelOutline, type Panel } from "../drafting";
+import { isOf, panelWidthAt, type Panel } from "../drafting";
 import { polygonSections, type Point } from "../geometry";
 import type { Mm } from "../units";
 import type { EaseAt } from "./readings";
 
-/** Where each millimetre of one panel goes at a level, from the crease out; the parts add up to the cut width. */
+/** Where each millimetre of the front, the back or another part goes at a level, from the crease out; the parts add up to the cut width. */
 export interface WidthParts {
   readonly panel: string;
   /** Share of the body's girth at this level; what the panel lacks for it shows as negative ease. */
@@ -50,30 +50,42 @@ function bodyAt(profile: readonly EaseAt[], y: Mm, crotch: Mm): Mm {
   return last.body;
 }
 
+/** Front and back, each with all that was cut from it, then every other part. */
+function partsOf(panels: readonly Panel[]): readonly { readonly id: string; readonly panels: readonly Panel[] }[] {
+  const roots = (["front", "back"] as const).map((id) => ({ id, panels: panels.filter((p) => isOf(p.id, id)) }));
+  const others = panels.filter((p) => !isOf(p.id, "front") && !isOf(p.id, "back"));
+  return [...roots.filter((r) => r.panels.length > 0), ...others.map((p) => ({ id: p.id, panels: [p] }))];
+}
+
 /**
- * The width budget of front and back at a level `y` (mm below the natural waist): body, ease, dart, opening and
+ * The width budget of one leg at a level `y` (mm below the natural waist): body, ease, dart, opening and
  * allowance. The body is shared as the tape is: quarters above the crotch line, below it halves of the leg in the
  * proportion of the panels.
  */
 export function widthBudget(sources: Sources, y: Mm): WidthBudget {
   const { panels, easeProfile, crotch, allowances } = sources;
   const girth = bodyAt(easeProfile, y, crotch);
-  const widths = panels.map((panel) => width(panelOutline(panel), y));
+  const groups = partsOf(panels);
+  const widths = groups.map((group) => group.panels.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0));
   const total = widths.reduce((sum, w) => sum + w, 0);
   return {
     y,
-    parts: panels.map((panel, i): WidthParts => {
+    parts: groups.map((group, i): WidthParts => {
       const own = widths[i] as Mm;
-      if (own === 0) return { panel: panel.id, body: 0, ease: 0, dart: 0, opening: 0, allowance: 0, width: 0 };
-      const dart = panel.lines.filter((l) => l.kind === "dart").reduce((sum, l) => sum + width(l.points, y), 0);
+      if (own === 0) return { panel: group.id, body: 0, ease: 0, dart: 0, opening: 0, allowance: 0, width: 0 };
+      const dart = group.panels
+        .flatMap((panel) => panel.lines)
+        .filter((l) => l.kind === "dart")
+        .reduce((sum, l) => sum + width(l.points, y), 0);
       const opening = sources.wedges
-        .filter((w) => w.panel === panel.id)
+        .filter((w) => group.panels.some((panel) => panel.id === w.panel))
         .flatMap((w) => w.wedges)
         .reduce((sum, wedge) => sum + width(wedge, y), 0);
-      const body = y <= crotch ? girth / 4 : girth * (own / total);
+      const quarter = group.id === "front" || group.id === "back" ? girth / 4 : 0;
+      const body = y <= crotch ? quarter : girth * (own / total);
       const inner = y <= crotch ? allowances.crotch : allowances.inseam;
       return {
-        panel: panel.id,
+        panel: group.id,
         body,
         dart,
         opening,

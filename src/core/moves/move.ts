@@ -1,6 +1,6 @@
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";
-import type { LegPlan, Numbers, Panel } from "../drafting";
+import type { Join, LegPlan, Numbers, Panel } from "../drafting";
 import type { Point } from "../geometry";
 import type { Mm, Quantity, Unit } from "../units";
 
@@ -8,6 +8,8 @@ import type { Mm, Quantity, Unit } from "../units";
 export interface StyleState {
   readonly plan: LegPlan;
   readonly panels: readonly Panel[];
+  /** How the panels are sewn together. */
+  readonly joins: readonly Join[];
 }
 
 /** What a move may look at besides the pattern. */

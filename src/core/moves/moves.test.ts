@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { edgeOf, landmarkOf, roleLength, type Panel } from "../drafting";
 import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
-import { deriveShape, type Shape } from "../derive";
+import { deriveShape } from "../derive";
 import type { Job } from "../files";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
@@ -13,7 +13,7 @@ const SEED = 20261123;
 
 const length = (panel: Panel, id: string): number => pathLength(edgeOf(panel, id).path);
 
-function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}): Shape {
+function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
   return shapeOf(
     palazzoJob(body, {
       style: { id: "palazzo", params },

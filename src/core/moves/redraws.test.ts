@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { edgeOf, landmarkOf, netWaist, roleLength } from "../drafting";
 import { pathLength, polygonSections } from "../geometry";
 import { panelOutline, type Panel } from "../drafting";
-import { badPair } from "../testing/badOutline";
+import { badPair, badPattern } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { deriveShape } from "../derive";
@@ -109,7 +109,7 @@ describe("every style on random bodies", () => {
           expect([id, shape.status, shape.errors[0]?.message.endsWith(".")]).toEqual([id, 422, true]);
           return;
         }
-        expect(badPair(shape.front, shape.back, 3)).toEqual([]);
+        expect(badPattern(shape.panels, shape.joins, 3)).toEqual([]);
         expect(shape.worksheet.filter((l) => l.passed).map((l) => l.passed)).toEqual([]);
       }),
       { numRuns: 60, seed: 20261123 },

@@ -73,7 +73,7 @@ export const spread: Move<Params> = {
     const hem = hemOf(spreadPanels);
     const each = quantity(amount.asked.mm / 2, "half of the panel's opening in each wedge");
     return {
-      state: { plan: state.plan, panels: spreadPanels.map((s) => s.panel) },
+      state: { ...state, panels: spreadPanels.map((s) => s.panel) },
       template: "Slash up the crease, hinge at hip and crotch point, open {hemSpread} a panel at the hem.",
       numbers: {
         hemSpread: amount.asked,

@@ -1,9 +1,11 @@
 import { pathAt, pathLength, pointAdd, pointScale, polygonArea, type Point } from "../geometry";
-import { edgeOf, panelArea, panelOutline, type Edge, type Panel } from "../drafting";
+import { edgeOf, edgesWithRole, isOf, panelArea, panelOutline, type Edge, type Panel } from "../drafting";
 import type { AllowanceSet } from "../finish";
 import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
+import { notchPlaces, type NotchPlace } from "./notches";
 import type { Notch, Piece, PieceEdge } from "./piece";
+import type { Seam } from "./seams";
 
 /** What the pieces of a job need beyond its panels. */
 export interface CutPlan {
@@ -18,54 +20,70 @@ export interface CutPlan {
 /** The zip's wide allowance narrows to the crotch's over this length. */
 const ZIP_TAPER: Mm = 60;
 
-/** Front, back and band as pieces to cut, with their allowances applied once. */
-export function cutPieces(front: Panel, back: Panel, band: Panel | null, plan: CutPlan): Piece[] {
-  return [legPiece(front, plan), legPiece(back, plan), ...(band ? [bandPiece(band, front, back, plan)] : [])];
+/** Every panel as a piece to cut, with its allowances applied once and its matching marks. */
+export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan: CutPlan): Piece[] {
+  const marks = notchPlaces(panels, seams);
+  return panels.map((panel) => {
+    const withZip = hasZip(panel, plan.zipLength);
+    const own = marks.filter((mark) => mark.panel === panel.id);
+    return pieceOf(panel, withZip ? [...own, ...zipMark(panel, withZip)] : own, withZip, plan);
+  });
 }
 
-function legPiece(panel: Panel, plan: CutPlan): Piece {
-  const { allowances, zipLength } = plan;
-  const withZip = panel.id === "back" && zipLength !== null;
+/** The edge the zip is set into, and how far down it goes; null on panels without one. */
+function hasZip(panel: Panel, zip: Mm | null): ZipOn | null {
+  const edge = edgesWithRole(panel, "crotch")[0];
+  const whole = isOf(panel.id, "back") && panel.landmarks.waistCentre && panel.landmarks.crotchPoint;
+  return whole && edge && zip !== null ? { edge, zip } : null;
+}
+
+interface ZipOn {
+  readonly edge: Edge;
+  readonly zip: Mm;
+}
+
+const zipMark = (panel: Panel, { edge, zip }: ZipOn): NotchPlace[] => [
+  { panel: panel.id, edge: edge.id, along: pathLength(edge.path) - zip, kind: "single", pairs: "crotch-back" },
+];
+
+function pieceOf(panel: Panel, marks: readonly NotchPlace[], zip: ZipOn | null, plan: CutPlan): Piece {
+  const { allowances } = plan;
+  const isBand = panel.id === "waistband";
   const applied: EdgeAllowance[] = panel.edges.map((edge) => {
+    if (isBand) return flat(edge, allowances.band);
+    if (edge === zip?.edge) return zipAllowance(edge, allowances, zip.zip);
     switch (edge.role) {
       case "hem":
-        return { ...flat(edge, plan.hemDepth ?? 0), mirrored: true };
+        return { ...flat(edge, plan.hemDepth ?? 0), mirrored: !panel.ring };
+      case "fold":
+        return flat(edge, 0);
       case "side":
+      case "style":
         return flat(edge, allowances.side);
       case "inseam":
         return flat(edge, allowances.inseam);
       case "crotch":
-        return withZip ? zipAllowance(edge, allowances, zipLength) : flat(edge, allowances.crotch);
+        return flat(edge, allowances.crotch);
       default:
         return flat(edge, allowances.waist);
     }
   });
   const edges = applied.flatMap(({ edge, widest }): PieceEdge[] =>
-    edge.role === "crotch" && withZip
-      ? zipStretches(edge, allowances, zipLength)
+    edge === zip?.edge
+      ? zipStretches(edge, allowances, zip.zip)
       : [stretch(edge, edge.id, [0, pathLength(edge.path)], widest)],
   );
-  return finish(
-    panel,
-    applied,
-    edges,
-    legNotches(panel, zipLength),
-    { count: 2, pairs: true, onFold: false, singleLayer: false },
-    plan,
-  );
+  return finish(panel, applied, edges, marks, cutOf(panel), plan);
 }
 
-function bandPiece(band: Panel, front: Panel, back: Panel, plan: CutPlan): Piece {
-  const applied = band.edges.map((edge) => flat(edge, plan.allowances.band));
-  const edges = applied.map(({ edge, widest }) => stretch(edge, edge.id, [0, pathLength(edge.path)], widest));
-  return finish(
-    band,
-    applied,
-    edges,
-    bandNotches(band, front, back),
-    { count: 1, pairs: false, onFold: false, singleLayer: true },
-    plan,
-  );
+/** One for each leg, unless the panel belongs to one leg or says otherwise. */
+function cutOf(panel: Panel): Piece["cut"] {
+  if (panel.cut) {
+    const { count, onFold } = panel.cut;
+    return { count, pairs: false, onFold, singleLayer: count === 1 && !onFold };
+  }
+  const pairs = panel.half === "both";
+  return { count: pairs ? 2 : 1, pairs, onFold: false, singleLayer: !pairs };
 }
 
 const flat = (edge: Edge, width: Mm): EdgeAllowance => ({ edge, width: () => width, widest: width, mirrored: false });
@@ -108,56 +126,6 @@ function zipStretches(edge: Edge, set: AllowanceSet, zip: Mm): PieceEdge[] {
   ];
 }
 
-interface NotchPlace {
-  readonly edge: Edge;
-  readonly along: Mm;
-  readonly kind: Notch["kind"];
-  readonly pairs: string;
-}
-
-/** Matching marks, by arc length from the end both edges share, so that they meet when the seam is sewn. */
-function legNotches(panel: Panel, zipLength: Mm | null): NotchPlace[] {
-  const kind = panel.id === "front" ? "single" : "double";
-  const side = edgeOf(panel, "side");
-  const inseam = edgeOf(panel, "inseam");
-  const crotch = edgeOf(panel, "crotch");
-  const sideLength = pathLength(side.path);
-  const inseamLength = pathLength(inseam.path);
-  const crotchLength = pathLength(crotch.path);
-  // Side and inseam are measured from the hem, which front and back share exactly.
-  const places: NotchPlace[] = [
-    { edge: side, along: sideLength - Math.min(sideLength * 0.45, 480), kind: "single", pairs: "side" },
-    { edge: side, along: sideLength * 0.22, kind: "single", pairs: "side" },
-    { edge: inseam, along: Math.min(inseamLength * 0.5, 380), kind: "single", pairs: "inseam" },
-    { edge: crotch, along: crotchLength * 0.4, kind, pairs: `crotch-${panel.id}` },
-  ];
-  if (panel.id === "back" && zipLength !== null) {
-    places.push({ edge: crotch, along: crotchLength - zipLength, kind: "single", pairs: "crotch-back" });
-  }
-  for (const edge of panel.edges.filter((e) => e.role === "dart")) {
-    places.push(
-      { edge, along: 0, kind: "single", pairs: "dart" },
-      { edge, along: pathLength(edge.path), kind: "single", pairs: "dart" },
-    );
-  }
-  return places;
-}
-
-/** On the band: the side seams and the centre front, measured from each centre back. */
-function bandNotches(band: Panel, front: Panel, back: Panel): NotchPlace[] {
-  const waistOf = (panel: Panel): Mm =>
-    panel.edges.filter((e) => e.role === "waist").reduce((sum, e) => sum + pathLength(e.path), 0);
-  const right = edgeOf(band, "sewn-right");
-  const left = edgeOf(band, "sewn-left");
-  const backWaist = waistOf(back);
-  return [
-    { edge: right, along: 0, kind: "double", pairs: "waist-right" },
-    { edge: right, along: backWaist, kind: "single", pairs: "waist-right" },
-    { edge: right, along: backWaist + waistOf(front), kind: "single", pairs: "waist-right" },
-    { edge: left, along: waistOf(front), kind: "single", pairs: "waist-left" },
-  ];
-}
-
 function finish(
   panel: Panel,
   applied: readonly EdgeAllowance[],
@@ -169,7 +137,8 @@ function finish(
   const outward = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;
   const cutLine = cutLineOf(panel, applied);
   const widthOf = new Map(applied.map((a) => [a.edge.id, a.width]));
-  const notches = places.map(({ edge, along, kind, pairs }): Notch => {
+  const notches = places.map(({ edge: id, along, kind, pairs }): Notch => {
+    const edge = edgeOf(panel, id);
     const { point, tangent } = pathAt(edge.path, along);
     const normal: Point = [tangent[1] * outward, -tangent[0] * outward];
     const width = widthOf.get(edge.id)?.(along) ?? 0;
@@ -193,11 +162,16 @@ function finish(
   };
 }
 
+/** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
+export function cutWords(cut: Piece["cut"]): string {
+  if (cut.pairs) return `cut ${cut.count}, left and right`;
+  return cut.onFold ? `cut ${cut.count} on the fold` : `cut ${cut.count}, single layer`;
+}
+
 function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {
-  const count = cut.pairs ? `cut ${cut.count}, left and right` : `cut ${cut.count}, single layer`;
   return [
     panel.name,
-    `${count}, ${panel.material}`,
+    `${cutWords(cut)}, ${panel.material}`,
     job.name || "Unnamed job",
     job.wearer ? `for ${job.wearer}` : "wearer not named",
     [job.version, job.date].filter(Boolean).join(", "),

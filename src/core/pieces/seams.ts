@@ -1,49 +1,67 @@
-import { pathLength } from "../geometry";
-import { edgesWithRole, type Panel } from "../drafting";
+import { against, along, legOf, refsLength, type EdgeRef, type Join, type JoinHow, type Panel } from "../drafting";
+import { isOf, rimEdges } from "../drafting";
 import type { Mm } from "../units";
 
-/** A join: which edges, how, and how long each side is. Edges are listed from their shared start. */
-export interface Seam {
-  readonly id: string;
-  readonly label: string;
+/** A join measured: how long each side is, and by what ratio the longer is brought to the shorter. */
+export interface Seam extends Omit<Join, "a" | "b"> {
+  /** Edges as "panel.edge", listed from their shared start. */
   readonly a: readonly string[];
   readonly b: readonly string[];
-  readonly how: "equal" | "eased" | "gathered" | "pleated";
+  readonly how: JoinHow;
   /** lengthB / lengthA. */
   readonly ratio: number;
   readonly lengthA: Mm;
   readonly lengthB: Mm;
+  /** The same edges with the way they are walked. */
+  readonly walkA: readonly EdgeRef[];
+  readonly walkB: readonly EdgeRef[];
 }
 
-/** Length of an edge written as "panel.edge" among these panels. */
-export function addressLength(panels: readonly Panel[], address: string): Mm {
-  const [panelId, edgeId] = address.split(".");
-  const edge = panels.find((p) => p.id === panelId)?.edges.find((e) => e.id === edgeId);
-  if (!edge) throw new RangeError(`no edge ${address}`);
-  return pathLength(edge.path);
-}
-
-/** The joins of a pair of legs with, where there is one, a band. Lengths are measured on the panels as they are. */
-export function seamsOf(front: Panel, back: Panel, band: Panel | null): Seam[] {
-  const panels = band ? [front, back, band] : [front, back];
-  const seam = (id: string, label: string, a: readonly string[], b: readonly string[], how: Seam["how"]): Seam => {
-    const sum = (list: readonly string[]): Mm =>
-      list.reduce((total, address) => total + addressLength(panels, address), 0);
-    const [lengthA, lengthB] = [sum(a), sum(b)];
-    return { id, label, a, b, how, ratio: lengthB / lengthA, lengthA, lengthB };
-  };
-  const waists = (panel: Panel): string[] => edgesWithRole(panel, "waist").map((e) => `${panel.id}.${e.id}`);
-  const halfWaist = [...waists(back), ...waists(front).reverse()];
+/** Waist edges of one leg from the centre back to the centre front. */
+export function waistWalk(panels: readonly Panel[], leg: "left" | "right"): EdgeRef[] {
+  const of = (root: "front" | "back"): EdgeRef[] =>
+    legOf(panels, leg)
+      .filter((panel) => isOf(panel.id, root))
+      .flatMap((panel) => rimEdges(panel, "waist").map((edge) => along(panel.id, edge.id)));
   return [
-    seam("side", "Side seam", ["front.side"], ["back.side"], "equal"),
-    seam("inseam", "Inseam", ["front.inseam"], ["back.inseam"], "eased"),
-    seam("crotch-front", "Centre front", ["front.crotch"], ["front.crotch"], "equal"),
-    seam("crotch-back", "Centre back", ["back.crotch"], ["back.crotch"], "equal"),
-    ...(band
-      ? [
-          seam("waist-right", "Waist, right half", ["waistband.sewn-right"], halfWaist, "equal"),
-          seam("waist-left", "Waist, left half", ["waistband.sewn-left"], [...halfWaist].reverse(), "equal"),
-        ]
-      : []),
+    ...of("back"),
+    ...of("front")
+      .reverse()
+      .map((ref) => against(ref.panel, ref.edge)),
   ];
+}
+
+/** The joins between a band and the waist it is sewn to, from the centre back round each half. */
+function bandJoins(panels: readonly Panel[]): Join[] {
+  const back = (walk: readonly EdgeRef[]): EdgeRef[] =>
+    [...walk].reverse().map((ref) => ({ ...ref, reversed: !ref.reversed }));
+  const join = (leg: "left" | "right", b: readonly EdgeRef[]): Join => ({
+    id: `waist-${leg}`,
+    label: `Waist, ${leg} half`,
+    kind: "waist",
+    how: "equal",
+    leg,
+    a: [along("waistband", `sewn-${leg}`)],
+    b,
+  });
+  return [join("right", waistWalk(panels, "right")), join("left", back(waistWalk(panels, "left")))];
+}
+
+/** Every join of the garment, measured on the panels as they are. */
+export function seamsOf(panels: readonly Panel[], joins: readonly Join[], band: Panel | null): Seam[] {
+  const all = band ? [...panels, band] : panels;
+  return [...joins, ...(band ? bandJoins(panels) : [])].map((join): Seam => {
+    const [lengthA, lengthB] = [refsLength(all, join.a), refsLength(all, join.b)];
+    const names = (refs: readonly EdgeRef[]): string[] => refs.map((ref) => `${ref.panel}.${ref.edge}`);
+    return {
+      ...join,
+      a: names(join.a),
+      b: names(join.b),
+      ratio: lengthB / lengthA,
+      lengthA,
+      lengthB,
+      walkA: join.a,
+      walkB: join.b,
+    };
+  });
 }

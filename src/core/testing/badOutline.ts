@@ -1,4 +1,4 @@
-import { edgeOf, panelOutline, smallestRadius, type Panel } from "../drafting";
+import { edgesWithRole, LEG_JOINS, panelOutline, refsLength, smallestRadius, type Join, type Panel } from "../drafting";
 import { pathLength, polygonSections, polygonSelfCrossing } from "../geometry";
 
 /** What is wrong with a panel's outline, as words; empty when nothing is. */
@@ -8,7 +8,7 @@ export function badOutline(panel: Panel): string[] {
   if (outline.some(([x, y]) => !Number.isFinite(x) || !Number.isFinite(y))) faults.push("not finite");
   if (polygonSelfCrossing(outline)) faults.push("crosses itself");
   for (const edge of panel.edges) if (pathLength(edge.path) < 1e-3) faults.push(`${edge.id} has no length`);
-  const radius = smallestRadius(edgeOf(panel, "crotch").path);
+  const radius = Math.min(...edgesWithRole(panel, "crotch").map((edge) => smallestRadius(edge.path)));
   if (radius < 12) faults.push(`crotch radius ${radius.toFixed(1)}`);
   return faults.map((fault) => `${panel.id}: ${fault}`);
 }
@@ -29,15 +29,21 @@ export function pinch(panel: Panel, crotch: number, knee: number): string[] {
   return [];
 }
 
-/** Front and back together: their outlines, and seams that should be equal off by over 0.5 mm. */
+/**
+ * A whole pattern: its outlines, and seams that should be equal off by over 0.5 mm (the back's inseam shorter by
+ * `backShorter`).
+ */
+export function badPattern(panels: readonly Panel[], joins: readonly Join[], backShorter: number): string[] {
+  const seams = joins
+    .filter((join) => join.how === "equal" || join.how === "eased")
+    .flatMap((join) => {
+      const off = refsLength(panels, join.a) - refsLength(panels, join.b) - (join.kind === "inseam" ? backShorter : 0);
+      return Math.abs(off) > 0.5 ? [`${join.label} ${off.toFixed(2)} apart`] : [];
+    });
+  return [...panels.flatMap(badOutline), ...seams];
+}
+
+/** Front and back together, uncut. */
 export function badPair(front: Panel, back: Panel, backShorter: number): string[] {
-  const length = (panel: Panel, id: string): number => pathLength(edgeOf(panel, id).path);
-  const side = length(front, "side") - length(back, "side");
-  const inseam = length(front, "inseam") - length(back, "inseam") - backShorter;
-  return [
-    ...badOutline(front),
-    ...badOutline(back),
-    ...(Math.abs(side) > 0.5 ? [`side seams ${side.toFixed(2)} apart`] : []),
-    ...(Math.abs(inseam) > 0.5 ? [`inseams ${inseam.toFixed(2)} apart`] : []),
-  ];
+  return badPattern([front, back], LEG_JOINS, backShorter);
 }

@@ -1,4 +1,5 @@
 import { derive, deriveShape, type Derived, type Shape } from "../derive";
+import { panelById, type Panel } from "../drafting";
 import { parseJob, type Job } from "../files";
 
 /** A palazzo job for a body; throws with the sentence when it is not valid. */
@@ -31,14 +32,25 @@ export const HAND_BODY: Job["body"] = {
   },
 };
 
-export function shapeOf(job: Job): Shape {
-  const shape = deriveShape(job);
-  if (!shape.ok) throw new Error(shape.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
-  return shape;
+/** Front and back at hand, for patterns whose legs are not cut; a missing one throws when it is asked for. */
+interface WithLegs {
+  readonly front: Panel;
+  readonly back: Panel;
 }
 
-export function derivedOf(job: Job): Derived {
+export function withLegs<T extends { readonly panels: readonly Panel[] }>(pattern: T): T & WithLegs {
+  const leg = (id: "front" | "back") => ({ enumerable: false, get: () => panelById(pattern.panels, id) });
+  return Object.defineProperties({ ...pattern }, { front: leg("front"), back: leg("back") }) as T & WithLegs;
+}
+
+export function shapeOf(job: Job): Shape & WithLegs {
+  const shape = deriveShape(job);
+  if (!shape.ok) throw new Error(shape.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
+  return withLegs(shape);
+}
+
+export function derivedOf(job: Job): Derived & WithLegs {
   const derived = derive(job);
   if (!derived.ok) throw new Error(derived.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
-  return derived;
+  return withLegs(derived);
 }

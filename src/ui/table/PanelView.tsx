@@ -1,9 +1,12 @@
-import type { Panel } from "@/core/drafting";
+import type { LineKind, Panel } from "@/core/drafting";
 import type { Shown } from "@/core/moves";
 import { panelPath } from "@/core/drafting";
 import { pathData, pointsData } from "./layout";
 
-/** Line style says what colour says: front solid, back long dashes, other parts dotted. */
+/** Shell parts that are sewn to front and back. */
+const PARTS = /^(side-panel|flounce|godet)/;
+
+/** Line style says what colour says: front solid, back long dashes, parts let in dash-dot, bands and linings dotted. */
 export function styleOf(id: string): {
   readonly color: string;
   readonly wash: string;
@@ -11,11 +14,15 @@ export function styleOf(id: string): {
 } {
   if (id.startsWith("front")) return { color: "var(--front)", wash: "var(--front-wash)", dash: undefined };
   if (id.startsWith("back")) return { color: "var(--back)", wash: "var(--back-wash)", dash: "13 6" };
+  if (PARTS.test(id)) return { color: "var(--part)", wash: "var(--part-wash)", dash: "9 3 2 3" };
   return { color: "var(--lining)", wash: "transparent", dash: "2 3" };
 }
 
 /** Hinges in millimetres: they grow with the pattern, like a pin in the paper. */
 const HINGE_RADIUS = 8;
+
+/** Inner lines that are sewn or folded along, and so drawn as plainly as the outline. */
+const SEWN: ReadonlySet<LineKind> = new Set(["dart", "pleat", "fold", "opening", "placement"]);
 
 const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke" } as const;
 
@@ -41,10 +48,10 @@ export function PanelView({ panel }: { readonly panel: Panel }) {
             key={i}
             d={pointsData(l.points)}
             {...STROKE}
-            stroke={l.kind === "dart" ? "var(--text)" : "var(--quiet)"}
-            strokeOpacity={l.kind === "dart" ? 0.85 : 0.55}
-            strokeWidth={l.kind === "dart" ? 1.2 : 0.9}
-            strokeDasharray={l.kind === "dart" ? undefined : "2 4"}
+            stroke={SEWN.has(l.kind) ? "var(--text)" : "var(--quiet)"}
+            strokeOpacity={SEWN.has(l.kind) ? 0.85 : 0.55}
+            strokeWidth={SEWN.has(l.kind) ? 1.2 : 0.9}
+            strokeDasharray={l.kind === "fold" ? "10 4" : SEWN.has(l.kind) ? undefined : "2 4"}
           />
         ),
       )}

@@ -1,7 +1,7 @@
 "use client";
 import { useSnackbar } from "notistack";
-import { useMemo } from "react";
-import type { Panel } from "@/core/drafting";
+import { useMemo, type ReactNode } from "react";
+import { isOf, type Panel } from "@/core/drafting";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { changeJob, setPulled } from "@/store/jobStore";
@@ -10,7 +10,8 @@ import { useOpenJob } from "../JobContext";
 import { Length } from "../Length";
 import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView } from "./HandleView";
-import { boundsOf, layOut, panelBox, type Placed } from "./layout";
+import { arrange } from "./arrange";
+import { boundsOf, type Placed } from "./layout";
 import { GhostView, OverView, PanelView, ShownView, styleOf } from "./PanelView";
 import { useVersionOver } from "../useVersionOver";
 import { Table, type View } from "./Table";
@@ -34,19 +35,21 @@ export function PatternTable({ label, what, upTo }: Props) {
   const { tape, showFront, showBack, ghost, lit, pull } = useView();
   const over = useVersionOver();
   const { enqueueSnackbar } = useSnackbar();
-  // While a handle is pulled the panels keep their places, so that the pattern does not slide under the hand.
-  const places = useMemo(() => placesFor(shape?.block.panels ?? null), [shape?.block]);
-  if (!shape || !places) {
+  const panels = what === "block" ? shape?.block.panels : shape?.panels;
+  const places = useMemo(() => (shape && panels ? arrange(panels, shape.block.panels) : null), [shape, panels]);
+  if (!shape || !panels || !places) {
     return (
       <div style={{ padding: 32, color: "var(--quiet)" }}>
         Waist and hip on the card, and the first block lies here.
       </div>
     );
   }
-  const panels = what === "block" ? shape.block.panels : ([shape.front, shape.back] as const);
-  const visible = (panel: string): boolean => (panel === "front" ? showFront : panel === "back" ? showBack : true);
-  const place = (panel: string): Placed<Panel> => places.find((p) => p.id === panel) as Placed<Panel>;
-  const bounds = boundsOf(places.map((p) => ({ ...p, box: panelBox(panels.find((q) => q.id === p.id) ?? p.item) })));
+  const visible = (panel: string): boolean =>
+    isOf(panel, "front") ? showFront : isOf(panel, "back") ? showBack : true;
+  // What a move showed before its panel was cut lies with the first part of it.
+  const place = (panel: string): Placed<Panel> | undefined =>
+    places.find((p) => p.id === panel) ?? places.find((p) => p.id.startsWith(`${panel}-`));
+  const bounds = boundsOf(places);
 
   function release(handle: Handle, moveIndex: number, value: number): void {
     setView({ pull: null });
@@ -60,11 +63,18 @@ export function PatternTable({ label, what, upTo }: Props) {
 
   const handles =
     what === "style"
-      ? shape.worksheet.flatMap((l) => l.handles.map((handle) => ({ handle, index: l.index ?? 0 })))
+      ? shape.worksheet
+          .flatMap((l) => l.handles.map((handle) => ({ handle, index: l.index ?? 0 })))
+          .flatMap((h) => {
+            const on = place(h.handle.panel);
+            return on && visible(h.handle.panel) ? [{ ...h, on }] : [];
+          })
       : [];
   const { levels } = shape.plan;
   const { steps } = shape.block;
   const step = upTo === undefined ? undefined : steps.find((s) => s.n === upTo);
+  const stepAt = step && place(step.panel);
+  const litAt = lit && place(lit.panel);
   return (
     <Table
       label={label}
@@ -92,14 +102,11 @@ export function PatternTable({ label, what, upTo }: Props) {
               </text>
             </g>
           ))}
-          {panels
+          {places
             .filter((p) => visible(p.id))
-            .map((panel) => {
-              const at = place(panel.id);
-              const [x, y] = onScreen(view, at, [
-                0,
-                Math.min(...at.item.edges.flatMap((e) => e.path.map((s) => s.points[0][1]))),
-              ]);
+            .map((at) => {
+              const panel = at.item;
+              const [x, y] = onScreen(view, at, nameAt(panel, at));
               return (
                 <text
                   key={panel.id}
@@ -114,75 +121,69 @@ export function PatternTable({ label, what, upTo }: Props) {
                 </text>
               );
             })}
-          {step && visible(step.panel) && places.some((p) => p.id === step.panel)
+          {step && stepAt && visible(step.panel)
             ? Object.entries(step.points).map(([name, p]) => (
-                <PlaceMark
-                  key={name}
-                  at={onScreen(view, place(step.panel), p)}
-                  word={PLACE_WORDS[name] ?? ""}
-                  inward={p[0] > 5}
-                />
+                <PlaceMark key={name} at={onScreen(view, stepAt, p)} word={PLACE_WORDS[name] ?? ""} inward={p[0] > 5} />
               ))
             : null}
-          {lit && places.some((p) => p.id === lit.panel) ? (
-            <Lit at={onScreen(view, place(lit.panel), [lit.point[0], lit.point[1]])} />
-          ) : null}
-          {handles
-            .filter(({ handle }) => visible(handle.panel))
-            .map(({ handle, index }) => (
-              <HandleView
-                key={handle.id}
-                handle={handle}
-                at={onScreen(view, place(handle.panel), handle.at)}
-                view={view}
-                tape={tape}
-                onPull={(value) =>
-                  setView({ pull: { moveIndex: index, param: handle.param, clears: handle.clears, value } })
-                }
-                onRelease={(value) => release(handle, index, value)}
-                onCancel={() => setView({ pull: null })}
-              />
-            ))}
-          {what === "style" ? (
-            <HemLabels
-              handles={handles.map((h) => h.handle).filter((h) => visible(h.panel))}
+          {lit && litAt ? <Lit at={onScreen(view, litAt, [lit.point[0], lit.point[1]])} /> : null}
+          {handles.map(({ handle, index, on }) => (
+            <HandleView
+              key={`${index}-${handle.id}`}
+              handle={handle}
+              at={onScreen(view, on, handle.at)}
               view={view}
-              place={place}
               tape={tape}
+              onPull={(value) =>
+                setView({ pull: { moveIndex: index, param: handle.param, clears: handle.clears, value } })
+              }
+              onRelease={(value) => release(handle, index, value)}
+              onCancel={() => setView({ pull: null })}
             />
-          ) : null}
+          ))}
+          {what === "style" ? <HemLabels handles={handles} view={view} tape={tape} /> : null}
         </>
       )}
     >
-      {panels
+      {what === "style" ? (
+        <>
+          {shape.block.panels.map((panel) => (
+            <At key={panel.id} place={visible(panel.id) ? place(panel.id) : undefined}>
+              {ghost ? <GhostView panel={panel} /> : null}
+              {over?.panels
+                .filter((p) => p.id === panel.id || p.id.startsWith(`${panel.id}-`))
+                .map((p) => (
+                  <OverView key={p.id} panel={p} name={over.name} />
+                ))}
+            </At>
+          ))}
+          {shape.shown.map((shown, i) => (
+            <At key={i} place={visible(shown.panel) ? place(shown.panel) : undefined}>
+              <ShownView shown={shown} />
+            </At>
+          ))}
+        </>
+      ) : null}
+      {places
         .filter((p) => visible(p.id))
-        .map((panel) => (
-          <g key={panel.id} transform={`translate(${place(panel.id).at[0]} ${place(panel.id).at[1]})`}>
-            {what === "style" && ghost ? <GhostView panel={place(panel.id).item} /> : null}
-            {what === "style"
-              ? shape.shown.filter((s) => s.panel === panel.id).map((s, i) => <ShownView key={i} shown={s} />)
-              : null}
-            {what === "style" && over ? (
-              <OverView panel={panel.id === "front" ? over.front : over.back} name={over.name} />
-            ) : null}
-            {upTo === undefined ? <PanelView panel={panel} /> : <BuildView panel={panel} steps={steps} upTo={upTo} />}
+        .map(({ id: panelId, item, at }) => (
+          <g key={panelId} transform={`translate(${at[0]} ${at[1]})`}>
+            {upTo === undefined ? <PanelView panel={item} /> : <BuildView panel={item} steps={steps} upTo={upTo} />}
           </g>
         ))}
     </Table>
   );
 }
 
-function placesFor(block: readonly Panel[] | null): Placed<Panel>[] | null {
-  if (!block) return null;
-  const [front, back] = block;
-  if (!front || !back) return null;
-  // Room is kept for a wide leg on both sides, so that opening it does not run the panels into each other.
-  return layOut([back, front].map((panel) => ({ id: panel.id, item: panel, box: widened(panel) })));
+/** Draws in the frame of a placed panel; nothing where it is not on the table. */
+function At({ place, children }: { readonly place: Placed<Panel> | undefined; readonly children: ReactNode }) {
+  return place ? <g transform={`translate(${place.at[0]} ${place.at[1]})`}>{children}</g> : null;
 }
 
-function widened(panel: Panel) {
-  const box = panelBox(panel);
-  return { ...box, left: box.left - 90, right: box.right + 90 };
+/** Where a panel's name stands: above its crease, or above its middle where the crease passes it by. */
+function nameAt(panel: Panel, { box }: Placed<Panel>): Point {
+  const middle = (box.left + box.right) / 2;
+  return [box.left < 0 && box.right > 0 && !panel.ring ? 0 : middle, box.top];
 }
 
 /** A place of the construction with its name, clear of the lines. */
@@ -229,23 +230,21 @@ function Lit({ at }: { readonly at: readonly [number, number] }) {
 function HemLabels({
   handles,
   view,
-  place,
   tape,
 }: {
-  readonly handles: readonly Handle[];
+  readonly handles: readonly { readonly handle: Handle; readonly on: Placed<Panel> }[];
   readonly view: View;
-  readonly place: (p: string) => Placed<Panel>;
   readonly tape: "in" | "cm";
 }) {
-  const panels = [...new Set(handles.map((h) => h.panel))];
+  const panels = [...new Set(handles.map((h) => h.handle.panel))];
   return (
     <>
       {panels.map((panel) => {
-        const own = handles.filter((h) => h.panel === panel);
+        const own = handles.filter((h) => h.handle.panel === panel);
         // The label stands under the hem and names the lowest handle.
-        const [first] = [...own].sort((a, b) => b.at[1] - a.at[1]);
+        const first = [...own].sort((a, b) => b.handle.at[1] - a.handle.at[1])[0]?.handle;
         if (!first) return null;
-        const at = own.map((h) => onScreen(view, place(panel), h.at));
+        const at = own.map((h) => onScreen(view, h.on, h.handle.at));
         const x = at.reduce((sum, p) => sum + p[0], 0) / at.length;
         const y = Math.max(...at.map((p) => p[1])) + 22;
         return (

@@ -9,7 +9,8 @@ export interface ScreenLabel {
 
 /** Beside the grain on legs, low where the leg is wide; below strips, which are too narrow. Never across a line. */
 export function screenLabel(piece: Piece): ScreenLabel {
-  const count = piece.cut.pairs ? `cut ${piece.cut.count}, a pair` : `cut ${piece.cut.count}`;
+  const { pairs, onFold } = piece.cut;
+  const count = `cut ${piece.cut.count}${pairs ? ", a pair" : onFold ? " on the fold" : ""}`;
   const box = boxOf(piece.seamLine);
   const height = box.bottom - box.top;
   if (box.right - box.left > 2.5 * height) {

@@ -24,7 +24,7 @@ export function WidthPane() {
   const sources = useMemo(
     () =>
       shape && {
-        panels: [shape.front, shape.back],
+        panels: shape.panels,
         easeProfile: shape.readings.easeProfile,
         crotch: shape.plan.levels.crotch,
         wedges: shape.shown,
@@ -84,8 +84,11 @@ export function WidthPane() {
         <thead>
           <tr style={{ color: "var(--quiet)", textAlign: "right", fontStretch: "80%" }}>
             <th style={{ textAlign: "left", fontWeight: 500 }}>Part</th>
-            <th style={{ fontWeight: 500 }}>Front</th>
-            <th style={{ fontWeight: 500 }}>Back</th>
+            {own.parts.map((p) => (
+              <th key={p.panel} style={{ fontWeight: 500 }}>
+                {p.panel.replace("-", " ").replace(/^./, (c) => c.toUpperCase())}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>

@@ -24,7 +24,9 @@ export function PieceList() {
                 </button>
               </th>
               <td style={{ fontStretch: "85%" }}>
-                {piece.cut.pairs ? `${piece.cut.count}, one pair` : `${piece.cut.count}, single`}
+                {piece.cut.pairs
+                  ? `${piece.cut.count}, one pair`
+                  : `${piece.cut.count}, ${piece.cut.onFold ? "on the fold" : "single"}`}
               </td>
               <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>
                 {piece.material}, {(piece.area / 100).toFixed(0)} cm²

@@ -1,5 +1,6 @@
 "use client";
 import { useMemo } from "react";
+import { isOf } from "@/core/drafting";
 import { boxOf, type Point } from "@/core/geometry";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -9,19 +10,20 @@ import { PieceView } from "@/ui/table/PieceView";
 import { styleOf } from "@/ui/table/PanelView";
 import { Table } from "@/ui/table/Table";
 
-const ORDER = ["back", "front", "waistband"];
+/** Backs first, then fronts, then every other part. */
+const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ? 1 : 2);
 
 /** Every piece on the table with cut line, seam line, grain, notches and label. */
 export function PieceTable() {
   const { id, proof } = useOpenJob();
   const { tape, showFront, showBack, lit } = useView();
   const placed = useMemo(() => {
-    const pieces = [...(proof?.pieces ?? [])].sort((a, b) => ORDER.indexOf(a.id) - ORDER.indexOf(b.id));
+    const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a.id) - rank(b.id));
     return layOut(pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })));
   }, [proof]);
   if (placed.length === 0)
     return <div style={{ padding: 32, color: "var(--quiet)" }}>The pieces are being worked out.</div>;
-  const visible = placed.filter((p) => (p.id === "front" ? showFront : p.id === "back" ? showBack : true));
+  const visible = placed.filter((p) => (isOf(p.id, "front") ? showFront : isOf(p.id, "back") ? showBack : true));
   return (
     <Table
       label="Pieces on the table"

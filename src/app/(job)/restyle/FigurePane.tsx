@@ -17,7 +17,7 @@ export function FigurePane() {
     () =>
       shape && {
         figure: figureOf(shape.measures, false),
-        garment: silhouetteOf([shape.front, shape.back], shape.plan, shape.measures, SHOE),
+        garment: silhouetteOf(shape.panels, shape.plan, shape.measures, SHOE),
       },
     [shape],
   );

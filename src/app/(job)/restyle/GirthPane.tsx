@@ -1,5 +1,6 @@
 "use client";
 import { useCallback, useMemo } from "react";
+import { isOf } from "@/core/drafting";
 import { legGirths, type GirthAt } from "@/core/inspect";
 import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -15,7 +16,7 @@ export function GirthPane() {
     () =>
       shape && {
         before: legGirths(shape.block.panels, shape.block.plan),
-        now: legGirths([shape.front, shape.back], shape.plan),
+        now: legGirths(shape.panels, shape.plan),
         body: shape.readings.easeProfile
           .filter((p) => p.level !== "waist" && p.level !== "hip")
           .map((p): GirthAt => ({ y: p.y, girth: p.body })),
@@ -24,15 +25,15 @@ export function GirthPane() {
   );
   const option = useCallback((ink: ChartInk) => (curves ? girthOption(curves, tape, ink) : {}), [curves, tape]);
   if (!shape || !curves) return null;
-  const { front, back } = shape;
-  const share = (panel: typeof front): readonly [number, number] => {
-    const { hemSide, hemInseam, creaseHem } = panel.landmarks;
+  const share = (root: "front" | "back"): readonly [number, number] => {
+    const { hemSide, hemInseam, creaseHem } =
+      shape.panels.find((p) => isOf(p.id, root) && p.landmarks.creaseHem)?.landmarks ?? {};
     if (!hemSide || !hemInseam || !creaseHem) return [0, 0];
     return [Math.abs(hemSide[0] - creaseHem[0]), Math.abs(hemInseam[0] - creaseHem[0])];
   };
   const rows = [
-    ["Front", share(front), shape.readings.hemWidthFront],
-    ["Back", share(back), shape.readings.hemWidthBack],
+    ["Front", share("front"), shape.readings.hemWidthFront],
+    ["Back", share("back"), shape.readings.hemWidthBack],
   ] as const;
   return (
     <section aria-label="Girths">

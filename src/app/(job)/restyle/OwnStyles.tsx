@@ -4,8 +4,8 @@ import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
-import { deriveShape } from "@/core/derive";
 import { jobOfVersion, takeOver, versionOf } from "@/core/derive/versions";
+import { isOf } from "@/core/drafting";
 import type { Job } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
 import { changeJob, undo } from "@/store/jobStore";
@@ -13,6 +13,7 @@ import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
+import { useMiniatures } from "@/ui/useMiniatures";
 
 /** Styles someone made here: the job's rules, moves and finishes under a name, to be used on any wearer. */
 export function OwnStyles() {
@@ -89,27 +90,29 @@ interface ShelfProps {
 const Shelf = memo(
   function Shelf({ body, styles, onRemove }: ShelfProps) {
     const { enqueueSnackbar } = useSnackbar();
-    const drawn = useMemo(
+    const jobs = useMemo(
       () =>
-        styles.map(({ id, style }) => {
-          const shape = deriveShape(
-            jobOfVersion(
-              { format: "eland-job", version: 1, name: "", body, block: style.block, style: style.style },
-              style,
-            ),
-          );
-          return { id, style, panels: shape.ok ? [shape.front] : [], why: shape.ok ? null : shape.errors[0]?.message };
-        }),
+        styles.map(({ style }) =>
+          jobOfVersion(
+            { format: "eland-job", version: 1, name: "", body, block: style.block, style: style.style },
+            style,
+          ),
+        ),
       [body, styles],
     );
+    const drawn = useMiniatures(jobs);
     return (
       <ul style={{ listStyle: "none", margin: "0 0 6px", padding: 0 }}>
-        {drawn.map(({ id, style, panels, why }) => (
+        {styles.map(({ id, style }, i) => (
           <li key={id} style={{ display: "flex", alignItems: "center", gap: 8, borderTop: "1px solid var(--rule)" }}>
-            <MiniOutline panels={panels} width={30} height={34} />
+            <MiniOutline
+              panels={(drawn[i]?.panels ?? []).filter((panel) => !isOf(panel.id, "back"))}
+              width={30}
+              height={34}
+            />
             <Button
               sx={{ px: 0, flex: 1, justifyContent: "start", textAlign: "left" }}
-              title={why ?? undefined}
+              title={drawn[i]?.message ?? undefined}
               onClick={() => {
                 changeJob((draft) => takeOver(draft, style));
                 enqueueSnackbar(`“${style.name}” is on the table.`, {

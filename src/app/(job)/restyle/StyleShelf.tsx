@@ -1,13 +1,16 @@
 "use client";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
-import { deriveShape } from "@/core/derive";
+import { isOf } from "@/core/drafting";
 import Checkbox from "@mui/material/Checkbox";
 import { memo, useMemo, useState } from "react";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { PaneHeading } from "@/ui/StageLayout";
+import { useMiniatures } from "@/ui/useMiniatures";
+
+const STYLE_LIST = Object.values(STYLES);
 
 /** The styles as outlines made by the engine for this wearer; drawn anew only with the card or the choice. */
 export function StyleShelf() {
@@ -17,26 +20,25 @@ export function StyleShelf() {
 
 const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body"]; readonly chosenId: string }) {
   const [keep, setKeep] = useState(false);
-  const drawn = useMemo(
+  const jobs = useMemo(
     () =>
-      Object.values(STYLES).map((style) => {
-        const shape = deriveShape({
-          format: "eland-job",
-          version: 1,
-          name: "",
-          body,
-          block: { school: style.school, rules: {} },
-          style: { id: style.id, params: {} },
-        });
-        return { style, panels: shape.ok ? [shape.front] : [] };
-      }),
+      STYLE_LIST.map((style): Job => ({
+        format: "eland-job",
+        version: 1,
+        name: "",
+        body,
+        block: { school: style.school, rules: {} },
+        style: { id: style.id, params: {} },
+      })),
     [body],
   );
+  const drawn = useMiniatures(jobs);
   return (
     <section aria-label="Styles for this wearer" style={{ marginBottom: 18 }}>
       <PaneHeading>Styles for this wearer</PaneHeading>
       <div style={{ display: "grid", gridTemplateColumns: "repeat(3, 66px)", gap: 8 }}>
-        {drawn.map(({ style, panels }) => {
+        {STYLE_LIST.map((style, i) => {
+          const panels = (drawn[i]?.panels ?? []).filter((panel) => !isOf(panel.id, "back"));
           const chosen = style.id === chosenId;
           return (
             <button

@@ -1,0 +1,77 @@
+import { pathLength, pathReverse, type Path } from "../geometry";
+import type { Mm } from "../units";
+import { edgeOf, type Panel } from "./panel";
+
+/** An edge of a panel, walked along its outline or against it. */
+export interface EdgeRef {
+  readonly panel: string;
+  readonly edge: string;
+  readonly reversed: boolean;
+}
+
+/** Which body seam a join is; `style` is any seam a cut has made. */
+export type JoinKind = "side" | "inseam" | "crotch" | "style" | "waist";
+
+/** How the longer edge of a join is brought to the shorter one's length. */
+export type JoinHow = "equal" | "eased" | "gathered" | "pleated";
+
+/**
+ * Two runs of edges that are sewn together, both listed and walked from their shared start. A join holds for both
+ * legs, or for the one it names.
+ */
+export interface Join {
+  readonly id: string;
+  readonly label: string;
+  readonly kind: JoinKind;
+  readonly how: JoinHow;
+  readonly leg: "both" | "left" | "right";
+  readonly a: readonly EdgeRef[];
+  readonly b: readonly EdgeRef[];
+}
+
+/** An edge walked along its outline. */
+export const along = (panel: string, edge: string): EdgeRef => ({ panel, edge, reversed: false });
+/** An edge walked against its outline. */
+export const against = (panel: string, edge: string): EdgeRef => ({ panel, edge, reversed: true });
+
+/** The seams of a pair of trousers before anything is cut: front and back, right and left alike. */
+export const LEG_JOINS: readonly Join[] = (
+  [
+    ["side", "Side seam", "side", "equal", "front.side", "back.side"],
+    ["inseam", "Inseam", "inseam", "eased", "front.inseam", "back.inseam"],
+    ["crotch-front", "Centre front", "crotch", "equal", "front.crotch", "front.crotch"],
+    ["crotch-back", "Centre back", "crotch", "equal", "back.crotch", "back.crotch"],
+  ] as const
+).map(([id, label, kind, how, a, b]): Join => {
+  const ref = (address: string): EdgeRef => along(...(address.split(".") as [string, string]));
+  return { id, label, kind, how, leg: "both", a: [ref(a)], b: [ref(b)] };
+});
+
+/** The panel with this id; throws when there is none. */
+export function panelById(panels: readonly Panel[], id: string): Panel {
+  const found = panels.find((panel) => panel.id === id);
+  if (!found) throw new RangeError(`there is no panel ${id}`);
+  return found;
+}
+
+/** True for the front or back itself and for every panel that was cut from it. */
+export const isOf = (id: string, root: "front" | "back"): boolean => id === root || id.startsWith(`${root}-`);
+
+/** The edge as it is walked in a join. */
+export function refPath(panels: readonly Panel[], ref: EdgeRef): Path {
+  const { path } = edgeOf(panelById(panels, ref.panel), ref.edge);
+  return ref.reversed ? pathReverse(path) : path;
+}
+
+/** Arc length of a run of edges. */
+export function refsLength(panels: readonly Panel[], refs: readonly EdgeRef[]): Mm {
+  return refs.reduce((sum, ref) => sum + pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path), 0);
+}
+
+/** Panels of one leg: those both legs share, and those cut for this one alone. */
+export function legOf(panels: readonly Panel[], leg: "left" | "right"): readonly Panel[] {
+  return panels.filter((panel) => panel.half === "both" || panel.half === leg);
+}
+
+/** How many legs, or halves of the garment, a panel serves. */
+export const halvesOf = (panel: Panel): 1 | 2 => (panel.half === "both" ? 2 : 1);

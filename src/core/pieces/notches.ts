@@ -1,0 +1,111 @@
+import { edgeOf, panelById, type EdgeRef, type Panel } from "../drafting";
+import { pathLength } from "../geometry";
+import type { Mm } from "../units";
+import type { Notch } from "./piece";
+import type { Seam } from "./seams";
+
+/** A matching mark on an edge of a panel, at an arc length along the edge as it lies in the outline. */
+export interface NotchPlace {
+  readonly panel: string;
+  readonly edge: string;
+  readonly along: Mm;
+  readonly kind: Notch["kind"];
+  readonly pairs: string;
+}
+
+/** Distances from the shared start of a seam at which both sides are marked. */
+function marksOf(seam: Seam): readonly Mm[] {
+  const length = Math.min(seam.lengthA, seam.lengthB);
+  switch (seam.kind) {
+    case "side":
+      // Measured from the hem end, so that the lower mark clears the hand at the hip and the upper the knee.
+      return length > 300 ? [length * 0.22, length - Math.min(length * 0.45, 480)] : [length / 2];
+    case "inseam":
+      // Any ease of the back lies above the mark.
+      return [Math.min(length * 0.5, 380)];
+    case "crotch":
+      return [length * 0.4];
+    case "waist":
+      return [];
+    case "style":
+      return length > 400 ? [length * 0.3, length * 0.7] : [length / 2];
+  }
+}
+
+/** Where a distance along a walk lies: the edge, and the arc length in the edge's own direction. */
+function placeOn(panels: readonly Panel[], walk: readonly EdgeRef[], distance: Mm): Omit<NotchPlace, "kind" | "pairs"> {
+  let rest = distance;
+  for (const [i, ref] of walk.entries()) {
+    const length = pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path);
+    if (rest <= length + 1e-9 || i === walk.length - 1) {
+      const within = Math.min(length, Math.max(0, rest));
+      return { panel: ref.panel, edge: ref.edge, along: ref.reversed ? length - within : within };
+    }
+    rest -= length;
+  }
+  throw new RangeError("a seam without edges");
+}
+
+/** The band is marked where the seams of the waist meet it, double at the centre back. */
+function bandMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
+  const places: NotchPlace[] = [];
+  let reached = 0;
+  const mark = (distance: Mm, kind: Notch["kind"]): void =>
+    void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id });
+  if (seam.leg === "right") mark(0, "double");
+  seam.walkB.forEach((ref, i) => {
+    reached += pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path);
+    const next = seam.walkB[i + 1];
+    if (next ? next.panel !== ref.panel : seam.leg === "right") mark(reached, "single");
+  });
+  return places;
+}
+
+/**
+ * Matching marks of every seam: on both sides at the same arc length from their shared start, or at the same share of
+ * it where one side is gathered or pleated in, so that they meet when the seam is sewn. Darts are marked at their legs.
+ * One mark for the front and for what both share, two for the centre back.
+ */
+export function notchPlaces(panels: readonly Panel[], seams: readonly Seam[]): NotchPlace[] {
+  const places = seams.flatMap((seam): NotchPlace[] => {
+    if (seam.kind === "waist" && seam.a[0]?.startsWith("waistband.")) return bandMarks(panels, seam);
+    const kind = seam.id.startsWith("crotch-back") ? "double" : "single";
+    const distances: readonly (readonly [Mm, Mm])[] =
+      seam.how === "gathered" || seam.how === "pleated"
+        ? [0.25, 0.5, 0.75].map((share) => [share * seam.lengthA, share * seam.lengthB] as const)
+        : marksOf(seam).map((distance) => [distance, distance] as const);
+    return distances.flatMap(([a, b]) =>
+      (
+        [
+          [seam.walkA, a],
+          [seam.walkB, b],
+        ] as const
+      ).map(([walk, distance]) => ({
+        ...placeOn(panels, walk, distance),
+        kind,
+        pairs: seam.id,
+      })),
+    );
+  });
+  const darts = panels.flatMap((panel) =>
+    panel.edges
+      .filter((edge) => edge.role === "dart")
+      .flatMap((edge) =>
+        [0, pathLength(edge.path)].map((along): NotchPlace => ({
+          panel: panel.id,
+          edge: edge.id,
+          along,
+          kind: "single",
+          pairs: "dart",
+        })),
+      ),
+  );
+  // Left and right of one pattern are walked as two seams and marked once.
+  const seen = new Set<string>();
+  return [...places, ...darts].filter(({ panel, edge, along, pairs }) => {
+    const key = `${panel}.${edge}.${along.toFixed(3)}.${pairs.replace(/-(left|right)$/, "")}`;
+    if (seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}

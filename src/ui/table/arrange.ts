@@ -1,0 +1,82 @@
+import { isOf, type Panel } from "@/core/drafting";
+import { boxOf, type Box, type Point } from "@/core/geometry";
+import { layOut, panelBox, type Placed } from "./layout";
+
+/** Room left between the parts a panel was cut into. */
+const APART = 45;
+/** Room kept beside each leg, so that opening it does not run the panels into each other. */
+const ROOM = 90;
+
+const shifted = (b: Box, [x, y]: Point): Box => ({
+  left: b.left + x,
+  right: b.right + x,
+  top: b.top + y,
+  bottom: b.bottom + y,
+});
+
+function around(boxes: readonly Box[]): Box {
+  return boxOf(
+    boxes.flatMap((b): Point[] => [
+      [b.left, b.top],
+      [b.right, b.bottom],
+    ]),
+  );
+}
+
+/** The parts of a front or back, drawn in one frame, pulled apart: upper ones upward, those beside each other sideways. */
+function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; readonly by: Point }[] {
+  if (parts.length < 2) return parts.map((panel) => ({ panel, by: [0, 0] }));
+  const boxes = parts.map(panelBox);
+  const whole = around(boxes);
+  const isUpper = (b: Box): boolean => b.bottom - whole.top < 0.45 * (whole.bottom - whole.top);
+  const row = (upper: boolean): Panel[] =>
+    parts
+      .filter((_, i) => isUpper(boxes[i] as Box) === upper)
+      .sort((a, b) => panelBox(a).left + panelBox(a).right - panelBox(b).left - panelBox(b).right);
+  const place = (panels: readonly Panel[], y: number): { panel: Panel; by: Point }[] => {
+    let edge = -Infinity;
+    return panels.map((panel) => {
+      const box = panelBox(panel);
+      const x = Math.max(0, edge + APART - box.left);
+      edge = box.right + x;
+      return { panel, by: [x, y] };
+    });
+  };
+  return [...place(row(true), -APART), ...place(row(false), 0)];
+}
+
+/**
+ * The pattern on the table: the back and what was cut from it, the front likewise, then every other part. Where a
+ * block is given it fixes where back and front lie, with room beside them, so that they keep their places while a
+ * handle is pulled.
+ */
+export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Placed<Panel>[] {
+  const groups = (["back", "front"] as const)
+    .map((root) => ({ root, parts: exploded(panels.filter((p) => isOf(p.id, root))) }))
+    .filter((group) => group.parts.length > 0);
+  const legs = layOut(
+    groups.map(({ root, parts }) => {
+      const base = block?.find((p) => p.id === root);
+      const boxes = parts.map((p) => shifted(panelBox(p.panel), p.by));
+      // Only a pattern that was pulled apart needs more room than its block.
+      const box = around([...(base ? [panelBox(base)] : []), ...(base && parts.length === 1 ? [] : boxes)]);
+      const room = block ? ROOM : 0;
+      return { id: root, item: root, box: { ...box, left: box.left - room, right: box.right + room } };
+    }),
+  );
+  const placedLegs = legs.flatMap((leg): Placed<Panel>[] => {
+    const group = groups.find((g) => g.root === leg.id);
+    return (group?.parts ?? []).map(({ panel, by }) => ({
+      id: panel.id,
+      item: panel,
+      at: [leg.at[0] + by[0], leg.at[1] + by[1]],
+      box: panelBox(panel),
+    }));
+  });
+  const right = Math.max(0, ...legs.map((l) => l.at[0] + l.box.right + APART));
+  const others = panels.filter((p) => !isOf(p.id, "back") && !isOf(p.id, "front"));
+  const placedOthers = layOut(others.map((panel) => ({ id: panel.id, item: panel, box: panelBox(panel) }))).map(
+    (p): Placed<Panel> => ({ ...p, at: [p.at[0] + right, p.at[1] - (p.item.ring ? p.box.top : 0)] }),
+  );
+  return [...placedLegs, ...placedOthers];
+}
