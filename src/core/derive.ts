@@ -224,7 +224,12 @@ export function derive(job: Job): Derived | DeriveFault {
       moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
       finishSource: job.finish ?? {},
     }),
-    undecided: finish.undecided,
+    undecided: [
+      ...finish.undecided,
+      ...(finish.zip && !zip
+        ? ["The closure is not decided: the centre back is cut or lies on a fold, so no zip can be set in there."]
+        : []),
+    ],
   };
 }
 

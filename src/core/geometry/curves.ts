@@ -47,6 +47,35 @@ export function truedCurve(from: Point, leave: Point, to: Point, arrive: Point, 
   return cubic(from, pointAdd(from, pointScale(leave, handle)), pointSubtract(to, pointScale(arrive, handle)), to);
 }
 
+/** The unit vector square to `tangent` that points from `from` toward `to`. */
+export function squareToward(tangent: Point, from: Point, to: Point): Point {
+  const square: Point = [-tangent[1], tangent[0]];
+  const chord = pointSubtract(to, from);
+  return square[0] * chord[0] + square[1] * chord[1] >= 0 ? square : [-square[0], -square[1]];
+}
+
+/** A trued edge between two seams, square to both: from a place with its seam's direction to another with its. */
+export function squareCurve(from: Point, fromSeam: Point, to: Point, toSeam: Point, fullness = 1): Segment {
+  const back = squareToward(toSeam, to, from);
+  return truedCurve(from, squareToward(fromSeam, from, to), to, [-back[0], -back[1]], fullness);
+}
+
+/** An arc of a circle about `centre` from one angle to another (radians, clockwise as drawn), as cubics of at most 30 degrees. */
+export function circleArc(centre: Point, radius: Mm, from: Radians, to: Radians): readonly Segment[] {
+  const count = Math.max(1, Math.ceil(Math.abs(to - from) / (Math.PI / 6)));
+  const step = (to - from) / count;
+  // Handles of 4/3 tan(step/4) of the radius touch the arc at both ends and in the middle.
+  const handle = (4 / 3) * Math.tan(step / 4) * radius;
+  const at = (angle: Radians, out: Mm): Point => [
+    centre[0] + radius * Math.cos(angle) - out * Math.sin(angle),
+    centre[1] + radius * Math.sin(angle) + out * Math.cos(angle),
+  ];
+  return Array.from({ length: count }, (_, i) => {
+    const [a, b] = [from + i * step, from + (i + 1) * step];
+    return cubic(at(a, 0), at(a, handle), at(b, -handle), at(b, 0));
+  });
+}
+
 /** A ray from the maker's corner that a curve should cross at a stated distance. */
 export interface Diagonal {
   readonly corner: Point;

@@ -42,11 +42,11 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
 export const allowances: CheckRule = {
   id: "allowances",
   label: "Allowances",
-  note: "Every sewn edge has its allowance once; cut lines do not cross themselves.",
+  note: "Every sewn edge has its allowance once, a fold has none; cut lines do not cross themselves.",
   measure({ pieces, hemDepth }) {
     const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
     const bare = pieces.flatMap((piece) =>
-      piece.edges.filter((e) => e.allowance <= 0).map((edge) => ({ piece, edge })),
+      piece.edges.filter((e) => e.allowance <= 0 && e.role !== "fold").map((edge) => ({ piece, edge })),
     )[0];
     const misfit = worstMisfit(pieces);
     const off = misfit?.off ?? 0;

@@ -4,6 +4,9 @@ import { plain } from "../units";
 import { pathTurn } from "../pieces";
 import { byLimits, verdict, type CheckRule } from "./check";
 
+/** Hems no deeper than this are rolled. */
+const ROLLED = 10;
+
 /** How much a turn-up is longer than what it covers: twice its depth times the turn of the hem. */
 export function turnUpExcess(panel: Panel, depth: number): number {
   return edgesWithRole(panel, "hem").reduce((sum, edge) => sum + 2 * depth * Math.abs(pathTurn(edge.path)), 0);
@@ -16,7 +19,10 @@ export const hemTurn: CheckRule = {
   note: "The turn-up of a curved hem has little to ease in.",
   measure({ panels, hemDepth }) {
     if (hemDepth === null) return null;
-    const worst = panels
+    // Part of a circle is always rolled or turned narrowly; there the ease is spread over the whole round.
+    const turned = panels.filter((panel) => !panel.ring || hemDepth > ROLLED);
+    if (turned.length === 0) return null;
+    const worst = turned
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))
       .reduce((a, b) => (b.value > a.value ? b : a));
     const status = byLimits(worst.value, 6, 12);

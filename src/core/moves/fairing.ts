@@ -16,6 +16,7 @@ import {
   pointSubtract,
   pointUnit,
   segmentLength,
+  squareCurve,
   truedCurve,
   type Path,
   type Point,
@@ -52,13 +53,6 @@ export function restoreLength(path: Path, length: Mm, end: "start" | "end"): Pat
     : [line(pointAdd(pathStart(path), pointScale(pathStartTangent(path), excess)), pathStart(path)), ...path];
 }
 
-/** The unit vector square to `tangent` that points from `from` toward `to`. */
-function squareToward(tangent: Point, from: Point, to: Point): Point {
-  const square: Point = [-tangent[1], tangent[0]];
-  const chord = pointSubtract(to, from);
-  return square[0] * chord[0] + square[1] * chord[1] >= 0 ? square : [-square[0], -square[1]];
-}
-
 /** A trued hem that misses the gaps by more than this share is drawn fuller or flatter until it does not. */
 const HEM_MISS = 0.0195;
 
@@ -68,9 +62,8 @@ const HEM_MISS = 0.0195;
  */
 export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   const [from, to] = [pathEnd(side), pathStart(inseam)];
-  const leave = squareToward(pathEndTangent(side), from, to);
-  const back = squareToward(pathStartTangent(inseam), to, from);
-  const draw = (fullness: number): Segment => truedCurve(from, leave, to, [-back[0], -back[1]], fullness);
+  const draw = (fullness: number): Segment =>
+    squareCurve(from, pathEndTangent(side), to, pathStartTangent(inseam), fullness);
   const plainHem = draw(1);
   const miss = segmentLength(plainHem) / grown - 1;
   if (Math.abs(miss) <= HEM_MISS) return plainHem;

@@ -1,19 +1,9 @@
 import { z } from "zod";
-import {
-  line,
-  pathAt,
-  pathEnd,
-  pathLength,
-  pathMap,
-  pathSplit,
-  pathStart,
-  pointAdd,
-  type Path,
-  type Point,
-} from "../geometry";
+import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Path, type Point } from "../geometry";
 import { landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
 import { quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
+import { alongAtX } from "./cut";
 import { MoveRefused, type Handle, type Move, type Shown } from "./move";
 
 const schema = z.strictObject({
@@ -58,20 +48,6 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
     };
   },
 };
-
-/** Arc length at which a run that goes one way across passes `x`; null when it does not reach it. */
-function alongAtX(path: Path, x: Mm): Mm | null {
-  const [from, to] = [pathStart(path)[0], pathEnd(path)[0]];
-  if ((from - x) * (to - x) > 0) return null;
-  const way = Math.sign(to - from) || 1;
-  let [low, high] = [0, pathLength(path)];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if ((pathAt(path, middle).point[0] - x) * way < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
 
 /** Where the slash runs: the crease, or beside a dart that stands there. */
 function slashX(panel: Panel, outward: 1 | -1): Mm {

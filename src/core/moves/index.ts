@@ -1,12 +1,17 @@
 import { dropCrotch } from "./dropCrotch";
+import { flounce } from "./flounce";
 import { fullSpread } from "./fullSpread";
 import type { Move } from "./move";
+import { godet } from "./godet";
+import { placket } from "./placket";
 import { setLength } from "./setLength";
 import { shapeLeg } from "./shapeLeg";
 import { spread } from "./spread";
+import { split } from "./split";
 import { waistLevel } from "./waistLevel";
 import { waistShaping } from "./waistShaping";
 import { widenLeg } from "./widenLeg";
+import { yoke } from "./yoke";
 
 export * from "./move";
 export { garmentLengthSchema } from "./setLength";
@@ -25,6 +30,11 @@ export const MOVES: Readonly<Record<string, Move>> = Object.fromEntries(
       setLength,
       spread,
       fullSpread,
+      yoke,
+      split,
+      placket,
+      flounce,
+      godet,
     ] as unknown as readonly Move[]
   ).map((move) => [move.id, move]),
 );

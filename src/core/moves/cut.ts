@@ -1,0 +1,254 @@
+import {
+  against,
+  along,
+  edgeOf,
+  panelById,
+  panelOutline,
+  type Edge,
+  type EdgeRef,
+  type Join,
+  type Panel,
+  type PanelLine,
+} from "../drafting";
+import {
+  boxOf,
+  chordsCross,
+  distanceToChord,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathFlatten,
+  pathLength,
+  pathReverse,
+  pathStart,
+  pointBetween,
+  pointDistance,
+  polygonSections,
+  type Path,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+import type { StyleState } from "./move";
+
+/** A place on a panel's outline: an edge, and the arc length from its start. */
+export interface Place {
+  readonly edge: string;
+  readonly along: Mm;
+}
+
+/** A cut across one panel, from edge to edge, and what the two parts and the new seam are called. */
+export interface PanelCut {
+  readonly from: Place;
+  readonly to: Place;
+  /** Runs from the first place to the second, inside the panel. */
+  readonly path: Path;
+  /** The part that lies between the places in outline order, and the other. */
+  readonly between: PartName;
+  readonly rest: PartName;
+  readonly seam: { readonly id: string; readonly label: string };
+  /** Id and name of the new edge on both parts. */
+  readonly edge: { readonly id: string; readonly name: string };
+}
+
+export interface PartName {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface CutEdge {
+  readonly source: string;
+  readonly edge: Edge;
+}
+
+/** The outline from one place on to another, as edges that remember which edge they were. */
+function run(panel: Panel, from: Place, to: Place): CutEdge[] {
+  const { edges } = panel;
+  const index = (place: Place): number => edges.findIndex((e) => e.id === place.edge);
+  const [first, last] = [index(from), index(to)];
+  const parts: CutEdge[] = [];
+  const push = (edge: Edge, a: Mm, b: Mm): void => {
+    if (b - a > 1e-6) parts.push({ source: edge.id, edge: { ...edge, path: pathBetween(edge.path, a, b) } });
+  };
+  if (first === last && from.along < to.along) {
+    push(edges[first] as Edge, from.along, to.along);
+    return parts;
+  }
+  const at = (i: number): Edge => edges[i % edges.length] as Edge;
+  push(at(first), from.along, pathLength(at(first).path));
+  const end = last > first ? last : last + edges.length;
+  for (let i = first + 1; i < end; i++) push(at(i), 0, pathLength(at(i).path));
+  push(at(last), 0, to.along);
+  return parts;
+}
+
+/** Inside the outline, or within half a millimetre of it. */
+export function onPanel(outline: readonly Point[], p: Point): boolean {
+  const inside = polygonSections(outline, p[1]).some(([left, right]) => p[0] >= left - 0.5 && p[0] <= right + 0.5);
+  if (inside) return true;
+  return outline.some((a, i) => distanceToChord(p, a, outline[(i + 1) % outline.length] as Point) < 0.5);
+}
+
+/** The stretches of an inner line that lie on a panel. */
+function clipped(line: PanelLine, outline: readonly Point[]): PanelLine[] {
+  const pieces: Point[][] = [];
+  let current: Point[] = [];
+  for (let i = 1; i < line.points.length; i++) {
+    const [a, b] = [line.points[i - 1] as Point, line.points[i] as Point];
+    const cuts = outline
+      .map((p, j) => chordsCross(a, b, p, outline[(j + 1) % outline.length] as Point))
+      .filter((p): p is Point => p !== null)
+      .map((p) => pointDistance(a, p) / (pointDistance(a, b) || 1));
+    const marks = [0, ...cuts.sort((x, y) => x - y), 1];
+    for (let k = 1; k < marks.length; k++) {
+      const [from, to] = [marks[k - 1] as number, marks[k] as number];
+      if (to - from < 1e-9) continue;
+      const inside = onPanel(outline, pointBetween(a, b, (from + to) / 2));
+      if (!inside) {
+        if (current.length > 1) pieces.push(current);
+        current = [];
+        continue;
+      }
+      if (current.length === 0) current.push(pointBetween(a, b, from));
+      current.push(pointBetween(a, b, to));
+    }
+  }
+  if (current.length > 1) pieces.push(current);
+  const length = (points: readonly Point[]): Mm =>
+    points.slice(1).reduce((sum, p, i) => sum + pointDistance(points[i] as Point, p), 0);
+  return pieces.filter((points) => length(points) > 2).map((points) => ({ ...line, points }));
+}
+
+/** An upright grain line through the middle of a panel, where none of the drawn one is left. */
+export function middleGrain(outline: readonly Point[]): PanelLine {
+  const { top, bottom } = boxOf(outline);
+  const widest = [0.35, 0.5, 0.65].map((share) => {
+    const y = top + (bottom - top) * share;
+    const [left, right] = polygonSections(outline, y).reduce<readonly [Mm, Mm]>(
+      (best, s) => (s[1] - s[0] > best[1] - best[0] ? s : best),
+      [0, 0],
+    );
+    return { x: (left + right) / 2, width: right - left };
+  });
+  const { x } = widest.reduce((a, b) => (b.width > a.width ? b : a));
+  const own = outline.map((p, i) =>
+    chordsCross([x, top - 1], [x, bottom + 1], p, outline[(i + 1) % outline.length] as Point),
+  );
+  const ys = own.filter((p): p is Point => p !== null).map((p) => p[1]);
+  const [from, to] = [Math.min(...ys, bottom), Math.max(...ys, top)];
+  const inset = (to - from) * 0.18;
+  return {
+    kind: "grain",
+    points: [
+      [x, from + inset],
+      [x, to - inset],
+    ],
+  };
+}
+
+/** Inner lines and landmarks of a part that has a new outline. */
+export function withInner(part: Panel, source: Panel): Panel {
+  const outline = panelOutline(part);
+  const lines = source.lines.flatMap((line) => clipped(line, outline));
+  const grain = lines.find((line) => line.kind === "grain");
+  const longEnough = grain && pointDistance(grain.points[0] as Point, grain.points.at(-1) as Point) >= 50;
+  return {
+    ...part,
+    lines: longEnough ? lines : [...lines.filter((line) => line.kind !== "grain"), middleGrain(outline)],
+    landmarks: Object.fromEntries(Object.entries(source.landmarks).filter(([, p]) => onPanel(outline, p))),
+  };
+}
+
+/**
+ * Cuts one panel in two along a path. Both parts stay in their frame; every seam the panel was part of now names the
+ * parts, and the new edges, of role `style`, are joined by a seam of their own. Edges lose no length.
+ */
+export function cutPanel(state: StyleState, panelId: string, cut: PanelCut): StyleState {
+  const panel = panelById(state.panels, panelId);
+  const between = run(panel, cut.from, cut.to);
+  const rest = run(panel, cut.to, cut.from);
+  const part = (name: PartName, runEdges: readonly CutEdge[], closing: Path): Panel => {
+    const used = new Map<string, number>();
+    const edges = runEdges.map(({ edge }): Edge => {
+      const n = (used.get(edge.id) ?? 0) + 1;
+      used.set(edge.id, n);
+      return n === 1 ? edge : { ...edge, id: `${edge.id}-${n}` };
+    });
+    const style: Edge = { id: cut.edge.id, role: "style", name: cut.edge.name, path: closing };
+    return withInner({ ...panel, ...name, edges: fromCentre([...edges, style]) }, panel);
+  };
+  const inner = part(cut.between, between, pathReverse(cut.path));
+  const outer = part(cut.rest, rest, cut.path);
+  const refs = new Map(panel.edges.map((edge) => [edge.id, partRefs(edge.id, cut, between, rest)]));
+  const joins = state.joins.map((join) => renamed(join, panelId, refs));
+  const seam: Join = {
+    ...cut.seam,
+    kind: "style",
+    how: "equal",
+    leg: panel.half,
+    a: [against(inner.id, cut.edge.id)],
+    b: [along(outer.id, cut.edge.id)],
+  };
+  return {
+    ...state,
+    panels: state.panels.flatMap((p) => (p === panel ? [inner, outer] : [p])),
+    joins: [...joins, seam],
+  };
+}
+
+/** Edges so turned that the outline starts with its waist, where it has one: at the centre, as it was drawn. */
+function fromCentre(edges: readonly Edge[]): readonly Edge[] {
+  const isRim = (edge: Edge | undefined): boolean => edge?.role === "waist" || edge?.role === "dart";
+  const first = edges.findIndex((edge, i) => isRim(edge) && !isRim(edges[(i + edges.length - 1) % edges.length]));
+  return first <= 0 ? edges : [...edges.slice(first), ...edges.slice(0, first)];
+}
+
+/** What an edge of the uncut panel has become, in its own direction. */
+function partRefs(edge: string, cut: PanelCut, between: readonly CutEdge[], rest: readonly CutEdge[]): EdgeRef[] {
+  const of = (name: PartName, list: readonly CutEdge[]): EdgeRef[] =>
+    list.filter((e) => e.source === edge).map((_, i) => along(name.id, i === 0 ? edge : `${edge}-${i + 1}`));
+  const [inner, outer] = [of(cut.between, between), of(cut.rest, rest)];
+  // Walking the edge, the part before the first place comes first; an edge that holds both places returns to it.
+  if (cut.from.edge === edge && cut.to.edge === edge && cut.from.along < cut.to.along) {
+    const [tail, head] = [outer[0], outer[1]];
+    return [head, ...inner, tail].filter((ref): ref is EdgeRef => ref !== undefined);
+  }
+  return cut.to.edge === edge ? [...inner, ...outer] : [...outer, ...inner];
+}
+
+/** The join with every mention of a panel's edges replaced by what they have become. */
+export function renamed(join: Join, panelId: string, refs: ReadonlyMap<string, readonly EdgeRef[]>): Join {
+  const side = (list: readonly EdgeRef[]): EdgeRef[] =>
+    list.flatMap((ref) => {
+      if (ref.panel !== panelId) return [ref];
+      const parts = refs.get(ref.edge) ?? [];
+      return ref.reversed ? [...parts].reverse().map((p) => ({ ...p, reversed: !p.reversed })) : parts;
+    });
+  return { ...join, a: side(join.a), b: side(join.b) };
+}
+
+/** Place on an edge at which it passes a level, by bisection; the edge runs on from its start toward the level. */
+export function alongAtLevel(panel: Panel, edgeId: string, y: Mm): Mm {
+  const points = pathFlatten(edgeOf(panel, edgeId).path);
+  let reached = 0;
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1] as Point, points[i] as Point];
+    const step = pointDistance(a, b);
+    if ((a[1] - y) * (b[1] - y) <= 0 && a[1] !== b[1]) return reached + (step * (y - a[1])) / (b[1] - a[1]);
+    reached += step;
+  }
+  return reached;
+}
+
+/** Where a vertical at `x` meets an edge that runs across; null when it does not. */
+export function alongAtX(path: Path, x: Mm): Mm | null {
+  const [from, to] = [pathStart(path)[0], pathEnd(path)[0]];
+  if ((from - x) * (to - x) > 0) return null;
+  const way = Math.sign(to - from) || 1;
+  let [low, high] = [0, pathLength(path)];
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if ((pathAt(path, middle).point[0] - x) * way < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

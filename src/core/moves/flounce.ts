@@ -1,0 +1,213 @@
+import { z } from "zod";
+import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
+import { pathAt, pathLength } from "../geometry";
+import { plain, quantity, type Mm, type Quantity } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { cutAcross, withoutPanels, wholeLegs } from "./legs";
+import { levelOf, levelSchema, type LevelName } from "./level";
+import { MoveRefused, type Handle, type Move, type MoveContext, type StyleState } from "./move";
+import { ringPanel, stripPanel } from "./ring";
+
+const schema = z.strictObject({
+  kind: z.enum(["circle", "gathered"]).optional().describe("Part of a circle, or a straight strip gathered on."),
+  start: levelSchema.optional().describe("Where the leg ends and the flounce begins."),
+  depth: autoLengthSchema.optional().describe("How deep the flounce hangs; left auto, to the set length."),
+  share: z.number().min(0.2).max(2).optional().describe("Share of a circle: 1 is a full circle, 0.5 a half."),
+  fullness: z.number().min(1).max(5).optional().describe("Gathered: length of the strip to the seam."),
+  points: z.int().min(0).max(24).optional().describe("Points on the outer edge of one leg."),
+  valley: autoLengthSchema.optional().describe("How far the valleys between the points are cut back."),
+  parts: z.int().min(1).max(8).optional().describe("Into how many parts one flounce is divided."),
+});
+type Params = z.infer<typeof schema>;
+
+const EDGE = { id: "leg-end", name: "flounce seam" };
+const LEAST_DEPTH: Mm = 40;
+
+/** Cuts the leg off at a level and hangs part of a circle, or a gathered strip, from the sewn leg girth. */
+export const flounce: Move<Params> = {
+  id: "flounce",
+  label: "Add a flounce",
+  note: "Cuts the leg off at a level and sews on part of a circle, or a gathered strip, as deep as the length asks.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const legs = wholeLegs(state, "start", this.label);
+    const start = startOf(params, state, context);
+    const depth = depthOf(params, start, state, context);
+    const cut = cutAcross(
+      state,
+      legs,
+      start.mm,
+      (panel) => ({ upper: panel, lower: { id: `${panel.id}-off`, name: "cut off" } }),
+      EDGE,
+    );
+    const off = [`${legs.front.id}-off`, `${legs.back.id}-off`];
+    const upper = withoutPanels(cut, off);
+    const sewn: readonly EdgeRef[] = [against(legs.front.id, EDGE.id), along(legs.back.id, EDGE.id)];
+    const lengths = sewn.map((ref) => pathLength(edgeOf(panelIn(upper, ref.panel), ref.edge).path));
+    const girth = lengths.reduce((sum, l) => sum + l, 0);
+    const seam = quantity(girth, "the sewn leg at the start, front and back");
+    const gathered = params.kind === "gathered";
+    const made = gathered
+      ? strip(params, girth, depth.mm, start.mm)
+      : circle(params, lengths, depth.mm, start.mm, context);
+    const joins: Join[] = [
+      {
+        id: "flounce",
+        label: "Flounce seam",
+        kind: "style",
+        how: gathered ? "gathered" : "equal",
+        leg: "both",
+        a: sewn,
+        b: made.panels.map((p) => along(p.id, "top")),
+      },
+      ...made.panels.map((panel, i): Join => {
+        const next = made.panels[(i + 1) % made.panels.length] as Panel;
+        return {
+          id: `flounce-join-${i + 1}`,
+          label: "Flounce join",
+          kind: "style",
+          how: "equal",
+          leg: "both",
+          a: [along(panel.id, "end")],
+          b: [against(next.id, "start")],
+        };
+      }),
+    ];
+    const side = pathAt(
+      edgeOf(legs.front, "side").path,
+      pathLength(edgeOf(panelIn(upper, legs.front.id), "side").path),
+    );
+    const [first] = made.panels;
+    const hemAt = first?.landmarks.hemMiddle;
+    const handles: Handle[] = [
+      level("flounce-start", legs.front.id, side.point, start.mm),
+      ...(first && hemAt
+        ? [{ ...level("flounce-depth", first.id, hemAt, depth.mm), param: "depth", label: "flounce depth" }]
+        : []),
+    ];
+    return {
+      state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
+      template: gathered
+        ? "End the leg {start} below the waist and gather a strip {fullness} long and {depth} deep onto its {seam}."
+        : `End the leg {start} below the waist and hang ${made.words} from its {seam}, cut at a radius of {radius}, {depth} deep.`,
+      numbers: { start, depth, seam, ...made.numbers },
+      shown: [],
+      handles,
+    };
+  },
+};
+
+const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) => p.id === id) as Panel;
+
+const level = (id: string, panel: string, at: Handle["at"], value: Mm): Handle => ({
+  id,
+  panel,
+  at,
+  axis: [0, 1],
+  param: "start",
+  clears: [],
+  perMm: 1,
+  value,
+  label: "flounce starts",
+  reading: value,
+});
+
+function startOf(params: Params, state: StyleState, context: MoveContext): Quantity {
+  const asked = params.start ?? (context.styleParams.start as LevelName | undefined);
+  const start =
+    asked === undefined
+      ? (context.autos["flounce.start"]?.(context.measures) ??
+        quantity(state.plan.levels.knee, `knee line ${plain(state.plan.levels.knee)}`))
+      : levelOf("start", asked, state, context);
+  const { crotch, hem } = state.plan.levels;
+  const [least, most] = [crotch + 80, hem - LEAST_DEPTH];
+  if (start.mm < least || start.mm > most) {
+    throw new MoveRefused(
+      "start",
+      `A flounce starts between ${(least / 10).toFixed(1)} and ${(most / 10).toFixed(1)} cm below the waist here, not at ${(start.mm / 10).toFixed(1)}.`,
+    );
+  }
+  return start;
+}
+
+function depthOf(params: Params, start: Quantity, state: StyleState, context: MoveContext): Quantity {
+  const { hem } = state.plan.levels;
+  const depth =
+    paramOr("flounce", "depth", params.depth, context) ??
+    quantity(hem - start.mm, `set length ${plain(hem)} - start ${plain(start.mm)}`, { start });
+  if (depth.mm < LEAST_DEPTH || depth.mm > 1200)
+    throw new MoveRefused("depth", "A flounce is between 4 and 120 cm deep.");
+  return depth;
+}
+
+interface Made {
+  readonly panels: readonly Panel[];
+  readonly numbers: Readonly<Record<string, Quantity>>;
+  readonly words: string;
+}
+
+function strip(params: Params, girth: Mm, depth: Mm, from: Mm): Made {
+  const ratio = params.fullness ?? 2;
+  const width = ratio * girth;
+  const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
+  return {
+    panels: [panel],
+    numbers: { fullness: quantity(width, `${ratio} x sewn leg ${plain(girth)}`) },
+    words: "",
+  };
+}
+
+/** A ring whose inner edge is the sewn seam: radius = seam / (2 pi x share), shared between front and back as the seam is. */
+function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, context: MoveContext): Made {
+  const share = params.share ?? 1;
+  const girth = lengths.reduce((sum, l) => sum + l, 0);
+  const radius = girth / (2 * Math.PI * share);
+  const whole = 2 * Math.PI * share;
+  // More than half a circle in one piece would lie over itself once allowances are added.
+  const least = Math.ceil(share / 0.55);
+  const parts = Math.max(least, params.parts ?? least);
+  if (params.parts !== undefined && params.parts < least) {
+    throw new MoveRefused(
+      "parts",
+      `This share of a circle takes at least ${least} parts: one part is half a circle at most.`,
+    );
+  }
+  const points = params.points ?? 0;
+  const valley = points > 0 ? (paramOr("flounce", "valley", params.valley, context)?.mm ?? Math.min(60, depth / 3)) : 0;
+  if (valley > depth * 0.8) throw new MoveRefused("valley", "The valleys would cut into the flounce's seam.");
+  const turns =
+    parts % 2 === 0
+      ? lengths.flatMap((l) => Array.from({ length: parts / 2 }, () => (whole * l) / girth / (parts / 2)))
+      : Array.from({ length: parts }, () => whole / parts);
+  const word = (i: number): string => {
+    if (parts === 1) return "";
+    if (parts === 2) return i === 0 ? "front" : "back";
+    return `${i + 1}`;
+  };
+  // Whole waves in every part, so that the points close evenly over the joins.
+  const perPart = Math.max(points > 0 ? 1 : 0, Math.round(points / parts));
+  const panels = turns.map((turn, i) =>
+    ringPanel({
+      id: ["flounce", word(i)].filter(Boolean).join("-"),
+      name: ["Flounce", word(i)].filter(Boolean).join(" "),
+      radius,
+      depth,
+      turn,
+      from,
+      points: perPart,
+      valley,
+      top: EDGE.name,
+    }),
+  );
+  const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : `${plain(share)} of a circle`;
+  return {
+    panels,
+    numbers: {
+      radius: quantity(radius, `sewn leg ${plain(girth)} / (2 x pi x ${plain(share)})`),
+      across: quantity(2 * (radius + depth), "twice radius and depth: the cloth a full circle needs"),
+      ...(perPart > 0 && { valley: quantity(valley, "cut back between the points") }),
+    },
+    words: `${named}${parts > 1 ? ` in ${parts} parts` : ""}${perPart > 0 ? `, ${perPart * parts} points,` : ""}`,
+  };
+}

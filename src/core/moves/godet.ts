@@ -1,0 +1,181 @@
+import { z } from "zod";
+import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
+import { pathLength, pathSplit, pathStart } from "../geometry";
+import { plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { renamed } from "./cut";
+import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
+import { ringPanel } from "./ring";
+
+const schema = z.strictObject({
+  at: z.enum(["side", "inseam", "split"]).optional().describe("The seam it is let into."),
+  length: autoLengthSchema.optional().describe("How far up from the hem the seam is opened."),
+  spread: autoLengthSchema.optional().describe("Width of the godet along its hem."),
+});
+type Params = z.infer<typeof schema>;
+
+/** Lets a sector of cloth into the lower end of a seam: as long as the seam is opened, its hem on a circle. */
+export const godet: Move<Params> = {
+  id: "godet",
+  label: "Let in a godet",
+  note: "Opens a seam from the hem and lets in a sector of cloth, so that the hem flares from there.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const at = params.at ?? "side";
+    const seams = state.joins.filter((join) =>
+      at === "split" ? /-split$/.test(join.id) : join.kind === at && endsAtHem(state, join),
+    );
+    const length = paramOr("godet", "length", params.length, context) ?? quantity(350, "the usual 350 from the hem");
+    const spread = paramOr("godet", "spread", params.spread, context) ?? quantity(300, "the usual 300 at the hem");
+    if (seams.length === 0) {
+      throw new MoveRefused(
+        "at",
+        at === "split"
+          ? "There is no split seam to let it into. Split a panel first."
+          : `There is no ${at} seam that reaches the hem.`,
+      );
+    }
+    const edges = seams.flatMap((join) => [...join.a, ...join.b].map((ref) => `${ref.panel}.${ref.edge}`));
+    if (new Set(edges).size < edges.length) {
+      throw new MoveRefused(
+        "at",
+        "Left and right differ here, and this seam is shared by both. Let the godet in before that split.",
+      );
+    }
+    const room = Math.min(...seams.map((join) => lastLength(state, join)));
+    if (length.mm < 60 || length.mm > room - 40) {
+      throw new MoveRefused(
+        "length",
+        `The seam can be opened between 6 and ${((room - 40) / 10).toFixed(1)} cm from the hem.`,
+      );
+    }
+    // One part of more than half a circle cannot be cut in one piece.
+    const most = Math.PI * length.mm;
+    if (spread.mm < 20 || spread.mm > most)
+      throw new MoveRefused("spread", `A godet this long can be 2 to ${(most / 10).toFixed(0)} cm wide at its hem.`);
+    let next = state;
+    for (const seam of seams) next = letIn(next, seam, length.mm, spread.mm, at);
+    const panel = next.panels.find((p) => p.id.startsWith("godet")) as Panel;
+    const handle = (param: "length" | "spread", perMm: number, value: Mm): Handle => ({
+      id: `godet-${param}`,
+      panel: panel.id,
+      at: param === "length" ? [0, 0] : pathStart(edgeOf(panel, "hem").path),
+      axis: param === "length" ? [0, -1] : [1, 0],
+      param,
+      clears: [],
+      perMm,
+      value,
+      label: param === "length" ? "godet length" : "godet hem",
+      reading: value,
+    });
+    const where = at === "split" ? "split seam" : at === "side" ? "side seam" : "inseam";
+    return {
+      state: next,
+      template: `Open the ${where} {length} from the hem and let in a godet, {spread} wide along its hem.`,
+      numbers: {
+        length,
+        spread,
+        angle: quantity(
+          (spread.mm / length.mm) * (180 / Math.PI),
+          `spread ${plain(spread.mm)} / length ${plain(length.mm)}, in degrees`,
+        ),
+      },
+      shown: [],
+      handles: [handle("length", 1, length.mm), handle("spread", 2, spread.mm)],
+    };
+  },
+};
+
+/** The end of a seam that lies at the hem: its last edge, or, for an inseam, its first. */
+const hemEnd = (join: Join): "first" | "last" => (join.kind === "inseam" ? "first" : "last");
+
+function endsAtHem(state: StyleState, join: Join): boolean {
+  const refs = [join.a, join.b].map((list) => list.at(hemEnd(join) === "first" ? 0 : -1));
+  return refs.every((ref) => ref && panelById(state.panels, ref.panel).edges.some((e) => e.role === "hem"));
+}
+
+function lastLength(state: StyleState, join: Join): Mm {
+  const refs = [join.a, join.b].map((list) => list.at(hemEnd(join) === "first" ? 0 : -1) as EdgeRef);
+  return Math.min(...refs.map((ref) => pathLength(edgeOf(panelById(state.panels, ref.panel), ref.edge).path)));
+}
+
+/** The panel with one edge divided at a distance from its hem end; the part at the hem is called `<edge>-godet`. */
+function divided(
+  panel: Panel,
+  ref: EdgeRef,
+  fromHem: Mm,
+  end: "first" | "last",
+): { panel: Panel; refs: readonly EdgeRef[] } {
+  const edge = edgeOf(panel, ref.edge);
+  // Whether the hem lies at the edge's own end or start.
+  const atEnd = (end === "last") !== ref.reversed;
+  const whole = pathLength(edge.path);
+  const [a, b] = pathSplit(edge.path, atEnd ? whole - fromHem : fromHem);
+  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: `${edge.name}, godet` };
+  const parts: Edge[] = atEnd
+    ? [
+        { ...edge, path: a },
+        { ...opened, path: b },
+      ]
+    : [
+        { ...opened, path: a },
+        { ...edge, path: b },
+      ];
+  return {
+    panel: { ...panel, edges: panel.edges.flatMap((e) => (e === edge ? parts : [e])) },
+    refs: parts.map((p) => along(panel.id, p.id)),
+  };
+}
+
+function letIn(state: StyleState, join: Join, length: Mm, spread: Mm, at: string): StyleState {
+  const end = hemEnd(join);
+  const pick = (list: readonly EdgeRef[]): EdgeRef => list.at(end === "first" ? 0 : -1) as EdgeRef;
+  const suffix = join.leg === "both" ? "" : `-${join.leg}`;
+  const id = ["godet", at].join("-") + suffix;
+  const sector = ringPanel({
+    id,
+    name: `Godet${suffix.replace("-", " ")}`,
+    radius: 0,
+    depth: length,
+    turn: spread / length,
+    from: state.plan.levels.hem - length,
+    points: 0,
+    valley: 0,
+    top: "",
+  });
+  // A sector has no inner edge: its two straight edges meet in a point.
+  const part: Panel = { ...sector, half: join.leg, edges: sector.edges.filter((e) => e.id !== "top") };
+  let { panels, joins } = state;
+  const opened = [join.a, join.b].map((list): EdgeRef => {
+    const ref = pick(list);
+    const done = divided(panelById(panels, ref.panel), ref, length, end);
+    panels = panels.map((p) => (p.id === ref.panel ? done.panel : p));
+    const refs = new Map(panels.find((p) => p.id === ref.panel)?.edges.map((e) => [e.id, [along(ref.panel, e.id)]]));
+    refs.set(ref.edge, [...done.refs]);
+    joins = joins.map((other) => renamed(other, ref.panel, refs));
+    return { ...ref, edge: `${ref.edge}-godet` };
+  });
+  const isOpened = (ref: EdgeRef): boolean => opened.some((o) => o.panel === ref.panel && o.edge === ref.edge);
+  joins = joins.map((other) =>
+    other.id === join.id
+      ? { ...other, a: other.a.filter((r) => !isOpened(r)), b: other.b.filter((r) => !isOpened(r)) }
+      : other,
+  );
+  const sewn = (ref: EdgeRef, edge: EdgeRef, n: number): Join => ({
+    id: `${id}-${n}`,
+    label: "Godet seam",
+    kind: "style",
+    how: "equal",
+    leg: join.leg,
+    // Walked from the godet's point down to the hem.
+    a: [end === "last" ? ref : { ...ref, reversed: !ref.reversed }],
+    b: [edge],
+  });
+  const [first, second] = opened as [EdgeRef, EdgeRef];
+  return {
+    ...state,
+    panels: [...panels, part],
+    joins: [...joins, sewn(first, against(id, "start"), 1), sewn(second, along(id, "end"), 2)],
+  };
+}

@@ -1,0 +1,199 @@
+import { z } from "zod";
+import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../drafting";
+import {
+  distanceToChord,
+  line,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathLength,
+  pathMap,
+  pathReverse,
+  pathStart,
+  pointAdd,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  polygonArea,
+  type Path,
+  type Point,
+} from "../geometry";
+import { plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
+
+const schema = z.strictObject({
+  edge: z.enum(["split", "centre-front", "centre-back"]).optional().describe("The edge that is buttoned."),
+  width: autoLengthSchema.optional().describe("Added beyond the edge on each side: half overlaps, half folds back."),
+  length: autoLengthSchema.optional().describe("How far down from the waist; left auto, the whole edge."),
+  spacing: autoLengthSchema.optional().describe("From button to button."),
+});
+type Params = z.infer<typeof schema>;
+
+/** An edge may bend this much and still carry a placket, which has to fold along a straight line. */
+const STRAIGHT: Mm = 1.5;
+
+/** Adds an extension and fold-back beyond an edge; buttons and buttonholes lie on the edge itself, so no girth is added. */
+export const placket: Move<Params> = {
+  id: "placket",
+  label: "Add a placket",
+  note: "Extends both sides of a split or centre edge, half to overlap and half to fold back, with buttons on the edge itself.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const which = params.edge ?? "split";
+    const width = paramOr("placket", "width", params.width, context) ?? quantity(50, "the usual 50 on each side");
+    if (width.mm < 15 || width.mm > 120) throw new MoveRefused("width", "A placket adds 1.5 to 12 cm on each side.");
+    const on = state.panels.flatMap((panel) => {
+      const edge = panel.edges.find((e) => carries(panel, e, which));
+      return edge ? [{ panel, edge }] : [];
+    });
+    const [first] = on;
+    if (!first) {
+      throw new MoveRefused(
+        "edge",
+        which === "split"
+          ? "There is no split to button. Split a panel first, on the leg that opens."
+          : `There is no ${which.replace("-", " ")} edge to button.`,
+      );
+    }
+    const whole = Math.min(...on.map(({ edge }) => pathLength(edge.path)));
+    const straight = Math.min(...on.map(({ edge }) => straightReach(downward(edge))));
+    const length =
+      paramOr("placket", "length", params.length, context) ??
+      (which === "split"
+        ? quantity(whole, "the whole edge, waist to hem")
+        : quantity(Math.min(straight, 160), "down the centre as far as it runs straight, 160 at most"));
+    if (length.mm > straight + 0.5 || length.mm < 40) {
+      throw new MoveRefused(
+        "length",
+        straight < whole - 1
+          ? `The edge bends ${(straight / 10).toFixed(1)} cm below the waist, and a placket folds along a straight line. Make it shorter, or leave the waist hip-wide so that no dart bends the edge.`
+          : `A placket here is 4 to ${(whole / 10).toFixed(1)} cm long.`,
+      );
+    }
+    const reach = Math.min(length.mm, whole);
+    const spacing = paramOr("placket", "spacing", params.spacing, context) ?? quantity(90, "the usual 90 apart");
+    if (spacing.mm < 15 || spacing.mm > 400) throw new MoveRefused("spacing", "Buttons sit 1.5 to 40 cm apart.");
+    const margin = Math.min(30, reach / 4);
+    const count = Math.max(2, Math.round((reach - 2 * margin) / spacing.mm) + 1);
+    const apart = (reach - 2 * margin) / (count - 1);
+    const panels = state.panels.map((panel) => {
+      const own = on.find((o) => o.panel === panel);
+      return own
+        ? extended(
+            panel,
+            own.edge,
+            width.mm,
+            reach,
+            Array.from({ length: count }, (_, i) => margin + i * apart),
+          )
+        : panel;
+    });
+    const at = pathEnd(pathBetween(downward(first.edge), 0, Math.max(1, reach - 1)));
+    const handle: Handle = {
+      id: "placket-length",
+      panel: first.panel.id,
+      at,
+      axis: [0, 1],
+      param: "length",
+      clears: [],
+      perMm: 1,
+      value: reach,
+      label: "placket ends",
+      reading: reach,
+    };
+    const gone = (ref: EdgeRef): boolean =>
+      !panels.some((p) => p.id === ref.panel && p.edges.some((e) => e.id === ref.edge));
+    // Where the whole edge is buttoned nothing of it is left to sew.
+    const joins = state.joins
+      .map((join) => ({ ...join, a: join.a.filter((r) => !gone(r)), b: join.b.filter((r) => !gone(r)) }))
+      .filter((join) => join.a.length > 0 && join.b.length > 0);
+    const next: StyleState = { ...state, panels, joins };
+    return {
+      state: next,
+      template: `Add {width} beyond both sides of the ${which.replace("-", " ")}, half to overlap and half to fold back, {length} down; ${count} buttons {apart} apart, on the edge itself.`,
+      numbers: {
+        width,
+        length: { ...length, mm: reach },
+        apart: quantity(apart, `${count} buttons over ${plain(reach)} less ${plain(margin)} at each end`),
+        spacing,
+      },
+      shown: [],
+      handles: which === "split" ? [] : [handle],
+    };
+  },
+};
+
+function carries(panel: Panel, edge: Edge, which: Params["edge"]): boolean {
+  if (which === "split") return edge.id === "split";
+  const root = which === "centre-front" ? "front" : "back";
+  return edge.role === "crotch" && isOf(panel.id, root) && panel.landmarks.waistCentre !== undefined;
+}
+
+/** How far a path runs from its start before it leaves the straight line by more than a hair. */
+function straightReach(path: Path): Mm {
+  const whole = pathLength(path);
+  const bows = (reach: Mm): boolean => {
+    const [a, b] = [pathStart(path), pathAt(path, reach).point];
+    return [0.25, 0.5, 0.75].some((share) => distanceToChord(pathAt(path, reach * share).point, a, b) > STRAIGHT);
+  };
+  if (!bows(whole)) return whole;
+  let [low, high] = [0, whole];
+  for (let i = 0; i < 20; i++) {
+    const middle = (low + high) / 2;
+    if (bows(middle)) high = middle;
+    else low = middle;
+  }
+  return low;
+}
+
+/** The edge walked from the waist down. */
+function downward(edge: Edge): Path {
+  return runsDown(edge) ? edge.path : pathReverse(edge.path);
+}
+
+const runsDown = (edge: Edge): boolean => pathEnd(edge.path)[1] > pathStart(edge.path)[1];
+
+/** The panel with a strip beyond the upper part of one edge: its fold line, the button line, and what lies under. */
+function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: readonly Mm[]): Panel {
+  const down = downward(edge);
+  const whole = pathLength(down);
+  const top = pathStart(down);
+  const upper = pathBetween(down, 0, Math.min(reach, whole));
+  const bottom = pathEnd(upper);
+  const along = pointUnit(pointSubtract(bottom, top));
+  // Outward lies to the left of travel on outlines that run clockwise.
+  const clockwise = Math.sign(polygonArea(panelOutline(panel)));
+  const travel = runsDown(edge) ? 1 : -1;
+  const out: Point = [along[1] * clockwise * travel, -along[0] * clockwise * travel];
+  const by =
+    (mm: Mm) =>
+    (p: Point): Point =>
+      pointAdd(p, pointScale(out, mm));
+  const outer: Path = pathMap(upper, by(width));
+  const strip: Edge[] = [
+    { id: `${edge.id}-top`, role: "style", name: "placket, top", path: [line(top, by(width)(top))] },
+    { id: `${edge.id}-placket`, role: "style", name: `${edge.name}, placket`, path: outer },
+    { id: `${edge.id}-foot`, role: "style", name: "placket, foot", path: [line(pathEnd(outer), bottom)] },
+  ];
+  const below: Edge[] = whole - reach > 1 ? [{ ...edge, path: pathBetween(down, reach, whole) }] : [];
+  const footIsHem = below.length === 0 && edge.id === "split";
+  const run = [...strip, ...below].map((e): Edge =>
+    footIsHem && e.id.endsWith("-foot") ? { ...e, role: "hem", name: "hem, placket" } : e,
+  );
+  const turned = runsDown(edge) ? run : run.reverse().map((e): Edge => ({ ...e, path: pathReverse(e.path) }));
+  const place = (mm: Mm): Point => pointAdd(top, pointScale(along, mm));
+  const cross = (p: Point): readonly Point[] => [pointAdd(p, pointScale(out, -4)), pointAdd(p, pointScale(out, 4))];
+  return {
+    ...panel,
+    edges: panel.edges.flatMap((e) => (e === edge ? turned : [e])),
+    lines: [
+      ...panel.lines,
+      { kind: "placement", points: [top, bottom] },
+      { kind: "fold", points: [by(width / 2)(top), by(width / 2)(bottom)] },
+      ...buttons.map((mm) => ({ kind: "placement" as const, points: cross(place(mm)) })),
+    ],
+    overlaps: [...(panel.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
+  };
+}

@@ -1,0 +1,202 @@
+import { z } from "zod";
+import { edgeOf, isOf, panelById, type Edge, type Join, type Panel } from "../drafting";
+import {
+  curveByDirections,
+  line,
+  pathAt,
+  pathEnd,
+  pathLength,
+  pathStart,
+  pointBetween,
+  pointSubtract,
+  pointUnit,
+  segmentEnd,
+  type Path,
+  type Point,
+} from "../geometry";
+import { plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { alongAtX, cutPanel, type Place } from "./cut";
+import { MoveRefused, type Move, type StyleState } from "./move";
+
+const schema = z.strictObject({
+  panel: z.enum(["front", "back"]).optional().describe("Which panel is divided."),
+  leg: z.enum(["both", "left", "right"]).optional().describe("On both legs, or on one alone."),
+  out: autoLengthSchema.optional().describe("How far from the crease toward the side the cut runs; 0 is the crease."),
+});
+type Params = z.infer<typeof schema>;
+
+/** Divides a panel from waist to hem along its dart and crease; on one leg alone, left and right then differ. */
+export const split: Move<Params> = {
+  id: "split",
+  label: "Split a panel",
+  note: "Cuts a panel in two from waist to hem, through the dart and down the crease, on both legs or on one.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const root = params.panel ?? "front";
+    const leg = params.leg ?? "both";
+    const divided = leg === "both" ? state : divideLegs(state, root);
+    const suffix = leg === "both" ? "" : `-${leg}`;
+    const panel = divided.panels.find(
+      (p) => isOf(p.id, `${root}`) && p.id.endsWith(suffix) && p.edges.some((e) => e.id === "hem") && hasWaist(p),
+    );
+    if (!panel) {
+      throw new MoveRefused("panel", `The ${root} no longer runs from waist to hem in one piece. Move this line up.`);
+    }
+    const out = paramOr("split", "out", params.out, context) ?? quantity(0, "down the crease");
+    const side = Math.sign((panel.landmarks.hipSide ?? panel.landmarks.hemSide ?? [1, 0])[0]) || 1;
+    const cut = cutLine(panel, side * out.mm);
+    const part = (word: string): { id: string; name: string } => ({
+      id: `${panel.id}-${word}`,
+      name: `${panel.name}, ${word}`,
+    });
+    const edge = { id: "split", name: "split edge" };
+    const next = cutPanel(cut.state(divided), panel.id, {
+      from: cut.from,
+      to: cut.to,
+      path: cut.path,
+      between: part("side"),
+      rest: part("centre"),
+      seam: { id: `${panel.id}-split`, label: "Split seam" },
+      edge,
+    });
+    // Parts lie from the centre to the side, as the waist is walked.
+    const [toSide, toCentre] = [
+      panelById(next.panels, `${panel.id}-side`),
+      panelById(next.panels, `${panel.id}-centre`),
+    ];
+    const [centrePart, sidePart] = [toCentre, toSide].map((p) => (cut.dart ? withDartLeg(p, cut.dart) : p));
+    const panels = next.panels.flatMap((p) =>
+      p === toSide ? ([centrePart, sidePart] as Panel[]) : p === toCentre ? [] : [p],
+    );
+    const seam = quantity(pathLength(edgeOf(sidePart as Panel, "split").path), "from waist to hem, both edges alike");
+    const where = leg === "both" ? `both ${root}s` : `the ${leg} ${root} alone`;
+    return {
+      state: { ...next, panels },
+      template: `Split ${where} from waist to hem${cut.dart ? ", through the dart and" : ""} down ${out.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`,
+      numbers: { seam, out },
+      shown: [{ panel: panel.id, slashes: [cut.points], wedges: [], hinges: [] }],
+      handles: [],
+    };
+  },
+};
+
+const hasWaist = (panel: Panel): boolean => panel.edges.some((e) => e.role === "waist");
+
+/** Copies of a panel for the right and the left leg, with every seam on both. */
+export function divideLegs(state: StyleState, root: "front" | "back"): StyleState {
+  const own = state.panels.filter((p) => isOf(p.id, root) && p.half === "both");
+  const named = (id: string, leg: "left" | "right"): string => (own.some((p) => p.id === id) ? `${id}-${leg}` : id);
+  const panels = state.panels.flatMap((p) =>
+    own.includes(p)
+      ? (["right", "left"] as const).map((leg) => ({ ...p, id: `${p.id}-${leg}`, half: leg, name: `${p.name} ${leg}` }))
+      : [p],
+  );
+  const joins = state.joins.flatMap((join): Join[] => {
+    if (join.leg !== "both" || ![...join.a, ...join.b].some((ref) => own.some((p) => p.id === ref.panel)))
+      return [join];
+    const on = (refs: Join["a"], leg: "left" | "right"): Join["a"] =>
+      refs.map((ref) => ({ ...ref, panel: named(ref.panel, leg) }));
+    // The centre seam joins the two legs; every other seam is sewn once on each.
+    if (JSON.stringify(join.a) === JSON.stringify(join.b))
+      return [{ ...join, a: on(join.a, "right"), b: on(join.b, "left") }];
+    return (["right", "left"] as const).map((leg) => ({
+      ...join,
+      id: `${join.id}-${leg}`,
+      label: `${join.label}, ${leg}`,
+      leg,
+      a: on(join.a, leg),
+      b: on(join.b, leg),
+    }));
+  });
+  return { ...state, panels, joins };
+}
+
+interface CutLine {
+  readonly from: Place;
+  readonly to: Place;
+  readonly path: Path;
+  readonly points: readonly Point[];
+  /** The dart that is cut out with it, if one stands there. */
+  readonly dart: string | null;
+  /** The pattern with the dart taken out of the waist, its legs being the cut edges. */
+  readonly state: (state: StyleState) => StyleState;
+}
+
+/** The dart's leg and the cut below it as one edge. */
+function withDartLeg(panel: Panel, dart: string): Panel {
+  const [leg, cut] = [edgeOf(panel, dart), edgeOf(panel, "split")];
+  const whole = near(pathEnd(leg.path), pathStart(cut.path)) ? [...leg.path, ...cut.path] : [...cut.path, ...leg.path];
+  return {
+    ...panel,
+    edges: panel.edges.flatMap((e) => (e === leg ? [] : e === cut ? [{ ...cut, path: whole }] : [e])),
+  };
+}
+
+/** A dart within this of the cut is taken into it. */
+const NEAR: Mm = 30;
+
+function cutLine(panel: Panel, x: Mm): CutLine {
+  const hem = edgeOf(panel, "hem");
+  const hemAlong = alongAtX(hem.path, x);
+  if (hemAlong === null || hemAlong < 1 || hemAlong > pathLength(hem.path) - 1)
+    throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the hem.`);
+  const bottom = pathAt(hem.path, hemAlong).point;
+  const darts = panel.edges.filter((e) => e.role === "dart");
+  const dart = darts.find((e) => {
+    const [a, b] = [pathStart(e.path)[0], pathEnd(e.path)[0]];
+    return Math.min(a, b) - NEAR < x && Math.max(a, b) + NEAR > x;
+  });
+  const legs = dart && panel.lines.find((l) => l.kind === "dart" && near(l.points[0], pathStart(dart.path)));
+  if (dart && legs) {
+    return dartCut(panel, dart, legs.points as readonly [Point, Point, Point], hem, hemAlong, bottom);
+  }
+  const waist = panel.edges.find((e) => e.role === "waist" && alongAtX(e.path, x) !== null);
+  const top = waist && alongAtX(waist.path, x);
+  if (!waist || top === null || top === undefined)
+    throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the waist.`);
+  const start = pathAt(waist.path, top).point;
+  return {
+    from: { edge: waist.id, along: top },
+    to: { edge: "hem", along: hemAlong },
+    path: [line(start, bottom)],
+    points: [start, bottom],
+    dart: null,
+    state: (state) => state,
+  };
+}
+
+const near = (a: Point | undefined, b: Point): boolean =>
+  a !== undefined && Math.hypot(a[0] - b[0], a[1] - b[1]) < 0.01;
+
+/** The dart is cut out: its legs become the tops of both new edges, which stay equally long. */
+function dartCut(
+  panel: Panel,
+  dart: Edge,
+  [from, tip, to]: readonly [Point, Point, Point],
+  hem: Edge,
+  hemAlong: Mm,
+  bottom: Point,
+): CutLine {
+  const open: Panel = {
+    ...panel,
+    edges: panel.edges.map((e) => (e === dart ? { ...e, role: "style", path: [line(from, tip), line(tip, to)] } : e)),
+    lines: panel.lines.filter((l) => !(l.kind === "dart" && near(l.points[1], tip))),
+  };
+  const leg = pathLength([line(from, tip)]);
+  // The dart rarely ends on the crease: the cut swings over to it and then runs down straight.
+  const crotch = panel.landmarks.creaseCrotch?.[1] ?? tip[1] + 80;
+  const onCrease: Point = [bottom[0], Math.max(tip[1] + 60, Math.min(crotch, bottom[1] - 60))];
+  const down = pointUnit(pointSubtract(tip, pointBetween(from, to, 0.5)));
+  const swing = curveByDirections(tip, down, onCrease, [0, 1]);
+  const path: Path = onCrease[1] < bottom[1] - 1 ? [swing, line(onCrease, bottom)] : [line(tip, bottom)];
+  return {
+    from: { edge: dart.id, along: leg },
+    to: { edge: hem.id, along: hemAlong },
+    path,
+    points: [from, tip, ...path.map((segment) => segmentEnd(segment))],
+    dart: dart.id,
+    state: (state) => ({ ...state, panels: state.panels.map((p) => (p === panel ? open : p)) }),
+  };
+}
