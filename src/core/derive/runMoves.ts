@@ -1,4 +1,5 @@
-import { drawLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
+import { drawLegs, LEG_JOINS, panelMap, type Block, type Numbers } from "../drafting";
+import type { Point } from "../geometry";
 import { MOVES, MoveRefused, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
 import type { Quantity } from "../units";
@@ -138,11 +139,35 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     }
   });
   reconcile();
-  return { state, worksheet: cutBy ? worksheet : worksheet.map(withHandles), shown };
+  return mirrored({ state, worksheet: cutBy ? worksheet : worksheet.map(withHandles), shown });
 
   /** A redrawn seam is pulled where it lies in the end; once it is cut, the cut's own handles stand there. */
   function withHandles(line: WorksheetLine): WorksheetLine {
     const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(state.plan, line.numbers) : undefined;
     return handles ? { ...line, handles } : line;
   }
+}
+
+/** Panels of the left leg alone are drawn mirrored, as they are cut; what is shown on them, and their handles, too. */
+function mirrored(run: MovesRun): MovesRun {
+  const left = new Set(run.state.panels.filter((p) => p.half === "left").map((p) => p.id));
+  if (left.size === 0) return run;
+  const flip = ([x, y]: Point): Point => [0 - x, y];
+  return {
+    state: { ...run.state, panels: run.state.panels.map((p) => (left.has(p.id) ? panelMap(p, flip) : p)) },
+    worksheet: run.worksheet.map((line) => ({
+      ...line,
+      handles: line.handles.map((h) => (left.has(h.panel) ? { ...h, at: flip(h.at), axis: flip(h.axis) } : h)),
+    })),
+    shown: run.shown.map((s) =>
+      left.has(s.panel)
+        ? {
+            ...s,
+            slashes: s.slashes.map((l) => l.map(flip)),
+            wedges: s.wedges.map((l) => l.map(flip)),
+            hinges: s.hinges.map(flip),
+          }
+        : s,
+    ),
+  };
 }

@@ -51,8 +51,17 @@ export interface Panel {
   readonly overlaps?: readonly (readonly Point[])[];
   /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
   readonly ring?: Ring;
+  /** Casings cut on to its rims. */
+  readonly casings?: Readonly<Partial<Record<"waist" | "hem", CutOn>>>;
   /** Physical pieces of this panel where they are not one for each leg, and whether it is drawn as half on a fold. */
   readonly cut?: { readonly count: number; readonly onFold: boolean };
+}
+
+/** A casing cut on to a rim: what it adds to the seams beside it, what of that is folded back, and the finished rim. */
+export interface CutOn {
+  readonly added: Mm;
+  readonly folded: Mm;
+  readonly rim: Mm;
 }
 
 /** A ring's level below the waist where it is joined, its inner radius, depth, and the turn all its parts make. */
@@ -88,9 +97,15 @@ export function rimEdges(panel: Panel, rim: "waist" | "hem"): readonly Edge[] {
   );
 }
 
-/** Sum of the arc lengths of a rim. */
+/** Sum of the arc lengths of a rim as it is worn: what lies under another panel there is not counted. */
 export function rimLength(panel: Panel, rim: "waist" | "hem"): Mm {
-  return rimEdges(panel, rim).reduce((sum, edge) => sum + pathLength(edge.path), 0);
+  const edges = rimEdges(panel, rim);
+  const cased = panel.casings?.[rim];
+  if (cased) return cased.rim;
+  const whole = edges.reduce((sum, edge) => sum + pathLength(edge.path), 0);
+  if (!panel.overlaps || rim === "waist" || edges.length === 0) return whole;
+  const level = Math.max(...edges.map((edge) => pathStart(edge.path)[1])) - 2;
+  return whole - panel.overlaps.reduce((sum, o) => sum + sectionWidth(o, level), 0);
 }
 
 /** A landmark's place; throws when the panel has none of that name. */
@@ -140,9 +155,13 @@ export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
 export function panelWidthAt(panel: Panel, y: Mm): Mm {
   const { ring } = panel;
   if (ring) return y < ring.from || y > ring.from + ring.depth ? 0 : ring.turn * (ring.radius + y - ring.from);
-  const width = (outline: readonly Point[]): Mm =>
-    polygonSections(outline, y).reduce((sum, [left, right]) => sum + right - left, 0);
-  return width(panelOutline(panel)) - (panel.overlaps ?? []).reduce((sum, o) => sum + width(o), 0);
+  const under = (panel.overlaps ?? []).reduce((sum, o) => sum + sectionWidth(o, y), 0);
+  return sectionWidth(panelOutline(panel), y) - under;
+}
+
+/** Width of a closed outline at a level: all of it that lies on the horizontal. */
+export function sectionWidth(outline: readonly Point[], y: Mm): Mm {
+  return polygonSections(outline, y).reduce((sum, [left, right]) => sum + right - left, 0);
 }
 
 /** Smallest radius of curvature along a path in millimetres, read at 24 places a curve. */

@@ -10,6 +10,9 @@ export interface FinishError {
 export interface ResolvedFinish {
   readonly band: { readonly depth: Quantity; readonly sits: "above" | "on"; readonly overlap: Quantity } | null;
   readonly zip: { readonly length: Quantity | "auto" } | null;
+  /** The waist is the casing cut on to the panels. */
+  readonly cutOn: boolean;
+  readonly pulledOn: boolean;
   readonly hem: { readonly depth: Quantity | "auto" } | null;
   /** What the maker has not chosen, as sentences. */
   readonly undecided: readonly string[];
@@ -51,7 +54,7 @@ export function resolveFinish(
   const waist = own.waist ?? style.waist ?? "undecided";
   const fastening = own.fastening ?? style.fastening ?? "undecided";
   const hem = own.hem ?? style.hem ?? "undecided";
-  const styleBand = typeof style.waist === "object" ? style.waist : undefined;
+  const styleBand = typeof style.waist === "object" && style.waist.kind === "straight-band" ? style.waist : undefined;
   const length = (room: string, key: string, input: LengthInput): Quantity => {
     const mm = read(`finish.${room}.${key}`, input, FINISH_LIMITS[`${room}.${key}`] as readonly [Mm, Mm]);
     return quantity(mm, `${plain(mm)} as chosen`);
@@ -61,7 +64,7 @@ export function resolveFinish(
   if (hem === "undecided") undecided.push("The hem is not decided.");
   const finish: ResolvedFinish = {
     band:
-      waist === "undecided"
+      waist === "undecided" || waist.kind !== "straight-band"
         ? null
         : {
             depth: length("waist", "depth", waist.depth ?? styleBand?.depth ?? "40 mm"),
@@ -69,7 +72,7 @@ export function resolveFinish(
             overlap: length("waist", "overlap", waist.overlap ?? styleBand?.overlap ?? "30 mm"),
           },
     zip:
-      fastening === "undecided"
+      fastening === "undecided" || fastening.kind !== "zip-centre-back"
         ? null
         : {
             length:
@@ -77,6 +80,8 @@ export function resolveFinish(
                 ? "auto"
                 : length("fastening", "length", fastening.length),
           },
+    cutOn: typeof waist === "object" && waist.kind === "cut-on-casing",
+    pulledOn: typeof fastening === "object" && fastening.kind === "none",
     hem:
       hem === "undecided"
         ? null

@@ -21,6 +21,9 @@ export const finishSchema = z.strictObject({
           .describe("above: the band stands over the waist line; on: its depth is taken off the panels."),
         overlap: lengthInputSchema.optional().describe("Underlap of the band beyond the zip."),
       }),
+      z.strictObject({
+        kind: z.literal("cut-on-casing").describe("The waist is finished by the casing cut on to the panels."),
+      }),
     ])
     .describe("The waist edge.")
     .optional(),
@@ -31,6 +34,7 @@ export const finishSchema = z.strictObject({
         kind: z.literal("zip-centre-back"),
         length: autoLengthSchema.optional().describe("Length of the zip below the sewn waist."),
       }),
+      z.strictObject({ kind: z.literal("none").describe("It is pulled on.") }),
     ])
     .describe("How the garment opens.")
     .optional(),

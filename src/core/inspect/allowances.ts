@@ -26,7 +26,9 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
   for (const piece of pieces) {
     for (const stretch of piece.edges) {
       // Near a corner the neighbour's cut line may be nearer; a narrowing stretch has no single width.
-      if (stretch.allowanceEnd !== undefined || stretch.length < 3 * stretch.allowance + 10) continue;
+      // A dart's or pleat's mouth is all corners.
+      if (stretch.role === "dart" || stretch.allowanceEnd !== undefined || stretch.length < 3 * stretch.allowance + 10)
+        continue;
       const { path } = edgeOf(piece.panel, stretch.edge);
       for (const share of [0.35, 0.5, 0.65]) {
         const { point } = pathAt(path, stretch.from + stretch.length * share);

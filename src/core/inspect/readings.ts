@@ -4,6 +4,7 @@ import {
   isOf,
   legOf,
   panelArea,
+  panelById,
   panelOutline,
   panelWidthAt,
   refsLength,
@@ -49,7 +50,14 @@ export interface Readings {
 
 /** Level of the lowest place of a panel below the waist. */
 function bottomOf(panel: Panel): Mm {
-  return panel.ring ? panel.ring.from + panel.ring.depth : boxOf(panelOutline(panel)).bottom;
+  if (panel.ring) return panel.ring.from + panel.ring.depth;
+  // A casing at the hem ends where it is folded.
+  return boxOf(panelOutline(panel)).bottom - (panel.casings?.hem?.folded ?? 0);
+}
+
+/** A seam without what casings have added to it beyond the waist or the hem. */
+function bodySeam(panel: Panel, length: Mm, rims: readonly ("waist" | "hem")[]): Mm {
+  return length === 0 ? 0 : length - rims.reduce((sum, rim) => sum + (panel.casings?.[rim]?.added ?? 0), 0);
 }
 
 /** The highest place of a panel's hem: below it the garment is open. */
@@ -81,11 +89,15 @@ export function readPanels(
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
   const crotchOf = (root: "front" | "back"): Mm =>
-    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + roleLength(p, "crotch"), 0);
-  const seamLength = (kind: Join["kind"]): Mm =>
+    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + bodySeam(p, roleLength(p, "crotch"), ["waist"]), 0);
+  const seamLength = (kind: "side" | "inseam"): Mm =>
     joins
       .filter((join) => join.kind === kind && join.leg !== "left")
-      .reduce((sum, join) => sum + refsLength(panels, join.a), 0);
+      .flatMap((join) => join.a)
+      .reduce((sum, ref) => {
+        const whole = refsLength(panels, [ref]);
+        return sum + bodySeam(panelById(panels, ref.panel), whole, kind === "side" ? ["waist", "hem"] : ["hem"]);
+      }, 0);
   const hemTop = Math.min(...leg.map(hemTopOf));
   const [crotchSeamFront, crotchSeamBack] = [crotchOf("front"), crotchOf("back")];
   const legLevels: readonly (readonly [string, Mm, Mm])[] = [

@@ -1,6 +1,6 @@
 import { halves, type BodyMeasures } from "../body";
-import { isOf, legOf, panelOutline, panelWidthAt, type LegPlan, type Panel } from "../drafting";
-import { fairThrough, line, pathMap, polygonSections, type Path, type Point } from "../geometry";
+import { isOf, legOf, panelOutline, panelWidthAt, sectionWidth, type LegPlan, type Panel } from "../drafting";
+import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
 /** The finished garment as it stands on its wearer, from its real girths; millimetres, x = 0 at the middle of the body. */
@@ -23,9 +23,7 @@ const STEP: Mm = 20;
 
 /** What a panel's darts hold at a level. */
 const dartsAt = (panel: Panel, y: Mm): Mm =>
-  panel.lines
-    .filter((l) => l.kind === "dart")
-    .reduce((sum, l) => sum + polygonSections(l.points, y).reduce((all, [a, b]) => all + b - a, 0), 0);
+  panel.lines.filter((l) => l.kind === "dart").reduce((sum, l) => sum + sectionWidth(l.points, y), 0);
 
 /** Girths of the right leg from below the crotch to the hem, on the panels as they are. */
 export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly GirthAt[] {

@@ -1,5 +1,5 @@
-import { isOf, panelWidthAt, type Panel } from "../drafting";
-import { polygonSections, type Point } from "../geometry";
+import { isOf, panelWidthAt, sectionWidth, type Panel } from "../drafting";
+import type { Point } from "../geometry";
 import type { Mm } from "../units";
 import type { EaseAt } from "./readings";
 
@@ -31,9 +31,6 @@ interface Sources {
   readonly wedges: readonly { readonly panel: string; readonly wedges: readonly (readonly Point[])[] }[];
   readonly allowances: { readonly side: Mm; readonly inseam: Mm; readonly crotch: Mm };
 }
-
-const width = (polygon: readonly Point[], y: Mm): Mm =>
-  polygonSections(polygon, y).reduce((sum, [left, right]) => sum + right - left, 0);
 
 /** The body's girth at any level, between the levels where it is known; a leg's girth below the crotch line. */
 function bodyAt(profile: readonly EaseAt[], y: Mm, crotch: Mm): Mm {
@@ -76,11 +73,11 @@ export function widthBudget(sources: Sources, y: Mm): WidthBudget {
       const dart = group.panels
         .flatMap((panel) => panel.lines)
         .filter((l) => l.kind === "dart")
-        .reduce((sum, l) => sum + width(l.points, y), 0);
+        .reduce((sum, l) => sum + sectionWidth(l.points, y), 0);
       const opening = sources.wedges
         .filter((w) => group.panels.some((panel) => panel.id === w.panel))
         .flatMap((w) => w.wedges)
-        .reduce((sum, wedge) => sum + width(wedge, y), 0);
+        .reduce((sum, wedge) => sum + sectionWidth(wedge, y), 0);
       const quarter = group.id === "front" || group.id === "back" ? girth / 4 : 0;
       const body = y <= crotch ? quarter : girth * (own / total);
       const inner = y <= crotch ? allowances.crotch : allowances.inseam;

@@ -24,8 +24,26 @@ export function paramOr(
   context: MoveContext,
 ): Quantity | null {
   if (own !== undefined && own !== "auto") return readParam(param, own, context, "as chosen");
-  const fromStyle = context.styleParams[context.feeds[`${move}.${param}`] ?? param] as AutoLength | undefined;
+  const fromStyle = styleParam(move, param, context) as AutoLength | undefined;
   if (fromStyle !== undefined && fromStyle !== "auto")
     return readParam(param, fromStyle, context, "asked of the style");
   return context.autos[`${move}.${param}`]?.(context.measures) ?? null;
+}
+
+/** The style parameter that fills a move's parameter; undefined when the style or the maker states none. */
+export function styleParam(move: string, param: string, context: MoveContext): unknown {
+  return context.styleParams[context.feeds[`${move}.${param}`] ?? param];
+}
+
+/** A count or ratio of a move: its own, else the style's parameter of that name, else the usual one. */
+export function numberOr(
+  move: string,
+  param: string,
+  own: number | undefined,
+  context: MoveContext,
+  usual: number,
+): number {
+  if (own !== undefined) return own;
+  const fromStyle = styleParam(move, param, context);
+  return typeof fromStyle === "number" ? fromStyle : usual;
 }

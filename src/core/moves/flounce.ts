@@ -2,7 +2,7 @@ import { z } from "zod";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathAt, pathLength } from "../geometry";
 import { plain, quantity, type Mm, type Quantity } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelOf, levelSchema, type LevelName } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext, type StyleState } from "./move";
@@ -49,7 +49,7 @@ export const flounce: Move<Params> = {
     const seam = quantity(girth, "the sewn leg at the start, front and back");
     const gathered = params.kind === "gathered";
     const made = gathered
-      ? strip(params, girth, depth.mm, start.mm)
+      ? strip(params, girth, depth.mm, start.mm, context)
       : circle(params, lengths, depth.mm, start.mm, context);
     const joins: Join[] = [
       {
@@ -114,7 +114,7 @@ const level = (id: string, panel: string, at: Handle["at"], value: Mm): Handle =
 });
 
 function startOf(params: Params, state: StyleState, context: MoveContext): Quantity {
-  const asked = params.start ?? (context.styleParams.start as LevelName | undefined);
+  const asked = params.start ?? (styleParam("flounce", "start", context) as LevelName | undefined);
   const start =
     asked === undefined
       ? (context.autos["flounce.start"]?.(context.measures) ??
@@ -147,8 +147,8 @@ interface Made {
   readonly words: string;
 }
 
-function strip(params: Params, girth: Mm, depth: Mm, from: Mm): Made {
-  const ratio = params.fullness ?? 2;
+function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): Made {
+  const ratio = numberOr("flounce", "fullness", params.fullness, context, 2);
   const width = ratio * girth;
   const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
   return {
@@ -160,7 +160,7 @@ function strip(params: Params, girth: Mm, depth: Mm, from: Mm): Made {
 
 /** A ring whose inner edge is the sewn seam: radius = seam / (2 pi x share), shared between front and back as the seam is. */
 function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, context: MoveContext): Made {
-  const share = params.share ?? 1;
+  const share = numberOr("flounce", "share", params.share, context, 1);
   const girth = lengths.reduce((sum, l) => sum + l, 0);
   const radius = girth / (2 * Math.PI * share);
   const whole = 2 * Math.PI * share;
@@ -173,7 +173,7 @@ function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, con
       `This share of a circle takes at least ${least} parts: one part is half a circle at most.`,
     );
   }
-  const points = params.points ?? 0;
+  const points = numberOr("flounce", "points", params.points, context, 0);
   const valley = points > 0 ? (paramOr("flounce", "valley", params.valley, context)?.mm ?? Math.min(60, depth / 3)) : 0;
   if (valley > depth * 0.8) throw new MoveRefused("valley", "The valleys would cut into the flounce's seam.");
   const turns =

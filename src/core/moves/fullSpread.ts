@@ -1,9 +1,10 @@
 import { z } from "zod";
-import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Path, type Point } from "../geometry";
-import { landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
+import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Point } from "../geometry";
+import { edgesWithRole, isOf, landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
 import { quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { alongAtX } from "./cut";
+import { recreased, shownMoved } from "./legs";
 import { MoveRefused, type Handle, type Move, type Shown } from "./move";
 
 const schema = z.strictObject({
@@ -33,9 +34,13 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
       throw new MoveRefused("gap", "A panel opens 60 cm at the most, or is laid over by 8.", gap.mm > 0 ? 600 : -80);
     const which = params.panels ?? "both";
     const opened = state.panels.map((panel) =>
-      gap.mm !== 0 && (which === "both" || panel.id === which) ? openPanel(panel, gap.mm) : null,
+      gap.mm !== 0 && fromWaistToHem(panel) && (which === "both" || isOf(panel.id, which))
+        ? openPanel(panel, gap.mm)
+        : null,
     );
     const count = opened.filter(Boolean).length;
+    if (count === 0 && gap.mm !== 0)
+      throw new MoveRefused("panels", "No panel runs from waist to hem in one piece any more. Move this line up.");
     return {
       state: { ...state, panels: state.panels.map((panel, i) => opened[i]?.panel ?? panel) },
       template:
@@ -58,6 +63,11 @@ function slashX(panel: Panel, outward: 1 | -1): Mm {
   }
   return 0;
 }
+
+const fromWaistToHem = (panel: Panel): boolean =>
+  edgesWithRole(panel, "waist").length > 0 &&
+  panel.edges.some((e) => e.id === "hem") &&
+  panel.edges.some((e) => e.id === "side");
 
 function openPanel(panel: Panel, gap: Mm): Opened {
   const outward = Math.sign(landmarkOf(panel, "hipSide")[0]) as 1 | -1;
@@ -95,13 +105,14 @@ function openPanel(panel: Panel, gap: Mm): Opened {
   );
   const opened: Panel = { ...panel, edges, landmarks, lines: panel.lines.map(stretched) };
   const [a, b]: readonly [Point, Point] = [top, bottom];
+  const half = (outward * gap) / 2;
   return {
-    panel: opened,
-    shown: { panel: panel.id, slashes: [[a, b]], wedges: [[a, move(a), move(b), b]], hinges: [] },
+    panel: recreased(opened, half),
+    shown: shownMoved({ panel: panel.id, slashes: [[a, b]], wedges: [[a, move(a), move(b), b]], hinges: [] }, half),
     handle: {
       id: `${panel.id}-full-spread`,
       panel: panel.id,
-      at: move([x, (a[1] + b[1]) / 2]),
+      at: [move([x, 0])[0] - half, (a[1] + b[1]) / 2],
       axis: [outward, 0],
       param: "gap",
       clears: [],

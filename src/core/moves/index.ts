@@ -1,11 +1,14 @@
+import { casing } from "./casing";
 import { dropCrotch } from "./dropCrotch";
 import { flounce } from "./flounce";
 import { fullSpread } from "./fullSpread";
 import type { Move } from "./move";
 import { godet } from "./godet";
 import { placket } from "./placket";
+import { pleats } from "./pleats";
 import { setLength } from "./setLength";
 import { shapeLeg } from "./shapeLeg";
+import { sidePanel } from "./sidePanel";
 import { spread } from "./spread";
 import { split } from "./split";
 import { waistLevel } from "./waistLevel";
@@ -30,11 +33,14 @@ export const MOVES: Readonly<Record<string, Move>> = Object.fromEntries(
       setLength,
       spread,
       fullSpread,
+      pleats,
       yoke,
       split,
       placket,
       flounce,
+      sidePanel,
       godet,
+      casing,
     ] as unknown as readonly Move[]
   ).map((move) => [move.id, move]),
 );

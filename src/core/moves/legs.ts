@@ -1,8 +1,8 @@
-import { edgeOf, isOf, type Panel } from "../drafting";
-import { pathAt, squareCurve } from "../geometry";
+import { edgeOf, isOf, panelMap, type Panel } from "../drafting";
+import { pathAt, squareCurve, type Point } from "../geometry";
 import type { Mm } from "../units";
 import { alongAtLevel, cutPanel, type PartName } from "./cut";
-import { MoveRefused, type StyleState } from "./move";
+import { MoveRefused, type Shown, type StyleState } from "./move";
 
 /** Front and back of the whole leg: each one panel that runs from side to inseam. */
 export interface WholeLegs {
@@ -70,5 +70,33 @@ export function withoutPanels(state: StyleState, ids: readonly string[]): StyleS
     ...state,
     panels: state.panels.filter((p) => !ids.includes(p.id)),
     joins: joins.filter((join) => join.a.length > 0 && join.b.length > 0),
+  };
+}
+
+/**
+ * The panel moved so that its crease, the middle line of its hem, stands at x = 0 again: after an opening of one width
+ * all the way down, which widens one half only. `by` is how far the crease has come to lie from the old one.
+ */
+export function recreased(panel: Panel, by: Mm): Panel {
+  const moved = panelMap(panel, ([x, y]) => [x - by, y]);
+  return {
+    ...moved,
+    landmarks: Object.fromEntries(
+      Object.entries(moved.landmarks).map(([name, p]) => [name, name.startsWith("crease") ? [0, p[1]] : p]),
+    ),
+    lines: moved.lines.map((l) =>
+      l.kind === "crease" || l.kind === "grain" ? { ...l, points: l.points.map(([, y]): Point => [0, y]) } : l,
+    ),
+  };
+}
+
+/** What a move shows, moved with its panel. */
+export function shownMoved(shown: Shown, by: Mm): Shown {
+  const at = ([x, y]: Point): Point => [x - by, y];
+  return {
+    ...shown,
+    slashes: shown.slashes.map((s) => s.map(at)),
+    wedges: shown.wedges.map((w) => w.map(at)),
+    hinges: shown.hinges.map(at),
   };
 }

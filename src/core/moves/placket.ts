@@ -178,16 +178,14 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
     { id: `${edge.id}-foot`, role: "style", name: "placket, foot", path: [line(pathEnd(outer), bottom)] },
   ];
   const below: Edge[] = whole - reach > 1 ? [{ ...edge, path: pathBetween(down, reach, whole) }] : [];
-  const footIsHem = below.length === 0 && edge.id === "split";
-  const run = [...strip, ...below].map((e): Edge =>
-    footIsHem && e.id.endsWith("-foot") ? { ...e, role: "hem", name: "hem, placket" } : e,
-  );
+  const run = [...strip, ...below];
   const turned = runsDown(edge) ? run : run.reverse().map((e): Edge => ({ ...e, path: pathReverse(e.path) }));
+  const edges = panel.edges.flatMap((e) => (e === edge ? turned : [e]));
   const place = (mm: Mm): Point => pointAdd(top, pointScale(along, mm));
   const cross = (p: Point): readonly Point[] => [pointAdd(p, pointScale(out, -4)), pointAdd(p, pointScale(out, 4))];
   return {
     ...panel,
-    edges: panel.edges.flatMap((e) => (e === edge ? turned : [e])),
+    edges: below.length === 0 ? hemTogether(edges, `${edge.id}-foot`) : edges,
     lines: [
       ...panel.lines,
       { kind: "placement", points: [top, bottom] },
@@ -196,4 +194,15 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
     ],
     overlaps: [...(panel.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
   };
+}
+
+/** A placket that runs down to the hem is hemmed with the leg: its foot becomes part of the hem. */
+function hemTogether(edges: readonly Edge[], foot: string): readonly Edge[] {
+  const i = edges.findIndex((e) => e.id === foot);
+  const hem = edges.findIndex((e) => e.role === "hem");
+  const [footEdge, hemEdge] = [edges[i], edges[hem]];
+  if (!footEdge || !hemEdge) return edges;
+  const path =
+    (hem + 1) % edges.length === i ? [...hemEdge.path, ...footEdge.path] : [...footEdge.path, ...hemEdge.path];
+  return edges.flatMap((e) => (e === footEdge ? [] : e === hemEdge ? [{ ...hemEdge, path }] : [e]));
 }

@@ -1,4 +1,4 @@
-import { edgeOf, type Edge, type Panel } from "../drafting";
+import type { Edge, Panel } from "../drafting";
 import { circleArc, cubic, line, pointBetween, type Path, type Point } from "../geometry";
 import type { Mm, Radians } from "../units";
 import type { PartName } from "./cut";
@@ -101,6 +101,3 @@ export function stripPanel(name: PartName, width: Mm, depth: Mm, from: Mm, top: 
     lines: [{ kind: "grain", points: [at(width / 2, depth * 0.2), at(width / 2, depth * 0.8)] }],
   };
 }
-
-/** The sewn edge of a ring part or strip. */
-export const topOf = (panel: Panel): Path => edgeOf(panel, "top").path;

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { BodyMeasures } from "../body";
 import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
-import { readParam } from "./auto";
+import { paramOr, readParam } from "./auto";
 import { MoveRefused, type Move } from "./move";
 
 export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
@@ -12,6 +12,7 @@ export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAM
 
 const schema = z.strictObject({
   length: garmentLengthSchema.optional().describe("Where the hem ends: a level, or a length below the waist."),
+  less: lengthInputSchema.optional().describe("Taken off for a cuff or band that is sewn on below."),
 });
 
 /** Hem stays this far off the floor, in shoes this high. */
@@ -59,9 +60,16 @@ export const setLength: Move<z.infer<typeof schema>> = {
     const asked = [params.length, context.styleParams.length, "full"].find((v) => v !== undefined && v !== "auto") as
       LengthName | LengthInput;
     const { plan } = state;
-    const hemLevel = isName(asked)
+    const whole = isName(asked)
       ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
       : readParam("length", asked, context, "below the waist, as chosen");
+    const less = paramOr("set-length", "less", params.less, context);
+    const hemLevel = less
+      ? quantity(whole.mm - less.mm, `${plain(whole.mm)} - ${plain(less.mm)} for what is sewn on below`, {
+          whole,
+          less,
+        })
+      : whole;
     const least = plan.levels.crotch + 60;
     if (hemLevel.mm < least) {
       throw new MoveRefused(

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
-import { autoLengthSchema, paramOr, readParam } from "./auto";
+import { autoLengthSchema, paramOr, readParam, styleParam } from "./auto";
 import { levelOf, levelSchema } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
 
@@ -48,7 +48,7 @@ export const shapeLeg: Move<Params> = {
     const extra =
       paramOr("shape-leg", "backExtra", params.backExtra, context) ??
       quantity(plan.backExtra, "the block's own: back wider than front");
-    const asked = params.start ?? (context.styleParams.start as Params["start"]);
+    const asked = params.start ?? (styleParam("shape-leg", "start", context) as Params["start"]);
     const start =
       asked === undefined
         ? (context.autos["shape-leg.start"]?.(context.measures) ?? quantity(plan.levels.turn, "the knee line"))

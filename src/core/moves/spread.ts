@@ -10,10 +10,11 @@ import {
   secant,
   type Point,
 } from "../geometry";
-import { edgeOf, landmarkOf, panelOutline, roleLength, type Edge, type Panel } from "../drafting";
+import { edgeOf, isOf, landmarkOf, panelOutline, roleLength, type Edge, type Panel } from "../drafting";
 import { lengthInputSchema, plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam } from "./auto";
 import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
+import { wholeLegs } from "./legs";
 import { MoveRefused, type Handle, type Move, type MoveContext, type Shown } from "./move";
 import { CutsCross, outlinePlace, slashAndSpread, type Cut, type OpenedCut } from "./slash";
 
@@ -64,24 +65,29 @@ export const spread: Move<Params> = {
   schema,
   redraws: false,
   apply(state, params, context) {
-    const planned = new Map(state.panels.map((panel) => [panel.id, planCuts(panel, params, context)]));
+    const legs = wholeLegs(state, "cuts", this.label, ["side", "hem", "inseam", "crotch"]);
+    const panels = [legs.front, legs.back];
+    const planned = new Map(panels.map((panel) => [panel.id, planCuts(panel, params, context)]));
     const at = (sum: Mm): SpreadPanel[] =>
-      state.panels.map((panel) => spreadPanel(panel, share(planned.get(panel.id) ?? [], sum)));
-    const amount = askedSpread(params, context, state.panels, at);
-    const spreadPanels = amount.asked.mm === 0 && !params.cuts ? state.panels.map(unopened) : refusing(at, amount);
+      panels.map((panel) => spreadPanel(panel, share(planned.get(panel.id) ?? [], sum)));
+    const amount = askedSpread(params, context, panels, at);
+    const spreadPanels = amount.asked.mm === 0 && !params.cuts ? panels.map(unopened) : refusing(at, amount);
     const [front, back] = [spreadPanels[0] as SpreadPanel, spreadPanels[1] as SpreadPanel];
     const hem = hemOf(spreadPanels);
     const each = quantity(amount.asked.mm / 2, "half of the panel's opening in each wedge");
     return {
-      state: { ...state, panels: spreadPanels.map((s) => s.panel) },
+      state: {
+        ...state,
+        panels: state.panels.map((p) => spreadPanels.find((s) => s.panel.id === p.id)?.panel ?? p),
+      },
       template: "Slash up the crease, hinge at hip and crotch point, open {hemSpread} a panel at the hem.",
       numbers: {
         hemSpread: amount.asked,
         eachGap: each,
-        hemBefore: quantity(hemOf(state.panels.map(unopened)), "hem of one leg before the spread"),
+        hemBefore: quantity(hemOf(panels.map(unopened)), "hem of one leg before the spread"),
         hemAfter: quantity(hem, "trued hem of one leg"),
         crotchChange: quantity(
-          crotchOf(spreadPanels.map((s) => s.panel)) - crotchOf(state.panels),
+          crotchOf(spreadPanels.map((s) => s.panel)) - crotchOf(panels),
           "crotch seam after less before: its curve turns with the inseam, to stay square to it",
         ),
         frontCreaseGrowth: quantity(front.growth, "the trued front hem below the set length, at the crease"),
@@ -97,7 +103,7 @@ export const spread: Move<Params> = {
 function planCuts(panel: Panel, params: Params, context: MoveContext): PlannedCut[] {
   if (params.cuts) {
     return params.cuts
-      .filter((cut) => cut.panel === panel.id)
+      .filter((cut) => isOf(panel.id, cut.panel))
       .map((cut) => ({
         open: placeOn(panel, cut.open),
         hinge: placeOn(panel, cut.hinge),

@@ -13,6 +13,7 @@ import {
 } from "../drafting";
 import {
   angleFromTo,
+  cubic,
   line,
   pathAt,
   pathEnd,
@@ -29,6 +30,7 @@ import {
   truedCurve,
   type Path,
   type Point,
+  type Segment,
 } from "../geometry";
 import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
@@ -271,10 +273,8 @@ function joinYokes(state: StyleState, frontId: string, backId: string): StyleSta
   };
   const moved = (edge: Edge, id: string): Edge => ({ ...edge, id, path: pathReverse(pathMap(edge.path, move)) });
   // The two side edges are equally long but not quite the same curve, so their lower ends are brought together.
-  const lower = moved(edgeOf(front, EDGE.id), "yoke-front");
-  const meet = pathEnd(lower.path);
   const backYoke = edgeOf(back, EDGE.id);
-  const gap = pointDistance(meet, pathStart(backYoke.path));
+  const lower = moved(edgeOf(front, EDGE.id), "yoke-front");
   const joined: Panel = {
     ...back,
     name: "Yoke",
@@ -282,8 +282,8 @@ function joinYokes(state: StyleState, frontId: string, backId: string): StyleSta
       edgeOf(back, "waist"),
       moved(edgeOf(front, "waist"), "waist-front"),
       moved(edgeOf(front, "crotch"), "crotch-front"),
-      lower,
-      gap > 1e-9 ? { ...backYoke, path: [line(meet, pathStart(backYoke.path)), ...backYoke.path] } : backYoke,
+      { ...lower, path: endingAt(lower.path, pathStart(backYoke.path)) },
+      backYoke,
       edgeOf(back, "crotch"),
     ],
     landmarks: { ...back.landmarks, yokeFront: move(front.landmarks.yokeCentre ?? pathEnd(other)) },
@@ -304,6 +304,17 @@ function joinYokes(state: StyleState, frontId: string, backId: string): StyleSta
     panels: state.panels.flatMap((p) => (p === back ? [joined] : p === front ? [] : [p])),
     joins: state.joins.map((join) => without(renamed(join, frontId, turned))),
   };
+}
+
+/** The path with its last end, and the handle beside it, moved to a place a hair away. */
+function endingAt(path: Path, end: Point): Path {
+  const last = path.at(-1);
+  if (!last) return path;
+  const [dx, dy] = pointSubtract(end, pathEnd(path));
+  const near = (p: Point): Point => [p[0] + dx, p[1] + dy];
+  const bent: Segment =
+    last.kind === "line" ? line(last.points[0], end) : cubic(last.points[0], last.points[1], near(last.points[2]), end);
+  return [...path.slice(0, -1), bent];
 }
 
 function handlesOf(

@@ -163,7 +163,7 @@ function finish(
 }
 
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
-export function cutWords(cut: Piece["cut"]): string {
+function cutWords(cut: Piece["cut"]): string {
   if (cut.pairs) return `cut ${cut.count}, left and right`;
   return cut.onFold ? `cut ${cut.count} on the fold` : `cut ${cut.count}, single layer`;
 }

@@ -1,4 +1,4 @@
 export * from "./piece";
 export * from "./seams";
-export { cutPieces, cutWords } from "./cutPieces";
+export { cutPieces } from "./cutPieces";
 export { pathTurn } from "./offset";

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
 import { plain, quantity } from "../units";
 import type { Style } from "./style";
+import { bentKnee } from "./sums";
 
 export const cigarette: Style = {
   id: "cigarette",
@@ -21,10 +22,7 @@ export const cigarette: Style = {
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { length: "ankle" },
   autos: {
-    "shape-leg.knee": ({ kneeBent }) => {
-      const ease = kneeBent.net ? 40 : 0;
-      return quantity(kneeBent.mm + ease, `knee, bent, ${plain(kneeBent.mm)} + ${plain(ease)}`, { kneeBent });
-    },
+    "shape-leg.knee": bentKnee(40),
     "shape-leg.hem": ({ ankle, heel }) =>
       quantity(
         Math.max(ankle.mm + 60, heel.mm + 10),

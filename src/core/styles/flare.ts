@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
-import { plain, quantity } from "../units";
 import type { Style } from "./style";
+import { BAND_AND_ZIP, flaredFromKnee } from "./sums";
 
 export const flare: Style = {
   id: "flare",
@@ -20,16 +20,6 @@ export const flare: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
-  autos: {
-    "shape-leg.knee": ({ kneeBent }) => {
-      const ease = kneeBent.net ? 50 : 0;
-      return quantity(kneeBent.mm + ease, `knee, bent, ${plain(kneeBent.mm)} + ${plain(ease)}`, { kneeBent });
-    },
-    "shape-leg.out": () => quantity(60, "the style's own: 60 on each edge"),
-  },
-  finish: {
-    waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
-    fastening: { kind: "zip-centre-back", length: "auto" },
-    hem: { kind: "turned", depth: "auto" },
-  },
+  autos: flaredFromKnee(50, 60),
+  finish: BAND_AND_ZIP,
 };

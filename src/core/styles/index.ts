@@ -1,14 +1,35 @@
+import { bellFlounce } from "./bellFlounce";
 import { cigarette } from "./cigarette";
 import { culotte } from "./culotte";
 import { flare } from "./flare";
+import { frontSlit } from "./frontSlit";
+import { jogger } from "./jogger";
 import { palazzo } from "./palazzo";
+import { paperBag } from "./paperBag";
+import { pleated } from "./pleated";
+import { sideFullness } from "./sideFullness";
 import { straight } from "./straight";
-import { sweat } from "./sweat";
 import type { Style } from "./style";
+import { sweat } from "./sweat";
+import { yokeFlare } from "./yokeFlare";
 
 export type { MoveEntry, Style } from "./style";
 
 /** Every style there is, by id. */
 export const STYLES: Readonly<Record<string, Style>> = Object.fromEntries(
-  [straight, cigarette, palazzo, flare, culotte, sweat].map((style) => [style.id, style]),
+  [
+    straight,
+    cigarette,
+    palazzo,
+    flare,
+    bellFlounce,
+    sideFullness,
+    paperBag,
+    pleated,
+    jogger,
+    sweat,
+    frontSlit,
+    yokeFlare,
+    culotte,
+  ].map((style) => [style.id, style]),
 );

@@ -1,17 +1,10 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { plain, quantity, type Quantity } from "../units";
-import type { BodyMeasures } from "../body";
+import { quantity } from "../units";
 import type { Style } from "./style";
+import { BAND_AND_ZIP, straightLeg } from "./sums";
 
-/** Palazzo: a straight leg, slashed up the crease and spread at the hem. */
-function straightLeg({ thigh, knee }: BodyMeasures): Quantity {
-  return quantity(
-    Math.max(0.86 * thigh.mm, knee.mm + 100),
-    `the larger of 0.86 x thigh ${plain(thigh.mm)} and knee ${plain(knee.mm)} + 100`,
-    { thigh, knee },
-  );
-}
+const leg = straightLeg(0.86, 100);
 
 export const palazzo: Style = {
   id: "palazzo",
@@ -30,13 +23,9 @@ export const palazzo: Style = {
     { id: "m3", move: "spread", on: true, params: {} },
   ],
   autos: {
-    "shape-leg.knee": straightLeg,
-    "shape-leg.hem": straightLeg,
+    "shape-leg.knee": leg,
+    "shape-leg.hem": leg,
     "spread.hemSpread": () => quantity(240, "the style's own: 240 a panel in two equal gaps"),
   },
-  finish: {
-    waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
-    fastening: { kind: "zip-centre-back", length: "auto" },
-    hem: { kind: "turned", depth: "auto" },
-  },
+  finish: BAND_AND_ZIP,
 };

@@ -1,18 +1,9 @@
 import { z } from "zod";
-import type { BodyMeasures } from "../body";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { plain, quantity, type Quantity } from "../units";
 import type { Style } from "./style";
+import { BAND_AND_ZIP, straightLeg } from "./sums";
 
-/** A leg of one width from knee to hem, as wide as thigh and knee ask for. */
-function straightLeg({ thigh, knee }: BodyMeasures): Quantity {
-  const ease = knee.net ? 60 : 0;
-  return quantity(
-    Math.max(0.8 * thigh.mm, knee.mm + ease),
-    `the larger of 0.80 x thigh ${plain(thigh.mm)} and knee ${plain(knee.mm)} + ${plain(ease)}`,
-    { thigh, knee },
-  );
-}
+const leg = straightLeg(0.8, 60);
 
 export const straight: Style = {
   id: "straight",
@@ -29,10 +20,6 @@ export const straight: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
   ],
   feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth" },
-  autos: { "shape-leg.knee": straightLeg, "shape-leg.hem": straightLeg },
-  finish: {
-    waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
-    fastening: { kind: "zip-centre-back", length: "auto" },
-    hem: { kind: "turned", depth: "auto" },
-  },
+  autos: { "shape-leg.knee": leg, "shape-leg.hem": leg },
+  finish: BAND_AND_ZIP,
 };

@@ -2,11 +2,12 @@ import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
 import { quantity } from "../units";
 import type { Style } from "./style";
+import { CASED } from "./sums";
 
 export const sweat: Style = {
   id: "sweat",
   label: "Sweat",
-  note: "Loose trousers grown from the block: out at the hip and squared down, the crotch lower, hip-wide at the waist.",
+  note: "Loose trousers grown from the block: out at the hip and squared down, the crotch lower, casings cut on at waist and hem.",
   school: "proportional",
   rules: { waist: { shaping: "hipWide" } },
   params: z.strictObject({
@@ -17,15 +18,13 @@ export const sweat: Style = {
     { id: "m1", move: "widen-leg", on: true, params: {} },
     { id: "m2", move: "drop-crotch", on: true, params: {} },
     { id: "m3", move: "set-length", on: true, params: {} },
+    { id: "m4", move: "casing", on: true, params: {} },
+    { id: "m5", move: "casing", on: true, params: { at: "hem", sits: "on" } },
   ],
   defaults: { length: "ankle" },
   autos: {
     "widen-leg.side": () => quantity(25, "the style's own: 25 a panel"),
     "drop-crotch.by": () => quantity(15, "the style's own: 15 lower"),
   },
-  finish: {
-    waist: "undecided",
-    fastening: "undecided",
-    hem: { kind: "turned", depth: "auto" },
-  },
+  finish: CASED,
 };

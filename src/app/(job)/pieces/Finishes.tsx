@@ -29,23 +29,24 @@ const ALLOWANCES = [
 function Decision(props: {
   readonly room: Room;
   readonly label: string;
-  readonly chosen: string;
-  readonly decided: boolean;
+  /** Kinds of this finish and their words. */
+  readonly kinds: readonly (readonly [string, string])[];
+  /** The style's own, or what the job chose over it. */
+  readonly finish: Finish[Room];
+  readonly style: Finish[Room];
 }) {
-  const { room, label, chosen, decided } = props;
+  const { room, label, kinds, finish, style } = props;
+  const kindOf = (value: Finish[Room]): string => (typeof value === "object" ? value.kind : "undecided");
   return (
     <Choice
       label={label}
-      value={decided ? "chosen" : "undecided"}
-      options={[
-        ["chosen", chosen],
-        ["undecided", "undecided"],
-      ]}
-      onChange={(value) =>
+      value={kindOf(finish)}
+      options={[...kinds, ["undecided", "undecided"]]}
+      onChange={(kind) =>
         changeJob((draft) => {
           draft.finish ??= {};
-          if (value === "chosen") delete draft.finish[room];
-          else Object.assign(draft.finish, { [room]: "undecided" });
+          if (kind === kindOf(style)) delete draft.finish[room];
+          else Object.assign(draft.finish, { [room]: kind === "undecided" ? kind : { kind } });
         })
       }
     />
@@ -59,12 +60,24 @@ export function Finishes() {
   const { finish, zip, style } = shape;
   const set = <T extends object>(room: Room): T =>
     typeof job.finish?.[room] === "object" ? (job.finish[room] as unknown as T) : ({} as T);
+  const finishOf = (room: Room): Pick<Parameters<typeof Decision>[0], "room" | "finish" | "style"> => ({
+    room,
+    finish: job.finish?.[room] ?? style.finish[room],
+    style: style.finish[room],
+  });
   const prepare = (room: Room) => (draft: Job) => own(draft, room, style.finish);
   return (
     <>
       <section aria-label="Waist">
         <PaneHeading>Waist</PaneHeading>
-        <Decision room="waist" label="Edge" chosen="straight band" decided={finish.band !== null} />
+        <Decision
+          {...finishOf("waist")}
+          label="Edge"
+          kinds={[
+            ["straight-band", "straight band"],
+            ["cut-on-casing", "casing cut on"],
+          ]}
+        />
         {finish.band ? (
           <>
             <JobLengthField
@@ -84,7 +97,8 @@ export function Finishes() {
               onChange={(sits) =>
                 changeJob((draft) => {
                   own(draft, "waist", style.finish);
-                  if (typeof draft.finish?.waist === "object") draft.finish.waist.sits = sits;
+                  const waist = draft.finish?.waist;
+                  if (typeof waist === "object" && waist.kind === "straight-band") waist.sits = sits;
                 })
               }
             />
@@ -105,7 +119,14 @@ export function Finishes() {
       </section>
       <section aria-label="Closure" style={{ marginTop: 14 }}>
         <PaneHeading>Closure</PaneHeading>
-        <Decision room="fastening" label="How it opens" chosen="zip, centre back" decided={finish.zip !== null} />
+        <Decision
+          {...finishOf("fastening")}
+          label="How it opens"
+          kinds={[
+            ["zip-centre-back", "zip, centre back"],
+            ["none", "pulled on"],
+          ]}
+        />
         {zip ? (
           <JobLengthField
             label="Zip, below the band"
@@ -119,7 +140,7 @@ export function Finishes() {
       </section>
       <section aria-label="Hem" style={{ marginTop: 14 }}>
         <PaneHeading>Hem</PaneHeading>
-        <Decision room="hem" label="How it ends" chosen="turned up" decided={finish.hem !== null} />
+        <Decision {...finishOf("hem")} label="How it ends" kinds={[["turned", "turned up"]]} />
         {finish.hem ? (
           <JobLengthField
             label="Depth, mirrored"

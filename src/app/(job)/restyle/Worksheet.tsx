@@ -81,6 +81,8 @@ export function Worksheet() {
                       <Length mm={finish.band.depth.mm} tape={tape} unit />
                     </b>
                   </>
+                ) : finish.cutOn ? (
+                  "Its waist is the casing"
                 ) : (
                   "The waist is undecided"
                 )}
@@ -92,6 +94,8 @@ export function Worksheet() {
                     </b>
                     .
                   </>
+                ) : finish.pulledOn ? (
+                  ", pulled on."
                 ) : (
                   ", the closure is undecided."
                 )}

@@ -1,0 +1,202 @@
+import { z } from "zod";
+import { edgesWithRole, type Edge, type Panel } from "../drafting";
+import {
+  distanceToChord,
+  line,
+  pathBetween,
+  pathEnd,
+  pathEndTangent,
+  pathFlatten,
+  pathLength,
+  pathMap,
+  pathReverse,
+  pathStart,
+  pathStartTangent,
+  pointAdd,
+  pointDistance,
+  pointDot,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  type Path,
+  type Point,
+} from "../geometry";
+import { plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, paramOr } from "./auto";
+import { mirroredIn } from "./foldedWaist";
+import { MoveRefused, type Handle, type Move } from "./move";
+
+const schema = z.strictObject({
+  at: z.enum(["waist", "hem"]).optional().describe("The edge the casing is cut on to."),
+  depth: autoLengthSchema.optional().describe("Depth of the channel."),
+  frill: autoLengthSchema.optional().describe("Stands free beyond the channel, as on a paper-bag waist."),
+  sits: z
+    .enum(["beyond", "on"])
+    .optional()
+    .describe("beyond: it stands past the edge; on: it is folded along the edge."),
+  room: autoLengthSchema.optional().describe("Added so that the elastic runs easily."),
+});
+type Params = z.infer<typeof schema>;
+
+/** Cuts a casing on to the waist or hem: the panel runs on, is folded, and its fold-back mirrors what it covers. */
+export const casing: Move<Params> = {
+  id: "casing",
+  label: "Cut on a casing",
+  note: "Lengthens the panel past its waist or hem by a channel that folds back, mirrored so that it lies flat.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const at = params.at ?? "waist";
+    const depth = paramOr("casing", "depth", params.depth, context) ?? quantity(45, "the usual 45");
+    const frill = paramOr("casing", "frill", params.frill, context) ?? quantity(0, "none");
+    const room = paramOr("casing", "room", params.room, context) ?? quantity(3, "the usual 3");
+    const sits = params.sits ?? "beyond";
+    if (depth.mm < 10 || depth.mm > 120) throw new MoveRefused("depth", "A casing is 1 to 12 cm deep.");
+    if (frill.mm < 0 || frill.mm > 150) throw new MoveRefused("frill", "A frill stands 0 to 15 cm.");
+    if (room.mm < 0 || room.mm > 20) throw new MoveRefused("room", "0 to 2 cm is added for the elastic.");
+    const own = state.panels.filter(
+      (p) => edgesWithRole(p, at).length > 0 && (at === "hem" || p.edges.some((e) => e.id === "side")),
+    );
+    if (own.length === 0) throw new MoveRefused("at", `There is no ${at} edge left to cut a casing on to.`);
+    for (const panel of own) {
+      if (panel.ring) throw new MoveRefused("at", "A flounce's hem is curved, so no casing folds along it.");
+      if (at === "waist" && panel.edges.some((e) => e.role === "dart")) {
+        throw new MoveRefused(
+          "at",
+          `The ${panel.name.toLowerCase()} has darts or pleats in its waist. A casing is drawn up, so leave the waist hip-wide.`,
+        );
+      }
+    }
+    const stand = sits === "on" ? 0 : depth.mm + frill.mm;
+    const back = depth.mm + frill.mm + room.mm;
+    const cased = own.map((panel) => ({ panel, done: withCasing(panel, at, stand, back, [stand, frill.mm]) }));
+    const squared = Math.max(...cased.map(({ done }) => done.squared));
+    const beyond = quantity(
+      stand + back,
+      `${sits === "on" ? "" : "2 x "}(channel ${plain(depth.mm)}${frill.mm > 0 ? ` + frill ${plain(frill.mm)}` : ""}) + ${plain(room.mm)}`,
+      { depth, frill, room },
+    );
+    const handle = (panel: Panel, place: Point): Handle => ({
+      id: `${panel.id}-casing-${at}`,
+      panel: panel.id,
+      at: place,
+      axis: [0, at === "waist" ? -1 : 1],
+      param: "depth",
+      clears: [],
+      perMm: sits === "on" ? 1 : 0.5,
+      value: depth.mm,
+      label: `casing, ${at}`,
+      reading: depth.mm,
+    });
+    return {
+      state: { ...state, panels: state.panels.map((p) => cased.find((c) => c.panel === p)?.done.panel ?? p) },
+      template: `Square off the ${at}, {squared} at the most, and cut on a casing: channel {depth}${frill.mm > 0 ? ", frill {frill}" : ""}, {beyond} beyond the ${at} with its fold-back.`,
+      numbers: {
+        depth,
+        ...(frill.mm > 0 && { frill }),
+        beyond,
+        squared: quantity(squared, `the ${at} curve against the straight fold`),
+        room,
+      },
+      shown: [],
+      handles: cased.map(({ panel, done }) => handle(panel, done.middle)),
+    };
+  },
+};
+
+/** Seams that can run on past a rim. */
+const SEAMS: ReadonlySet<Edge["role"]> = new Set(["side", "inseam", "crotch", "centre"]);
+
+/** True where an edge beside the rim runs along it rather than away from it. */
+function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {
+  const rim = pointUnit(pointSubtract(b, a));
+  return [pathEndTangent(before.path), pathStartTangent(after.path)].some((t) => Math.abs(pointDot(t, rim)) > 0.75);
+}
+
+interface Cased {
+  readonly panel: Panel;
+  /** How far the curved edge lay from the straight line it is squared to. */
+  readonly squared: Mm;
+  readonly middle: Point;
+}
+
+const pathsLength = (edges: readonly Edge[]): Mm => edges.reduce((sum, e) => sum + pathLength(e.path), 0);
+
+/**
+ * The panel lengthened past one of its rims. Both seams beside it run on in their own direction by `stand`, the same on
+ * every panel; there it is folded, and as much of the seams as `back` covers is mirrored in the fold.
+ */
+function withCasing(
+  panel: Panel,
+  at: "waist" | "hem",
+  stand: Mm,
+  back: Mm,
+  [channelAt, frill]: readonly [Mm, Mm],
+): Cased {
+  const rims = edgesWithRole(panel, at);
+  const first = rims[0] as Edge;
+  const last = rims[rims.length - 1] as Edge;
+  const { edges } = panel;
+  const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
+  const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
+  const [a, b] = [pathStart(first.path), pathEnd(last.path)];
+  if (
+    [before, after].some((e) => e.role !== "style" && e.role !== "fold" && !SEAMS.has(e.role)) ||
+    crossesAlong(before, after, a, b)
+  ) {
+    throw new MoveRefused(
+      "at",
+      `Beside the ${at} of the ${panel.name.toLowerCase()} lies a placket, so no casing can be cut on there. Use a separate strip.`,
+    );
+  }
+  const squared = Math.max(...rims.flatMap((e) => pathFlatten(e.path)).map((p) => distanceToChord(p, a, b)));
+  const on = pathEndTangent(before.path);
+  const off = pathStartTangent(after.path);
+  const foldA = pointAdd(a, pointScale(on, stand));
+  const foldB = pointAdd(b, pointScale(off, -stand));
+  const arriving: Path = stand > 0 ? [...before.path, line(a, foldA)] : before.path;
+  const leaving: Path = stand > 0 ? [line(foldB, b), ...after.path] : after.path;
+  const mirror = (path: Path): Path => pathMap(path, (p) => mirroredIn(p, foldA, foldB));
+  const whole = pathLength(arriving);
+  const outA = mirror(pathReverse(pathBetween(arriving, whole - back, whole)));
+  const outB = pathReverse(mirror(pathBetween(leaving, 0, back)));
+  const rim: Edge = {
+    id: first.id,
+    role: "casing",
+    name: `${first.name}, casing`,
+    path: [line(pathEnd(outA), pathStart(outB))],
+  };
+  const next = edges.flatMap((e): Edge[] => {
+    if (e === first) return [rim];
+    if (rims.includes(e)) return [];
+    if (e === before) return [{ ...e, path: [...arriving, ...outA] }];
+    if (e === after) return [{ ...e, path: [...outB, ...leaving] }];
+    return [e];
+  });
+  const level = (share: Mm): readonly Point[] => [
+    pointAdd(a, pointScale(on, share)),
+    pointAdd(b, pointScale(off, -share)),
+  ];
+  return {
+    panel: {
+      ...panel,
+      edges: next,
+      casings: {
+        ...panel.casings,
+        [at]: {
+          added: stand + back,
+          folded: back,
+          rim: at === "waist" ? pathsLength(rims) : pointDistance(foldA, foldB),
+        },
+      },
+      lines: [
+        ...panel.lines,
+        { kind: "fold", points: [foldA, foldB] },
+        ...(stand > 0 ? [{ kind: "placement" as const, points: [a, b] }] : []),
+        ...(frill > 0 ? [{ kind: "placement" as const, points: level(channelAt - frill) }] : []),
+      ],
+    },
+    squared,
+    middle: [(pathEnd(outA)[0] + pathStart(outB)[0]) / 2, (pathEnd(outA)[1] + pathStart(outB)[1]) / 2],
+  };
+}

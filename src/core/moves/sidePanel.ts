@@ -1,0 +1,290 @@
+import { z } from "zod";
+import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
+import {
+  cubic,
+  line,
+  pathAt,
+  pathEnd,
+  pathLength,
+  pathNearest,
+  pathSplit,
+  pathStart,
+  segmentLength,
+  segmentReverse,
+  type Point,
+  type Segment,
+} from "../geometry";
+import { plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, numberOr, paramOr } from "./auto";
+import { alongAtX, cutPanel } from "./cut";
+import { wholeLegs, withoutPanels, type WholeLegs } from "./legs";
+import { MoveRefused, type Handle, type Move } from "./move";
+
+const schema = z.strictObject({
+  above: autoLengthSchema.optional().describe("How far above the hip line the curve leaves the side seam."),
+  reach: autoLengthSchema.optional().describe("How far from the crease the straight part stands; 0 is the dart line."),
+  drop: autoLengthSchema.optional().describe("How far below its start the curve has become straight."),
+  fullness: z.number().min(1).max(4).optional().describe("Length of the panel's top to the seam it is set into."),
+  how: z.enum(["pleated", "gathered"]).optional().describe("How the fullness is taken in."),
+});
+type Params = z.infer<typeof schema>;
+
+interface Side {
+  readonly panel: Panel;
+  readonly start: Mm;
+  /** The cut from the side seam: a curve, then straight down to the hem. */
+  readonly curve: Segment;
+  readonly hemAlong: Mm;
+}
+
+/** Cuts the sides of front and back away on a curve and lets in one panel, full above and plain below, without side seam. */
+export const sidePanel: Move<Params> = {
+  id: "side-panel",
+  label: "Let in a side panel",
+  note: "Cuts the sides away on a curve and replaces both by one panel: its top pleated or gathered in, its hem level.",
+  schema,
+  redraws: false,
+  apply(state, params, context) {
+    const legs = wholeLegs(state, "above", this.label);
+    const above =
+      paramOr("side-panel", "above", params.above, context) ?? quantity(75, "the usual 75 above the hip line");
+    const reach = paramOr("side-panel", "reach", params.reach, context) ?? quantity(0, "to the dart line");
+    const drop = paramOr("side-panel", "drop", params.drop, context) ?? quantity(170, "the usual 170 below its start");
+    const fullness = numberOr("side-panel", "fullness", params.fullness, context, 2);
+    const how = params.how ?? "pleated";
+    const [front, back] = [legs.front, legs.back].map((panel) => sideOf(panel, legs, above.mm, reach.mm, drop.mm)) as [
+      Side,
+      Side,
+    ];
+    let next = state;
+    for (const side of [front, back]) {
+      const hem = pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point;
+      next = cutPanel(next, side.panel.id, {
+        from: { edge: "side", along: side.start },
+        to: { edge: "hem", along: side.hemAlong },
+        path: [side.curve, line(pathEnd([side.curve]), hem)],
+        between: { id: `${side.panel.id}-off`, name: "cut away" },
+        rest: side.panel,
+        seam: { id: `${side.panel.id}-panel`, label: "Side panel seam" },
+        edge: { id: "panel", name: "side panel seam" },
+      });
+    }
+    next = withoutPanels(next, [`${front.panel.id}-off`, `${back.panel.id}-off`]);
+    for (const side of [front, back]) next = dividedAt(next, side.panel.id, segmentLength(side.curve));
+    const lengths = [front, back].map((side) => {
+      const panel = panelById(next.panels, side.panel.id);
+      return {
+        curve: pathLength(edgeOf(panel, "panel").path),
+        straight: pathLength(edgeOf(panel, "panel-plain").path),
+      };
+    }) as [SeamLengths, SeamLengths];
+    const top = Math.min(...[front, back].map((side) => pathStart([side.curve])[1]));
+    const panel = drawPanel(lengths, [front, back], fullness, top);
+    const seam = (of: Panel, half: "front" | "back"): Join[] => {
+      const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: string): Join => ({
+        id: `side-panel-${id}-${half}`,
+        label,
+        kind: "style",
+        how: joinHow,
+        leg: "both",
+        a: [a],
+        b: [b],
+      });
+      const turn = half === "front" ? along : against;
+      return [
+        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, `Side panel top, ${half}`),
+        join("plain", along(of.id, "panel-plain"), turn(panel.id, `plain-${half}`), "equal", `Side panel, ${half}`),
+      ];
+    };
+    const frontPanel = panelById(next.panels, legs.front.id);
+    const handle = (param: string, at: Point, axis: Point, value: Mm, label: string): Handle => ({
+      id: `side-panel-${param}`,
+      panel: legs.front.id,
+      at,
+      axis,
+      param,
+      clears: [],
+      perMm: 1,
+      value,
+      label,
+      reading: value,
+    });
+    const outward = Math.sign(pathStart(edgeOf(legs.front, "side").path)[0]) || -1;
+    const bend = pathEnd([front.curve]);
+    const sewn = lengths[0].curve + lengths[1].curve;
+    return {
+      state: {
+        ...next,
+        panels: [...next.panels, panel],
+        joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back")],
+      },
+      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, {reach} from the crease; let in one panel ${how} ${plain(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
+      numbers: {
+        above,
+        reach,
+        drop,
+        seam: quantity(sewn, "curved seam of front and back"),
+        top: quantity(fullness * sewn, `${plain(fullness)} x the curved seam ${plain(sewn)}`),
+      },
+      shown: [front, back].map((side) => ({
+        panel: side.panel.id,
+        slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point]],
+        wedges: [],
+        hinges: [],
+      })),
+      handles: [
+        handle("above", pathStart([front.curve]), [0, -1], above.mm, "panel starts"),
+        handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
+        { ...handle("reach", [bend[0], bend[1] + 60], [outward, 0], reach.mm, "panel from the crease") },
+      ],
+    };
+  },
+};
+
+const sample = (curve: Segment): Point[] =>
+  Array.from({ length: 13 }, (_, i) => pathAt([curve], (segmentLength(curve) * i) / 12).point);
+
+function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): Side {
+  // Both panels are cut at the same arc length of the front's side, so that the short side seam above stays equal.
+  const frontSide = edgeOf(legs.front, "side").path;
+  const hip = legs.front.landmarks.hipSide;
+  if (!hip)
+    throw new MoveRefused("above", "The hip line has been cut away, so the side panel has no place to start from.");
+  const start = pathNearest(frontSide, hip).along - above;
+  if (start < 20)
+    throw new MoveRefused(
+      "above",
+      `The panel has to start at least 2 cm below the waist: at most ${((start + above - 20) / 10).toFixed(1)} cm above the hip line.`,
+    );
+  if (drop < 60 || drop > 500) throw new MoveRefused("drop", "The curve runs out 6 to 50 cm below its start.");
+  const side = edgeOf(panel, "side").path;
+  const from = pathAt(side, start);
+  const outward = Math.sign(from.point[0]) || 1;
+  const x = outward * reach;
+  const hem = edgeOf(panel, "hem");
+  const hemAlong = alongAtX(hem.path, x);
+  if (hemAlong === null || hemAlong < 15 || (from.point[0] - x) * outward < 30) {
+    throw new MoveRefused(
+      "reach",
+      `A panel ${plain(reach)} mm from the crease leaves nothing of the side to replace. Bring it nearer to the crease.`,
+    );
+  }
+  const bend: Point = [x, from.point[1] + drop];
+  if (bend[1] > Math.min(pathStart(hem.path)[1], pathEnd(hem.path)[1]) - 40)
+    throw new MoveRefused("drop", "The curve would run out below the hem. Let it run out higher.");
+  const across = Math.abs(from.point[0] - x);
+  // Leaves the side inward and a little down, arrives on the straight line upright.
+  const curve = cubic(
+    from.point,
+    [from.point[0] - outward * across * 0.55, from.point[1] + drop * 0.12],
+    [x, bend[1] - drop * 0.55],
+    bend,
+  );
+  return { panel, start, curve, hemAlong };
+}
+
+/** The cut edge as two: the curve, into which the fullness goes, and the straight part below. */
+function dividedAt(
+  state: Parameters<typeof withoutPanels>[0],
+  id: string,
+  at: Mm,
+): Parameters<typeof withoutPanels>[0] {
+  const panel = panelById(state.panels, id);
+  const edge = edgeOf(panel, "panel");
+  const [curve, straight] = pathSplit(edge.path, at);
+  const parts: Edge[] = [
+    { ...edge, path: curve },
+    { ...edge, id: "panel-plain", name: "side panel seam, plain", path: straight },
+  ];
+  const divided = { ...panel, edges: panel.edges.flatMap((e) => (e === edge ? parts : [e])) };
+  return { ...state, panels: state.panels.map((p) => (p === panel ? divided : p)) };
+}
+
+interface SeamLengths {
+  readonly curve: Mm;
+  readonly straight: Mm;
+}
+
+/** A curve down and across whose length is asked: as wide as it has to be. */
+function slopeOfLength(
+  height: Mm,
+  length: Mm,
+): { readonly width: Mm; readonly draw: (from: Point, way: 1 | -1) => Segment } {
+  const at =
+    (width: Mm) =>
+    (from: Point, way: 1 | -1): Segment =>
+      cubic(
+        from,
+        [from[0] + way * width * 0.45, from[1]],
+        [from[0] + way * width * 0.8, from[1] + height * 0.55],
+        [from[0] + way * width, from[1] + height],
+      );
+  let [low, high] = [1, length];
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (segmentLength(at(middle)([0, 0], 1)) < length) low = middle;
+    else high = middle;
+  }
+  return { width: (low + high) / 2, draw: at((low + high) / 2) };
+}
+
+/**
+ * The panel that replaces both sides, flat: its middle line stands where the side seam was. Each half's top slopes from
+ * the middle down to where the curve runs out, `fullness` times as long as the curve it is set into; below that its
+ * edges are upright and as long as the straight cut, so that the hem is level.
+ */
+function drawPanel(
+  lengths: readonly [SeamLengths, SeamLengths],
+  sides: readonly [Side, Side],
+  fullness: number,
+  top: Mm,
+): Panel {
+  const heights = sides.map((side) => pathEnd([side.curve])[1] - pathStart([side.curve])[1]);
+  const drop = Math.max(...heights.map((h, i) => h + (lengths[i] as SeamLengths).straight));
+  const [front, back] = lengths.map(({ curve, straight }) => ({
+    // Measured from the hem up, so that both halves stand on one line: what front and back differ by lies in the slope.
+    slope: slopeOfLength(drop - straight, fullness * curve),
+    straight,
+  })) as [HalfPanel, HalfPanel];
+  const start: Point = [0, top];
+  const frontTop = front.slope.draw(start, 1);
+  const backTop = back.slope.draw(start, -1);
+  const [frontEnd, backEnd] = [pathEnd([frontTop]), pathEnd([backTop])];
+  const hemY = top + drop;
+  const edges: Edge[] = [
+    { id: "top-back", role: "style", name: "top, to the back", path: [segmentReverse(backTop)] },
+    { id: "top-front", role: "style", name: "top, to the front", path: [frontTop] },
+    { id: "plain-front", role: "style", name: "edge to the front", path: [line(frontEnd, [frontEnd[0], hemY])] },
+    { id: "hem", role: "hem", name: "hem", path: [line([frontEnd[0], hemY], [backEnd[0], hemY])] },
+    { id: "plain-back", role: "style", name: "edge to the back", path: [line([backEnd[0], hemY], backEnd)] },
+  ];
+  return {
+    id: "side-panel",
+    name: "Side panel",
+    half: "both",
+    material: "shell",
+    edges,
+    landmarks: { sideTop: start, sideHem: [0, hemY], notchFront: frontEnd, notchBack: backEnd },
+    lines: [
+      {
+        kind: "grain",
+        points: [
+          [0, top + drop * 0.3],
+          [0, top + drop * 0.75],
+        ],
+      },
+      {
+        kind: "crease",
+        points: [
+          [0, start[1]],
+          [0, hemY],
+        ],
+      },
+    ],
+  };
+}
+
+interface HalfPanel {
+  readonly slope: ReturnType<typeof slopeOfLength>;
+  readonly straight: Mm;
+}

@@ -1,0 +1,33 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
+import { plain, quantity } from "../units";
+import type { Style } from "./style";
+import { BAND_AND_ZIP, flaredFromKnee } from "./sums";
+
+export const bellFlounce: Style = {
+  id: "bell-flounce",
+  label: "Bell with flounce",
+  note: "Close to the knee, cut off a little below it, and a full circle from there to the floor.",
+  school: "proportional",
+  rules: {},
+  params: z.strictObject({
+    start: levelSchema.optional().describe("Where the leg ends and the flounce begins."),
+    share: z.number().min(0.2).max(2).optional().describe("Share of a circle."),
+    depth: autoLengthSchema.optional().describe("How deep the flounce hangs; left out, to the length."),
+    points: z.int().min(0).max(24).optional().describe("Points on the outer edge of one leg."),
+    length: garmentLengthSchema.optional().describe("Where the flounce ends."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+    { id: "m3", move: "flounce", on: true, params: {} },
+  ],
+  // The start belongs to the flounce; the leg itself turns at the knee.
+  feeds: { "shape-leg.start": "none" },
+  autos: {
+    ...flaredFromKnee(50, 40),
+    "flounce.start": ({ waistToKnee }) =>
+      quantity(waistToKnee.mm + 80, `knee ${plain(waistToKnee.mm)} + 80`, { waistToKnee }),
+  },
+  finish: BAND_AND_ZIP,
+};

@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { plain, quantity } from "../units";
+import type { Style } from "./style";
+
+export const frontSlit: Style = {
+  id: "front-slit",
+  label: "Front slit",
+  note: "Straight, hip-wide, with one front split down the crease and buttoned from waist to hem.",
+  school: "proportional",
+  rules: { waist: { shaping: "hipWide" } },
+  params: z.strictObject({
+    hemGirth: autoLengthSchema.optional().describe("Finished girth of one leg, at knee and hem."),
+    width: autoLengthSchema.optional().describe("Added on each side of the slit."),
+    spacing: autoLengthSchema.optional().describe("From button to button."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+    { id: "m3", move: "split", on: true, params: { panel: "front", leg: "left" } },
+    { id: "m4", move: "placket", on: true, params: {} },
+  ],
+  feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth", "placket.length": "none" },
+  autos: Object.fromEntries(
+    ["knee", "hem"].map((param) => [
+      `shape-leg.${param}`,
+      ({ knee }: Parameters<Style["autos"][string]>[0]) => {
+        const ease = knee.net ? 40 : 0;
+        return quantity(knee.mm + ease, `knee ${plain(knee.mm)} + ${plain(ease)}`, { knee });
+      },
+    ]),
+  ),
+  finish: {
+    waist: { kind: "straight-band", depth: "50 mm", sits: "above", overlap: "0 mm" },
+    fastening: { kind: "none" },
+    hem: { kind: "turned", depth: "auto" },
+  },
+};

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { plain, quantity } from "../units";
+import type { Style } from "./style";
+import { CASED } from "./sums";
+
+export const jogger: Style = {
+  id: "jogger",
+  label: "Jogger",
+  note: "Hip-wide on a drawn-up casing, narrowed to the ankle and gathered into a cuff.",
+  school: "proportional",
+  rules: { waist: { shaping: "hipWide" }, ease: { front: "15 mm", back: "15 mm" } },
+  params: z.strictObject({
+    hemGirth: autoLengthSchema.optional().describe("Hem of one leg before it is gathered into the cuff."),
+    cuff: autoLengthSchema.optional().describe("Depth of the cuff, which comes off the length."),
+    length: garmentLengthSchema.optional().describe("Where the cuff ends; the ankle unless chosen."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+    { id: "m3", move: "casing", on: true, params: {} },
+  ],
+  feeds: { "shape-leg.hem": "hemGirth", "set-length.less": "cuff" },
+  defaults: { length: "ankle", cuff: "60 mm" },
+  autos: {
+    "shape-leg.knee": ({ knee }) => {
+      const ease = knee.net ? 80 : 0;
+      return quantity(knee.mm + ease, `knee ${plain(knee.mm)} + ${plain(ease)}`, { knee });
+    },
+    "shape-leg.hem": ({ ankle }) => quantity(1.35 * ankle.mm, `1.35 x ankle ${plain(ankle.mm)}`, { ankle }),
+    "casing.depth": () => quantity(40, "the style's own: 40"),
+  },
+  finish: CASED,
+};

@@ -1,0 +1,31 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
+import type { Style } from "./style";
+import { ankleAnd, BAND_AND_ZIP, bentKnee } from "./sums";
+
+export const pleated: Style = {
+  id: "pleated",
+  label: "Pleated",
+  note: "Two pleats in each front that run out at the knee, and a leg that narrows to the ankle.",
+  school: "proportional",
+  rules: { ease: { front: "10 mm", back: "10 mm" } },
+  params: z.strictObject({
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
+    depth: autoLengthSchema.optional().describe("Depth of one pleat."),
+    count: z.int().min(1).max(4).optional().describe("Pleats in each front."),
+    run: z
+      .union([z.literal("parallel"), levelSchema])
+      .optional()
+      .describe("Where the pleats run out."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+    { id: "m3", move: "pleats", on: true, params: {} },
+  ],
+  feeds: { "shape-leg.hem": "hemGirth" },
+  defaults: { count: 2, depth: "30 mm", run: "knee" },
+  autos: { "shape-leg.knee": bentKnee(90), "shape-leg.hem": ankleAnd(150) },
+  finish: BAND_AND_ZIP,
+};

@@ -1,0 +1,26 @@
+import { z } from "zod";
+import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import type { Style } from "./style";
+import { BAND_AND_ZIP, straightLeg } from "./sums";
+
+const leg = straightLeg(0.8, 60);
+
+export const sideFullness: Style = {
+  id: "side-fullness",
+  label: "Side fullness",
+  note: "Plain in front and behind, with one full panel let in at each side from above the hip to the hem.",
+  school: "proportional",
+  rules: { ease: { front: "20 mm", back: "20 mm" } },
+  params: z.strictObject({
+    fullness: z.number().min(1).max(4).optional().describe("Length of the panel's top to the seam it is set into."),
+    above: autoLengthSchema.optional().describe("How far above the hip line the panel starts."),
+    length: garmentLengthSchema.optional().describe("Where the hem ends."),
+  }),
+  moves: [
+    { id: "m1", move: "shape-leg", on: true, params: {} },
+    { id: "m2", move: "set-length", on: true, params: {} },
+    { id: "m3", move: "side-panel", on: true, params: {} },
+  ],
+  autos: { "shape-leg.knee": leg, "shape-leg.hem": leg },
+  finish: BAND_AND_ZIP,
+};
