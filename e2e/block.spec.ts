@@ -138,6 +138,6 @@ test("a block drawn by hand is brought in, its places moved, and restyled; a bad
   await expect(page.getByText(/It stays as it is when the card changes/)).toBeVisible();
   await expect(page.getByLabel("It has allowances of")).toHaveValue("1.0 cm");
   await page.getByRole("link", { name: /3 Restyle/ }).click();
-  await expect(page.getByRole("slider", { name: "Open the front hem" }).first()).toBeVisible();
+  await expect(page.getByRole("slider", { name: "front hem" }).first()).toBeVisible();
   await expectSaved(page);
 });

@@ -3,8 +3,9 @@ import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
 import { movesOfStyle } from "@/core/derive/newJob";
-import { exactLength, type Mm } from "@/core/units";
+import { exactLength } from "@/core/units";
 import { readJob, SavedElsewhere, writeJob, type StoredJob } from "./database";
+import type { Pull } from "./pull";
 
 /** Where the open job stands with the browser's store. */
 export type SaveState = "loading" | "missing" | "saved" | "saving" | "blocked" | "conflict";
@@ -74,14 +75,12 @@ export function ownMoves(job: Job): NonNullable<Job["moves"]> {
 }
 
 /** Sets what a handle pulls: its parameter, exactly, and takes away those that would win over it. */
-export function setPulled(
-  job: Job,
-  pull: { readonly moveIndex: number; readonly param: string; readonly clears: readonly string[]; readonly value: Mm },
-): void {
+export function setPulled(job: Job, pull: Pull): void {
   const entry = ownMoves(job)[pull.moveIndex];
   if (!entry) return;
   for (const other of pull.clears) delete entry.params[other];
-  entry.params[pull.param] = exactLength(pull.value);
+  entry.params[pull.param] = pull.counts ? Math.round(pull.value) : exactLength(pull.value);
+  for (const [param, value] of Object.entries(pull.also ?? {})) entry.params[param] = exactLength(value);
 }
 
 /** Sets a value at a path of the job (advice and single numbers use this). */

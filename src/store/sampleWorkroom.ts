@@ -262,4 +262,46 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
       cloth: { name: "Rust linen", width: "135 cm", length: "210 cm" },
     }),
   },
+  {
+    id: "sample-moth-bell",
+    job: styled("bell-flounce", "Moth, full circles", MARIT, "2026-11-20", {
+      cloth: { name: "Kelp crepe", width: "140 cm", length: "400 cm" },
+    }),
+  },
+  {
+    id: "sample-wave-sides",
+    job: styled("side-fullness", "Wave, full at the sides", ODA, "2026-11-21", {
+      cloth: { name: "Slate linen", width: "54 in", length: "126 in" },
+    }),
+  },
+  {
+    id: "sample-cook-paperbag",
+    job: styled("paper-bag", "Ship's cook", TAMSIN, "2026-11-21", {
+      cloth: { name: "Ochre drill", width: "150 cm", length: "155 cm" },
+    }),
+  },
+  {
+    id: "sample-mayor-pleats",
+    job: styled("pleated", "The mayor, pleated", TOBIN, "2026-11-21", {
+      cloth: { name: "Moss cord", width: "57 in", length: "99 in" },
+    }),
+  },
+  {
+    id: "sample-climber-jogger",
+    job: styled("jogger", "Climber, cuffed", JORUN, "2026-11-22", {
+      cloth: { name: "Ash jersey", width: "178 cm", length: "230 cm" },
+    }),
+  },
+  {
+    id: "sample-gull-slit",
+    job: styled("front-slit", "Gull, one leg buttoned", ILKA, "2026-11-22", {
+      cloth: { name: "Dune twill", width: "59 in", length: "114 in" },
+    }),
+  },
+  {
+    id: "sample-baker-yoke",
+    job: styled("yoke-flare", "Baker's daughter, yoked", MARIT, "2026-11-22", {
+      cloth: { name: "Dune twill", width: "150 cm", length: "290 cm" },
+    }),
+  },
 ];

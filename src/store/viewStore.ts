@@ -1,5 +1,6 @@
 import { create } from "zustand";
 import type { Tape } from "@/core/units";
+import type { Pull } from "./pull";
 
 /** What a person is looking at; kept in this tab only, never part of the job. */
 interface ViewState {
@@ -11,7 +12,9 @@ interface ViewState {
   /** The place a reading, check or advice points at. */
   lit: { panel: string; point: readonly [number, number] } | null;
   /** A handle being pulled: the parameter it sets, not yet part of the job. */
-  pull: { moveIndex: number; param: string; clears: readonly string[]; value: number } | null;
+  pull: Pull | null;
+  /** Knee and hem are pulled at one edge alone, not at both halves together. */
+  oneSide: boolean;
   /** A kept version laid over the pattern. */
   over: string | null;
   helpOpen: boolean;
@@ -26,6 +29,7 @@ export const useView = create<ViewState>()(() => ({
   singleKeys: true,
   lit: null,
   pull: null,
+  oneSide: false,
   over: null,
   helpOpen: false,
   commandsOpen: false,

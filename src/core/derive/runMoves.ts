@@ -1,8 +1,8 @@
-import { drawLegs, LEG_JOINS, panelMap, type Block, type Numbers } from "../drafting";
-import type { Point } from "../geometry";
-import { MOVES, MoveRefused, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import { drawLegs, isOf, LEG_JOINS, panelMap, panelOutline, type Block, type Numbers } from "../drafting";
+import { distanceToOutline, type Point } from "../geometry";
+import { MOVES, MoveRefused, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
-import type { Quantity } from "../units";
+import type { Mm, Quantity } from "../units";
 
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
@@ -139,14 +139,28 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     }
   });
   reconcile();
-  return mirrored({ state, worksheet: cutBy ? worksheet : worksheet.map(withHandles), shown });
+  return mirrored({ state, worksheet: worksheet.map(withHandles), shown });
 
-  /** A redrawn seam is pulled where it lies in the end; once it is cut, the cut's own handles stand there. */
+  /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */
   function withHandles(line: WorksheetLine): WorksheetLine {
-    const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(state.plan, line.numbers) : undefined;
-    return handles ? { ...line, handles } : line;
+    const { plan, panels } = state;
+    const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(plan, line.numbers, panels) : undefined;
+    if (!handles) return line;
+    const placed = handles.flatMap((handle): Handle[] => {
+      const root = handle.panel === "back" ? "back" : "front";
+      const on = panels.find((p) => isOf(p.id, root) && p.half !== "left" && standsOn(handle, panelOutline(p)));
+      return on ? [{ ...handle, panel: on.id }] : [];
+    });
+    return { ...line, handles: placed };
   }
 }
+
+function standsOn({ at, inside }: Handle, outline: readonly Point[]): boolean {
+  return inside ? onPanel(outline, at) : distanceToOutline(at, outline) < NEAR;
+}
+
+/** A handle stands on the outline if it lies within this of it. */
+const NEAR: Mm = 4;
 
 /** Panels of the left leg alone are drawn mirrored, as they are cut; what is shown on them, and their handles, too. */
 function mirrored(run: MovesRun): MovesRun {

@@ -10,11 +10,14 @@ import {
   pathSplit,
   pathStart,
   pointQuarterTurn,
+  pointRotate,
+  pointSubtract,
+  pointUnit,
   truedCurve,
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Radians } from "../units";
 import type { Edge, Panel, PanelLine } from "./panel";
 import { FLARED, type LegPlan } from "./plan";
 
@@ -67,13 +70,28 @@ export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outlin
   return [cut(front), cut(back)];
 }
 
-/** A leg that widens downward gets a trued hem, square to both seams; a straight or tapered one stays straight. */
+/** A tapered hem may leave each seam this far from square before the joined hem steps by 3 mm. */
+const UNSQUARE: Radians = (2.6 * Math.PI) / 180;
+/** Bent more than this at either end, a deep turn-up of a tapered hem would no longer lie flat. */
+const MOST_BEND: Radians = (4.3 * Math.PI) / 180;
+
+/**
+ * A leg that widens downward gets a trued hem, square to both seams; a straight one stays straight. A tapered one
+ * stays straight too, so that it can be turned up flat, but for as much as it takes that the joined hem runs on.
+ */
 function hemOf(side: Path, inseamDown: Path): Path {
   const [a, b] = [pathEndTangent(side), pathEndTangent(inseamDown)];
   const [hemSide, hemInseam] = [pathEnd(side), pathEnd(inseamDown)];
-  const flared = angleFromTo(b, a) < -FLARED;
-  if (!flared) return [line(hemSide, hemInseam)];
-  return [truedCurve(hemSide, pointQuarterTurn(a), hemInseam, pointQuarterTurn(b))];
+  const [leave, arrive] = [pointQuarterTurn(a), pointQuarterTurn(b)];
+  if (angleFromTo(b, a) < -FLARED) return [truedCurve(hemSide, leave, hemInseam, arrive)];
+  const chord = pointUnit(pointSubtract(hemInseam, hemSide));
+  const bend = (square: Point): Radians => {
+    const off = angleFromTo(chord, square);
+    return Math.sign(off) * Math.min(MOST_BEND, Math.max(0, Math.abs(off) - UNSQUARE));
+  };
+  const [from, to] = [bend(leave), bend(arrive)];
+  if (from === 0 && to === 0) return [line(hemSide, hemInseam)];
+  return [truedCurve(hemSide, pointRotate(chord, [0, 0], from), hemInseam, pointRotate(chord, [0, 0], to))];
 }
 
 /** Closes the runs into a panel with its named edges, landmarks and inner lines. */

@@ -106,12 +106,12 @@ export function legGirthAt(plan: LegPlan, level: "knee" | "hem"): Mm {
 
 /**
  * Where a panel of `width` passes a level: halved by the crease, or from the side or the inseam the leg hangs from,
- * which then stay where they are.
+ * which then stay where they are. `toSide` moves width from the inseam's half to the side's.
  */
-export function passingOf(hang: Hang, width: Mm, now: Passing): Passing {
+export function passingOf(hang: Hang, width: Mm, now: Passing, toSide: Mm = 0): Passing {
   if (hang === "side") return { side: now.side, inseam: now.side - width };
   if (hang === "inseam") return { side: now.inseam + width, inseam: now.inseam };
-  return { side: width / 2, inseam: 0 - width / 2 };
+  return { side: width / 2 + toSide, inseam: toSide - width / 2 };
 }
 
 /** The plan with every x moved: for a crease that lies elsewhere than first drawn. */

@@ -1,5 +1,5 @@
 import type { Mm } from "../units";
-import { pointDistance, type Point } from "./point";
+import { distanceToChord, pointDistance, type Point } from "./point";
 
 /** Signed area of a closed outline (not repeated) in square millimetres; positive when clockwise as drawn. */
 export function polygonArea(points: readonly Point[]): number {
@@ -69,6 +69,15 @@ export function polygonSelfCrossing(points: readonly Point[]): Point | null {
     }
   }
   return null;
+}
+
+/** Distance from a place to a closed outline. */
+export function distanceToOutline(p: Point, outline: readonly Point[]): Mm {
+  let least = Infinity;
+  for (let i = 0; i < outline.length; i++) {
+    least = Math.min(least, distanceToChord(p, outline[i] as Point, outline[(i + 1) % outline.length] as Point));
+  }
+  return least;
 }
 
 /** Removes points closer than `slack` to the one before (and the last if it repeats the first). */

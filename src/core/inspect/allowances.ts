@@ -1,17 +1,8 @@
 import { edgeOf } from "../drafting";
-import { distanceToChord, pathAt, polygonSelfCrossing, type Point } from "../geometry";
+import { distanceToOutline, pathAt, polygonSelfCrossing, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { plain } from "../units";
 import { verdict, type CheckRule } from "./check";
-
-/** Distance from a place to a closed outline. */
-export function distanceToOutline(p: Point, outline: readonly Point[]): number {
-  let least = Infinity;
-  for (let i = 0; i < outline.length; i++) {
-    least = Math.min(least, distanceToChord(p, outline[i] as Point, outline[(i + 1) % outline.length] as Point));
-  }
-  return least;
-}
 
 interface Misfit {
   readonly piece: Piece;

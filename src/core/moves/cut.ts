@@ -13,7 +13,7 @@ import {
 import {
   boxOf,
   chordsCross,
-  distanceToChord,
+  distanceToOutline,
   pathAt,
   pathBetween,
   pathEnd,
@@ -85,7 +85,7 @@ function run(panel: Panel, from: Place, to: Place): CutEdge[] {
 export function onPanel(outline: readonly Point[], p: Point): boolean {
   const inside = polygonSections(outline, p[1]).some(([left, right]) => p[0] >= left - 0.5 && p[0] <= right + 0.5);
   if (inside) return true;
-  return outline.some((a, i) => distanceToChord(p, a, outline[(i + 1) % outline.length] as Point) < 0.5);
+  return distanceToOutline(p, outline) < 0.5;
 }
 
 /** The stretches of an inner line that lie on a panel. */

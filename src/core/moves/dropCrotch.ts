@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { PanelPlan } from "../drafting";
 import { plain, quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
 import { MoveRefused, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -47,4 +47,11 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
       handles: [],
     };
   },
+  handlesOn: (_plan, { by }, panels) =>
+    by
+      ? landmarkHandles(panels, "crotchPoint", (at, root) => ({
+          ...levelHandle(`${root}-crotch`, root, at, "by", by.mm, "crotch"),
+          least: -300,
+        }))
+      : [],
 };

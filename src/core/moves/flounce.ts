@@ -4,7 +4,7 @@ import { pathAt, pathLength } from "../geometry";
 import { plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
-import { levelOf, levelSchema, type LevelName } from "./level";
+import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext, type StyleState } from "./move";
 import { ringPanel, stripPanel } from "./ring";
 
@@ -74,17 +74,13 @@ export const flounce: Move<Params> = {
         };
       }),
     ];
-    const side = pathAt(
-      edgeOf(legs.front, "side").path,
-      pathLength(edgeOf(panelIn(upper, legs.front.id), "side").path),
-    );
+    const end = edgeOf(panelIn(upper, legs.front.id), EDGE.id).path;
+    const middle = pathAt(end, pathLength(end) / 2).point;
     const [first] = made.panels;
     const hemAt = first?.landmarks.hemMiddle;
     const handles: Handle[] = [
-      level("flounce-start", legs.front.id, side.point, start.mm),
-      ...(first && hemAt
-        ? [{ ...level("flounce-depth", first.id, hemAt, depth.mm), param: "depth", label: "flounce depth" }]
-        : []),
+      levelHandle("flounce-start", legs.front.id, middle, "start", start.mm, "flounce starts"),
+      ...(first && hemAt ? [levelHandle("flounce-depth", first.id, hemAt, "depth", depth.mm, "flounce depth")] : []),
     ];
     return {
       state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
@@ -99,19 +95,6 @@ export const flounce: Move<Params> = {
 };
 
 const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) => p.id === id) as Panel;
-
-const level = (id: string, panel: string, at: Handle["at"], value: Mm): Handle => ({
-  id,
-  panel,
-  at,
-  axis: [0, 1],
-  param: "start",
-  clears: [],
-  perMm: 1,
-  value,
-  label: "flounce starts",
-  reading: value,
-});
 
 function startOf(params: Params, state: StyleState, context: MoveContext): Quantity {
   const asked = params.start ?? (styleParam("flounce", "start", context) as LevelName | undefined);

@@ -17,6 +17,7 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
+export { onPanel } from "./cut";
 export { garmentLengthSchema } from "./setLength";
 export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";

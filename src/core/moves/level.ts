@@ -1,7 +1,9 @@
 import { z } from "zod";
-import { lengthInputSchema, plain, quantity, type LengthInput, type Quantity } from "../units";
+import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
 import { readParam } from "./auto";
-import { MoveRefused, type MoveContext, type StyleState } from "./move";
+import { isOf, type Panel } from "../drafting";
+import type { Point } from "../geometry";
+import { MoveRefused, type Handle, type MoveContext, type StyleState } from "./move";
 
 const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
 export type LevelName = (typeof LEVEL_NAMES)[number];
@@ -43,4 +45,29 @@ export function refuseOwnBlock(state: StyleState, param: string, label: string):
       `“${label}” redraws the upper part, which a block brought in keeps. Use slashes, or draft a block.`,
     );
   }
+}
+
+/** A handle that slides a level down the panel (or up, with `up`). */
+export function levelHandle(
+  id: string,
+  panel: string,
+  at: Point,
+  param: string,
+  value: Mm,
+  label: string,
+  up = false,
+): Handle {
+  return { id, panel, at, axis: [0, up ? -1 : 1], param, clears: [], perMm: 1, value, label, reading: value };
+}
+
+/** One handle for the front and one for the back, at a landmark, on whichever part of the panel holds it. */
+export function landmarkHandles(
+  panels: readonly Panel[],
+  landmark: string,
+  make: (at: Point, root: "front" | "back") => Handle,
+): readonly Handle[] {
+  return (["front", "back"] as const).flatMap((root) => {
+    const at = panels.find((p) => isOf(p.id, root) && p.half !== "left" && p.landmarks[landmark])?.landmarks[landmark];
+    return at ? [make(at, root)] : [];
+  });
 }

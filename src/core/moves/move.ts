@@ -40,6 +40,21 @@ export interface Handle {
   readonly label: string;
   /** The measured length shown while pulling. */
   readonly reading: Mm;
+  /** A number of things, set in whole steps, where it is not a length. */
+  readonly counts?: boolean;
+  /** It stands inside the panel, not on its edge. */
+  readonly inside?: boolean;
+  /** Least value it can be pulled to; 0 unless stated. */
+  readonly least?: Mm;
+  /** Pulled with one half alone: what the number gains per mm then, and what else changes with it. */
+  readonly oneSide?: { readonly perMm: number; readonly also: readonly AlsoPulled[] };
+}
+
+/** Another parameter of the same move that changes with a pull. */
+export interface AlsoPulled {
+  readonly param: string;
+  readonly perMm: number;
+  readonly value: Mm;
 }
 
 /** What a move wants shown on the table, by panel. */
@@ -70,8 +85,8 @@ export interface Move<P = unknown> {
    * the last such move.
    */
   readonly redraws: boolean;
-  /** Handles of a move that redraws, on the plan as it is after the last of them. */
-  readonly handlesOn?: (plan: LegPlan, numbers: Numbers) => readonly Handle[];
+  /** Handles of a move that redraws, on the pattern as it is after the last move; those whose place was cut away are left out. */
+  readonly handlesOn?: (plan: LegPlan, numbers: Numbers, panels: readonly Panel[]) => readonly Handle[];
   readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
 }
 

@@ -361,6 +361,21 @@ function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | 
       reading: pleated.depth,
     },
   ];
+  const last = pleated.folds.at(-1) as Fold;
+  handles.push({
+    id: `${panel}-pleat-count`,
+    panel,
+    at: [last.to[0], last.to[1] + 40],
+    axis: [out, 0],
+    param: "count",
+    clears: [],
+    perMm: 1 / plan.spacing,
+    value: plan.count,
+    label: "pleats",
+    reading: plan.count,
+    counts: true,
+    least: 1,
+  });
   if (!run) return handles;
   return [
     ...handles,

@@ -2,6 +2,7 @@ import { z } from "zod";
 import type { BodyMeasures } from "../body";
 import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
 import { paramOr, readParam } from "./auto";
+import { landmarkHandles, levelHandle } from "./level";
 import { MoveRefused, type Move } from "./move";
 
 export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
@@ -98,4 +99,10 @@ export const setLength: Move<z.infer<typeof schema>> = {
       handles: [],
     };
   },
+  handlesOn: (_plan, { hemLevel }, panels) =>
+    hemLevel
+      ? landmarkHandles(panels, "creaseHem", (at, root) =>
+          levelHandle(`${root}-length`, root, at, "length", hemLevel.mm, "length"),
+        )
+      : [],
 };

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam, styleParam } from "./auto";
-import { levelOf, levelSchema } from "./level";
+import { levelHandle, levelOf, levelSchema } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
 
 const schema = z.strictObject({
@@ -13,12 +13,23 @@ const schema = z.strictObject({
   out: lengthInputSchema.optional().describe("How far each of the four edges flares from the turn to the hem."),
   start: levelSchema.optional().describe("Where the flare or taper starts: a level, or a length below the waist."),
   backExtra: autoLengthSchema.optional().describe("How much wider the back is than the front."),
+  kneeToSide: lengthInputSchema.optional().describe("Width moved from the inseam's half to the side's where it turns."),
+  hemToSide: lengthInputSchema.optional().describe("Width moved from the inseam's half to the side's at the hem."),
 });
 type Params = z.infer<typeof schema>;
 
-function reshaped(plan: LegPlan, panel: "front" | "back", knee: Mm, hem: Mm): LegPlan["front"] {
+interface Shares {
+  readonly knee: Mm;
+  readonly hem: Mm;
+}
+
+function reshaped(plan: LegPlan, panel: "front" | "back", widths: Shares, toSide: Shares): LegPlan["front"] {
   const now = plan[panel];
-  return { ...now, knee: passingOf(plan.hang, knee, now.knee), hem: passingOf(plan.hang, hem, now.hem) };
+  return {
+    ...now,
+    knee: passingOf(plan.hang, widths.knee, now.knee, toSide.knee),
+    hem: passingOf(plan.hang, widths.hem, now.hem, toSide.hem),
+  };
 }
 
 /** The hem asked for: a girth, or what each edge flares; a number of the move's own beats the style's. */
@@ -71,19 +82,35 @@ export const shapeLeg: Move<Params> = {
         );
       }
     }
+    const moved = (param: "kneeToSide" | "hemToSide"): Quantity =>
+      params[param] === undefined
+        ? quantity(0, "halved by the crease")
+        : readParam(param, params[param], context, "moved from the inseam's half to the side's, on front and back");
+    const [kneeToSide, hemToSide] = [moved("kneeToSide"), moved("hemToSide")];
+    for (const [param, by, girth] of [
+      ["kneeToSide", kneeToSide, knee],
+      ["hemToSide", hemToSide, hem],
+    ] as const) {
+      if (Math.abs(by.mm) > girth.mm / 8)
+        throw new MoveRefused(
+          param,
+          `At most an eighth of the leg, ${(girth.mm / 80).toFixed(1)} cm, can be moved across the crease.`,
+        );
+    }
+    const toSide = { knee: kneeToSide.mm, hem: hemToSide.mm };
     const atKnee = panelWidths(knee.mm, extra.mm);
     const atHem = panelWidths(hem.mm, extra.mm);
     const shaped: LegPlan = {
       ...plan,
       levels: { ...plan.levels, turn: start.mm },
       backExtra: extra.mm,
-      front: reshaped(plan, "front", atKnee.front, atHem.front),
-      back: reshaped(plan, "back", atKnee.back, atHem.back),
+      front: reshaped(plan, "front", { knee: atKnee.front, hem: atHem.front }, toSide),
+      back: reshaped(plan, "back", { knee: atKnee.back, hem: atHem.back }, toSide),
     };
     const straight = Math.abs(knee.mm - hem.mm) < 0.05;
-    const moved = Math.abs(start.mm - plan.levels.knee) > 0.5;
+    const elsewhere = Math.abs(start.mm - plan.levels.knee) > 0.5;
     const out = quantity((hem.mm - knee.mm) / 4, "a quarter of what the hem gains", { knee, hem });
-    const where = moved ? "{start} below the waist" : "the knee line";
+    const where = elsewhere ? "{start} below the waist" : "the knee line";
     return {
       state: { ...state, plan: shaped },
       template: straight
@@ -91,29 +118,26 @@ export const shapeLeg: Move<Params> = {
         : hem.mm > knee.mm
           ? `Bring the leg to {knee} round at ${where} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
           : `Bring the leg to {knee} round at ${where} and taper it to {hem} at the hem, shared about the crease.`,
-      numbers: { knee, hem, out, start, backExtra: extra },
+      numbers: { knee, hem, out, start, backExtra: extra, kneeToSide, hemToSide },
       shown: [],
       handles: [],
     };
   },
-  handlesOn: (plan, { knee, hem }) => (knee && hem ? handlesOf(knee.mm, hem.mm, plan) : []),
+  handlesOn: (plan, { knee, hem, start, kneeToSide, hemToSide }) =>
+    knee && hem && start
+      ? handlesOf({ knee: knee.mm, hem: hem.mm }, { knee: kneeToSide?.mm ?? 0, hem: hemToSide?.mm ?? 0 }, plan)
+      : [],
 };
 
-/** Knee and hem widths, pulled at both edges of both panels; both halves move together. */
-function handlesOf(knee: Mm, hem: Mm, plan: LegPlan): Handle[] {
+/** Knee and hem widths, pulled at both edges of both panels, both halves together or one alone; and the turn's level. */
+function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan): Handle[] {
   const { levels } = plan;
   const hemLevel = levels.hem;
   return (["front", "back"] as const).flatMap((panel): Handle[] => {
     // Panels are drawn with the front mirrored.
     const way = panel === "front" ? -1 : 1;
     const own = plan[panel];
-    const handle = (
-      param: "knee" | "hem",
-      at: "side" | "inseam",
-      y: Mm,
-      girth: Mm,
-      clears: readonly string[],
-    ): Handle => ({
+    const handle = (param: "knee" | "hem", at: "side" | "inseam", y: Mm, clears: readonly string[]): Handle => ({
       id: `${panel}-${param}-${at}`,
       panel,
       at: [way * own[param][at], y],
@@ -121,16 +145,32 @@ function handlesOf(knee: Mm, hem: Mm, plan: LegPlan): Handle[] {
       param,
       clears,
       perMm: 4,
-      value: girth,
-      label: param === "knee" ? `${panel} knee` : `${panel} hem`,
+      value: girths[param],
+      label: `${panel} ${param}`,
       reading: own[param].side - own[param].inseam,
+      // One edge of front and back alone: the leg gains half as much, and half of that lies on this side of the crease.
+      oneSide: {
+        perMm: 2,
+        also: [{ param: `${param}ToSide`, perMm: at === "side" ? 0.5 : -0.5, value: toSide[param] }],
+      },
     });
+    const turns = levels.turn < hemLevel - 40;
     return [
-      ...(levels.turn < hemLevel - 40
-        ? [handle("knee", "side", levels.turn, knee, []), handle("knee", "inseam", levels.turn, knee, [])]
-        : []),
+      ...(turns ? [handle("knee", "side", levels.turn, []), handle("knee", "inseam", levels.turn, [])] : []),
       ...(hemLevel > levels.turn + 100
-        ? [handle("hem", "side", hemLevel, hem, ["out"]), handle("hem", "inseam", hemLevel, hem, ["out"])]
+        ? [handle("hem", "side", hemLevel, ["out"]), handle("hem", "inseam", hemLevel, ["out"])]
+        : []),
+      ...(turns && Math.abs(girths.hem - girths.knee) > 0.05
+        ? [
+            levelHandle(
+              `${panel}-start`,
+              panel,
+              [way * own.knee.side, levels.turn + 45],
+              "start",
+              levels.turn,
+              "turns at",
+            ),
+          ]
         : []),
     ];
   });

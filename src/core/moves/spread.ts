@@ -13,6 +13,7 @@ import {
 import { edgeOf, isOf, landmarkOf, panelOutline, roleLength, type Edge, type Panel } from "../drafting";
 import { lengthInputSchema, plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam } from "./auto";
+import { alongAtX } from "./cut";
 import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
 import { wholeLegs } from "./legs";
 import { MoveRefused, type Handle, type Move, type MoveContext, type Shown } from "./move";
@@ -26,6 +27,8 @@ const placeSchema = z.strictObject({
 const schema = z.strictObject({
   hemSpread: autoLengthSchema.optional().describe("Sum of the openings of one panel at the hem."),
   hemGirth: lengthInputSchema.optional().describe("Finished hem of one leg; beats hemSpread."),
+  slashAt: lengthInputSchema.optional().describe("How far from the crease toward the side the slash runs."),
+  hingeAt: lengthInputSchema.optional().describe("How far below the hip line the side hinge lies."),
   cuts: z
     .array(
       z.strictObject({
@@ -67,7 +70,12 @@ export const spread: Move<Params> = {
   apply(state, params, context) {
     const legs = wholeLegs(state, "cuts", this.label, ["side", "hem", "inseam", "crotch"]);
     const panels = [legs.front, legs.back];
-    const planned = new Map(panels.map((panel) => [panel.id, planCuts(panel, params, context)]));
+    const offset = (param: "slashAt" | "hingeAt", usual: string): Quantity =>
+      params[param] === undefined ? quantity(0, usual) : readParam(param, params[param], context, "as chosen");
+    const [slashAt, hingeAt] = [offset("slashAt", "on the crease"), offset("hingeAt", "on the hip line")];
+    const planned = new Map(
+      panels.map((panel) => [panel.id, planCuts(panel, params, context, slashAt.mm, hingeAt.mm)]),
+    );
     const at = (sum: Mm): SpreadPanel[] =>
       panels.map((panel) => spreadPanel(panel, share(planned.get(panel.id) ?? [], sum)));
     const amount = askedSpread(params, context, panels, at);
@@ -84,6 +92,8 @@ export const spread: Move<Params> = {
       numbers: {
         hemSpread: amount.asked,
         eachGap: each,
+        slashAt,
+        hingeAt,
         hemBefore: quantity(hemOf(panels.map(unopened)), "hem of one leg before the spread"),
         hemAfter: quantity(hem, "trued hem of one leg"),
         crotchChange: quantity(
@@ -94,13 +104,16 @@ export const spread: Move<Params> = {
         backCreaseGrowth: quantity(back.growth, "the trued back hem below the set length, at the crease"),
       },
       shown: spreadPanels.map(show),
-      handles: spreadPanels.flatMap((s) => handlesOf(s, amount.asked.mm)),
+      handles: spreadPanels.flatMap((s) => [
+        ...handlesOf(s, amount.asked.mm),
+        ...(params.cuts ? [] : slashHandles(s, slashAt.mm, hingeAt.mm)),
+      ]),
     };
   },
 };
 
 /** The default slash: up the crease, branching to the hip at the side and to the crotch point. */
-function planCuts(panel: Panel, params: Params, context: MoveContext): PlannedCut[] {
+function planCuts(panel: Panel, params: Params, context: MoveContext, slashAt: Mm, hingeAt: Mm): PlannedCut[] {
   if (params.cuts) {
     return params.cuts
       .filter((cut) => isOf(panel.id, cut.panel))
@@ -110,11 +123,36 @@ function planCuts(panel: Panel, params: Params, context: MoveContext): PlannedCu
         gap: cut.gap === undefined ? null : readParam("cuts", cut.gap, context, "as chosen").mm,
       }));
   }
-  const open = placeOn(panel, { edge: "hem", at: "creaseHem" });
+  const open = slashAt === 0 ? placeOn(panel, { edge: "hem", at: "creaseHem" }) : slashPlace(panel, slashAt);
+  const hip = placeOn(panel, { edge: "side", at: "hipSide" });
+  const [top, bottom] = [
+    outlinePlace(panel, "side", 0),
+    outlinePlace(panel, "side", pathLength(edgeOf(panel, "side").path)),
+  ];
+  if (hip + hingeAt < top + 20 || hip + hingeAt > bottom - 150) {
+    throw new MoveRefused(
+      "hingeAt",
+      `The hinge can lie ${plain(top + 20 - hip)} to ${plain(bottom - 150 - hip)} mm below the hip line.`,
+    );
+  }
   return [
-    { open, hinge: placeOn(panel, { edge: "side", at: "hipSide" }), gap: null },
+    { open, hinge: hip + hingeAt, gap: null },
     { open, hinge: outlinePlace(panel, "crotch", 0), gap: null },
   ];
+}
+
+/** Where a slash beside the crease is opened at the hem. */
+function slashPlace(panel: Panel, out: Mm): Mm {
+  const hem = edgeOf(panel, "hem").path;
+  const crease = landmarkOf(panel, "creaseHem")[0];
+  const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease) || 1;
+  const at = alongAtX(hem, crease + outward * out);
+  if (at === null || at < 15 || at > pathLength(hem) - 15)
+    throw new MoveRefused(
+      "slashAt",
+      `A slash ${plain(out)} mm from the crease does not reach the hem of the ${panel.name.toLowerCase()}.`,
+    );
+  return outlinePlace(panel, "hem", at);
 }
 
 function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
@@ -336,4 +374,40 @@ function handlesOf({ panel, opened }: SpreadPanel, hemSpread: Mm): Handle[] {
     label: `${panel.name.toLowerCase()} hem`,
     reading: hem,
   }));
+}
+
+/** The slash line and the place of its hinge at the side, moved by hand. */
+function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeAt: Mm): Handle[] {
+  const [side] = opened.filter((cut) => cut.hingeEdge === "side");
+  const crease = landmarkOf(panel, "creaseHem");
+  const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease[0]) || 1;
+  const name = panel.name.toLowerCase();
+  const low = crease[1] - 130;
+  const slash: Handle = {
+    id: `${panel.id}-slash`,
+    panel: panel.id,
+    at: [side ? side.stay[0] : outward * slashAt, low],
+    axis: [outward, 0],
+    param: "slashAt",
+    clears: [],
+    perMm: 1,
+    value: slashAt,
+    label: `${name} slash from the crease`,
+    reading: slashAt,
+    least: -400,
+  };
+  const hinge = side?.hinge ?? landmarkOf(panel, "hipSide");
+  return [
+    slash,
+    {
+      ...slash,
+      id: `${panel.id}-hinge`,
+      at: hinge,
+      axis: [0, 1],
+      param: "hingeAt",
+      value: hingeAt,
+      label: `${name} hinge below the hip line`,
+      reading: hingeAt,
+    },
+  ];
 }

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { ABOVE_HIP, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { plain, quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
 import { MoveRefused, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -56,4 +56,11 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
       handles: [],
     };
   },
+  handlesOn: (_plan, { by }, panels) =>
+    by
+      ? landmarkHandles(panels, "waistSide", (at, root) => ({
+          ...levelHandle(`${root}-waist`, root, at, "by", by.mm, "waist", true),
+          least: -300,
+        }))
+      : [],
 };

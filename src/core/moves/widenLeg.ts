@@ -2,7 +2,7 @@ import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
 import { MoveRefused, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -60,4 +60,12 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
       handles: [],
     };
   },
+  handlesOn: (_plan, { side }, panels) =>
+    side
+      ? landmarkHandles(panels, "hipSide", (at, root) => ({
+          ...levelHandle(`${root}-widen`, root, at, "side", side.mm, "out at the side"),
+          axis: [Math.sign(at[0]) || 1, 0],
+          least: -60,
+        }))
+      : [],
 };

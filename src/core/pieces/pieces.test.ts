@@ -1,6 +1,13 @@
-import { distanceToOutline } from "../inspect/allowances";
 import { edgeOf, landmarkOf } from "../drafting";
-import { pathAt, pathLength, pointDistance, polygonArea, polygonSelfCrossing, type Point } from "../geometry";
+import {
+  distanceToOutline,
+  pathAt,
+  pathLength,
+  pointDistance,
+  polygonArea,
+  polygonSelfCrossing,
+  type Point,
+} from "../geometry";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
 import { plausibleBody } from "../testing/bodies";
@@ -67,7 +74,7 @@ describe("turned hem", () => {
     const straight = derivedOf(
       palazzoJob(HAND_BODY, {
         finish: { hem: { kind: "turned", depth: "40 mm" } },
-        moves: [{ id: "a", move: "shape-leg", on: true, params: { knee: "520 mm", hem: "360 mm" } }],
+        moves: [{ id: "a", move: "shape-leg", on: true, params: { knee: "460 mm", hem: "390 mm" } }],
       }),
     );
     const piece = pieceOf(straight, "front");

@@ -5,11 +5,12 @@ import { isOf, type Panel } from "@/core/drafting";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { changeJob, setPulled } from "@/store/jobStore";
+import type { Pull } from "@/store/pull";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "../JobContext";
 import { Length } from "../Length";
 import { BuildView, PLACE_WORDS } from "./BuildView";
-import { HandleView } from "./HandleView";
+import { HandleView, type Pulled } from "./HandleView";
 import { arrange } from "./arrange";
 import { boundsOf, type Placed } from "./layout";
 import { GhostView, OverView, PanelView, ShownView, styleOf } from "./PanelView";
@@ -32,7 +33,7 @@ const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [numbe
 /** Front and back on the table: the block, or the style with its ghost, wedges and handles. */
 export function PatternTable({ label, what, upTo }: Props) {
   const { id, shape, fault } = useOpenJob();
-  const { tape, showFront, showBack, ghost, lit, pull } = useView();
+  const { tape, showFront, showBack, ghost, lit, pull, oneSide } = useView();
   const over = useVersionOver();
   const { enqueueSnackbar } = useSnackbar();
   const panels = what === "block" ? shape?.block.panels : shape?.panels;
@@ -51,14 +52,23 @@ export function PatternTable({ label, what, upTo }: Props) {
     places.find((p) => p.id === panel) ?? places.find((p) => p.id.startsWith(`${panel}-`));
   const bounds = boundsOf(places);
 
-  function release(handle: Handle, moveIndex: number, value: number): void {
+  const pullOf = (handle: Handle, moveIndex: number, { value, also }: Pulled): Pull => ({
+    moveIndex,
+    param: handle.param,
+    clears: handle.clears,
+    value,
+    ...(handle.counts && { counts: true }),
+    ...(also && { also }),
+  });
+
+  function release(handle: Handle, moveIndex: number, pulled: Pulled): void {
     setView({ pull: null });
     if (fault && pull) {
       enqueueSnackbar(fault.errors[0]?.message ?? "That cannot be done.", { variant: "warning" });
       return;
     }
-    if (Math.abs(value - handle.value) < 1e-6 && !pull) return;
-    changeJob((draft) => setPulled(draft, { moveIndex, param: handle.param, clears: handle.clears, value }));
+    if (Math.abs(pulled.value - handle.value) < 1e-6 && !pull) return;
+    changeJob((draft) => setPulled(draft, pullOf(handle, moveIndex, pulled)));
   }
 
   const handles =
@@ -81,7 +91,21 @@ export function PatternTable({ label, what, upTo }: Props) {
       bounds={bounds}
       fitKey={`${id}-${what}`}
       tape={tape}
-      footer="B back   F front   G ghost   0 fit   ? keys"
+      footer={
+        what === "style" && handles.some((h) => h.handle.oneSide) ? (
+          <label style={{ cursor: "pointer", pointerEvents: "auto" }}>
+            <input
+              type="checkbox"
+              checked={oneSide}
+              onChange={(event) => setView({ oneSide: event.target.checked })}
+              style={{ margin: "0 5px 0 0", verticalAlign: "-1px" }}
+            />
+            pull one side only
+          </label>
+        ) : (
+          "B back   F front   G ghost   0 fit   ? keys"
+        )
+      }
       overlay={(view) => (
         <>
           {(["hip", "crotch"] as const).map((level) => (
@@ -134,10 +158,9 @@ export function PatternTable({ label, what, upTo }: Props) {
               at={onScreen(view, on, handle.at)}
               view={view}
               tape={tape}
-              onPull={(value) =>
-                setView({ pull: { moveIndex: index, param: handle.param, clears: handle.clears, value } })
-              }
-              onRelease={(value) => release(handle, index, value)}
+              oneSide={oneSide}
+              onPull={(pulled) => setView({ pull: pullOf(handle, index, pulled) })}
+              onRelease={(pulled) => release(handle, index, pulled)}
               onCancel={() => setView({ pull: null })}
             />
           ))}
@@ -240,9 +263,9 @@ function HemLabels({
   return (
     <>
       {panels.map((panel) => {
-        const own = handles.filter((h) => h.handle.panel === panel);
-        // The label stands under the hem and names the lowest handle.
-        const first = [...own].sort((a, b) => b.handle.at[1] - a.handle.at[1])[0]?.handle;
+        // The label stands under the hem; the other handles say what they are under the hand.
+        const own = handles.filter((h) => h.handle.panel === panel && / hem$/.test(h.handle.label));
+        const [first] = own.map((h) => h.handle);
         if (!first) return null;
         const at = own.map((h) => onScreen(view, h.on, h.handle.at));
         const x = at.reduce((sum, p) => sum + p[0], 0) / at.length;

@@ -73,10 +73,31 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
       box: panelBox(panel),
     }));
   });
-  const right = Math.max(0, ...legs.map((l) => l.at[0] + l.box.right + APART));
   const others = panels.filter((p) => !isOf(p.id, "back") && !isOf(p.id, "front"));
-  const placedOthers = layOut(others.map((panel) => ({ id: panel.id, item: panel, box: panelBox(panel) }))).map(
-    (p): Placed<Panel> => ({ ...p, at: [p.at[0] + right, p.at[1] - (p.item.ring ? p.box.top : 0)] }),
-  );
-  return [...placedLegs, ...placedOthers];
+  if (others.length === 0) return placedLegs;
+  const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
+  const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);
+  const below = inRows(others, [legsBox.left, legsBox.bottom + APART], Math.max(1200, legsBox.right - legsBox.left));
+  const scale = (placed: readonly Placed<Panel>[]): number => {
+    const box = around([legsBox, ...placed.map((p) => shifted(p.box, p.at))]);
+    return Math.min(TABLE_ASPECT / (box.right - box.left), 1 / (box.bottom - box.top));
+  };
+  return [...placedLegs, ...(scale(beside) >= scale(below) ? beside : below)];
+}
+
+/** Width to height of the table, by which parts are laid beside the legs or below them. */
+const TABLE_ASPECT = 0.9;
+
+/** Parts from left to right, in rows no wider than `most`. */
+function inRows(panels: readonly Panel[], [left, top]: Point, most: number): Placed<Panel>[] {
+  let [x, y, height] = [left, top, 0];
+  return panels.map((panel) => {
+    const box = panelBox(panel);
+    const width = box.right - box.left;
+    if (x > left && x + width - left > most) [x, y, height] = [left, y + height + APART, 0];
+    const at: Point = [x - box.left, y - box.top];
+    x += width + APART;
+    height = Math.max(height, box.bottom - box.top);
+    return { id: panel.id, item: panel, at, box };
+  });
 }

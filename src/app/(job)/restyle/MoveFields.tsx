@@ -43,6 +43,7 @@ export function MoveFields({ line, index }: { readonly line: WorksheetLine; read
 
 function Field(props: FieldProps) {
   if (props.field.choices) return <ChoiceField {...props} />;
+  if (props.field.number) return <PlainNumberField {...props} limits={props.field.number} />;
   if (props.field.names) return <NamedField {...props} />;
   return <NumberField {...props} />;
 }
@@ -51,13 +52,15 @@ function ChoiceField({ index, field }: FieldProps) {
   const { shape } = useOpenJob();
   const options = field.choices ?? [];
   const own = shape?.moves[index]?.params[field.param];
+  // What is stated as yes or no is chosen by its words.
+  const isFlag = options.some(([value]) => value === "true");
   return (
     <Choice
       label={field.label}
-      value={typeof own === "string" ? own : (options[0]?.[0] ?? "")}
+      value={typeof own === "string" || typeof own === "boolean" ? String(own) : (options[0]?.[0] ?? "")}
       options={options}
       width={120}
-      onChange={(value) => setParams(index, { [field.param]: value })}
+      onChange={(value) => setParams(index, { [field.param]: isFlag ? value === "true" : value })}
     />
   );
 }
@@ -85,6 +88,35 @@ function NamedField(props: FieldProps) {
       </TextField>
       <NumberField {...props} field={{ ...field, label: `${field.label}: below the natural waist` }} />
     </>
+  );
+}
+
+/** A count or a ratio: typed, stepped, or emptied to go back to the style's. */
+function PlainNumberField({
+  index,
+  field,
+  limits,
+}: FieldProps & { readonly limits: NonNullable<MoveField["number"]> }) {
+  const { job, shape, fault } = useOpenJob();
+  const { param, label } = field;
+  const stated =
+    shape?.moves[index]?.params[param] ?? job.style.params[param] ?? shape?.style.defaults?.[param] ?? limits.usual;
+  const error = faultAt(fault, `moves.${index}.params.${param}`);
+  return (
+    <TextField
+      type="number"
+      label={label}
+      value={Number(stated)}
+      error={Boolean(error)}
+      helperText={error}
+      slotProps={{ htmlInput: { min: limits.least, max: limits.most, step: limits.step } }}
+      onChange={(event) => {
+        const typed = event.target.value === "" ? undefined : Number(event.target.value);
+        if (typed === undefined) setParams(index, { [param]: undefined });
+        else if (Number.isFinite(typed))
+          setParams(index, { [param]: Math.min(limits.most, Math.max(limits.least, typed)) });
+      }}
+    />
   );
 }
 

@@ -10,6 +10,16 @@ import { MiniOutline } from "@/ui/MiniOutline";
 import { PaneHeading } from "@/ui/StageLayout";
 import { useMiniatures } from "@/ui/useMiniatures";
 
+/** The chosen style is in sight when the shelf opens; the page itself does not move. */
+function intoView(button: HTMLButtonElement | null): void {
+  const shelf = button?.parentElement;
+  if (!button || !shelf) return;
+  const top = button.offsetTop - shelf.offsetTop;
+  if (top + button.offsetHeight > shelf.scrollTop + shelf.clientHeight || top < shelf.scrollTop) {
+    shelf.scrollTop = Math.max(0, top - 40);
+  }
+}
+
 const STYLE_LIST = Object.values(STYLES);
 
 /** The styles as outlines made by the engine for this wearer; drawn anew only with the card or the choice. */
@@ -36,7 +46,17 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
   return (
     <section aria-label="Styles for this wearer" style={{ marginBottom: 18 }}>
       <PaneHeading>Styles for this wearer</PaneHeading>
-      <div style={{ display: "grid", gridTemplateColumns: "repeat(3, 66px)", gap: 8 }}>
+      <div
+        style={{
+          display: "grid",
+          gridTemplateColumns: "repeat(3, 66px)",
+          gap: 8,
+          // Two rows and the top of a third, which says that there are more.
+          maxHeight: 214,
+          overflowY: "auto",
+          scrollbarWidth: "thin",
+        }}
+      >
         {STYLE_LIST.map((style, i) => {
           const panels = (drawn[i]?.panels ?? []).filter((panel) => !isOf(panel.id, "back"));
           const chosen = style.id === chosenId;
@@ -45,6 +65,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
               key={style.id}
               type="button"
               aria-pressed={chosen}
+              ref={chosen ? intoView : undefined}
               title={style.note}
               onClick={() =>
                 !chosen &&
