@@ -1,4 +1,4 @@
-import { drawLegs, isOf, LEG_JOINS, panelMap, panelOutline, type Block, type Numbers } from "../drafting";
+import { drawSettledLegs, isOf, LEG_JOINS, panelMap, panelOutline, type Block, type Numbers } from "../drafting";
 import { distanceToOutline, type Point } from "../geometry";
 import { MOVES, MoveRefused, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
@@ -51,8 +51,8 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const shown: Shown[] = [];
   const reconcile = (): void => {
     if (!stale) return;
-    const legs = drawLegs(state.plan);
-    state = { ...state, panels: [legs.front, legs.back] };
+    const { plan, legs } = drawSettledLegs(state.plan);
+    state = { ...state, plan, panels: [legs.front, legs.back] };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
     worksheet.push({
@@ -160,7 +160,7 @@ function standsOn({ at, inside }: Handle, outline: readonly Point[]): boolean {
 }
 
 /** A handle stands on the outline if it lies within this of it. */
-const NEAR: Mm = 4;
+const NEAR: Mm = 12;
 
 /** Panels of the left leg alone are drawn mirrored, as they are cut; what is shown on them, and their handles, too. */
 function mirrored(run: MovesRun): MovesRun {

@@ -38,7 +38,9 @@ export function planZip(
   hip: Quantity,
   finish: ResolvedFinish,
 ): ZipPlan | null {
-  const back = panels.find((p) => isOf(p.id, "back") && p.landmarks.waistCentre && p.landmarks.crotchPoint);
+  const back = panels.find(
+    (p) => isOf(p.id, "back") && p.landmarks.waistCentre && p.landmarks.crotchPoint && p.landmarks.hipCentre,
+  );
   const crotch = back && edgesWithRole(back, "crotch")[0]?.path;
   if (!finish.zip || !back || !crotch) return null;
   const hipAlong = pathLength(crotch) - pathNearest(crotch, landmarkOf(back, "hipCentre")).along;

@@ -6,6 +6,7 @@ export * from "./resolveRules";
 export * from "./drafter";
 export { ABOVE_HIP, WIDEST_DART } from "./darts";
 export { drawLegs } from "./draw";
+export { drawSettledLegs } from "./settleHem";
 export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";
 export {

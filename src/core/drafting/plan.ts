@@ -83,6 +83,8 @@ export interface LegPlan {
   readonly hang: Hang;
   /** How much wider the back is than the front at knee and hem. */
   readonly backExtra: Mm;
+  /** The finished hem of one leg, if a move gave it one; `stated` where the maker did, not a style's own sum. */
+  readonly hemAsked: { readonly girth: Mm; readonly stated: boolean } | null;
   /** A finished girth of one leg that both sides are led through, below the crotch line. */
   readonly thigh: { readonly below: Mm; readonly girth: Mm } | null;
   readonly straightInseam: boolean;

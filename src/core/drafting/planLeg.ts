@@ -164,6 +164,7 @@ export function planLeg(
     dropAsked: rules.back.drop,
     hang: rules.hang.from,
     backExtra: legs.extra,
+    hemAsked: null,
     thigh,
     straightInseam: rules.leg.inseam === "straight",
     hipWide: rules.waist.shaping === "hipWide",

@@ -88,8 +88,11 @@ export function readPanels(
   const thighY = levels.crotch + 25;
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
+  // A centre that lies on the fold belongs to the seam's length round the body, though nothing is sewn there.
   const crotchOf = (root: "front" | "back"): Mm =>
-    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + bodySeam(p, roleLength(p, "crotch"), ["waist"]), 0);
+    leg
+      .filter((p) => isOf(p.id, root))
+      .reduce((sum, p) => sum + bodySeam(p, roleLength(p, "crotch") + roleLength(p, "fold"), ["waist"]), 0);
   const seamLength = (kind: "side" | "inseam"): Mm =>
     joins
       .filter((join) => join.kind === kind && join.leg !== "left")

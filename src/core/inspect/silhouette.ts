@@ -36,6 +36,23 @@ export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly Gir
   });
 }
 
+/** How far cloth stands out to the side for each step down: what is pleated or gathered in hangs; a circle stands off. */
+const STANDS_OUT = 0.36;
+const CIRCLE_STANDS_OUT = 0.85;
+
+/** The outer line as it hangs: fullness that is let in somewhere cannot stand off at once, but falls from there. */
+function draped(outer: readonly Point[], leg: readonly Panel[]): Point[] {
+  const circle = leg.find((panel) => panel.ring)?.ring?.from ?? Infinity;
+  const hung: Point[] = [];
+  for (const [x, y] of outer) {
+    const above = hung[hung.length - 1];
+    const most = above ? above[0] + (y - above[1]) * (y > circle ? CIRCLE_STANDS_OUT : STANDS_OUT) : x;
+    // From waist to hip the body itself carries the cloth out.
+    hung.push([hung.length < 8 && y < (outer[0]?.[1] ?? 0) + 120 ? x : Math.min(x, most), y]);
+  }
+  return hung;
+}
+
 /** The wearer's leg at a level, between the places where it is measured. */
 function legAt(m: BodyMeasures, crotch: Mm, y: Mm): Mm {
   const places: readonly (readonly [Mm, Mm])[] = [
@@ -77,12 +94,13 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
     return { y, inner, outer: inner + 2 * half };
   });
   const first = legs[0];
-  const last = legs[legs.length - 1];
-  if (!first || !last) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
+  const lowest = legs[legs.length - 1];
+  if (!first || !lowest) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
   const sides: Point[] = [];
   for (let y = top; y < levels.hip; y += STEP * 1.5) sides.push([torso(y), y]);
   const hip: Point = [torso(levels.hip), levels.hip];
-  const outer: Point[] = [...sides, hip, ...legs.map((l): Point => [l.outer, l.y])];
+  const outer = draped([...sides, hip, ...legs.map((l): Point => [l.outer, l.y])], leg);
+  const last = { ...lowest, outer: (outer[outer.length - 1] as Point)[0] };
   const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
   const outside = fairThrough(outer);
   const inside = fairThrough(inner);

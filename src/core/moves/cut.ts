@@ -81,11 +81,11 @@ function run(panel: Panel, from: Place, to: Place): CutEdge[] {
   return parts;
 }
 
-/** Inside the outline, or within half a millimetre of it. */
-export function onPanel(outline: readonly Point[], p: Point): boolean {
+/** Inside the outline, or within half a millimetre of it (or of what is stated). */
+export function onPanel(outline: readonly Point[], p: Point, near: Mm = 0.5): boolean {
   const inside = polygonSections(outline, p[1]).some(([left, right]) => p[0] >= left - 0.5 && p[0] <= right + 0.5);
   if (inside) return true;
-  return distanceToOutline(p, outline) < 0.5;
+  return distanceToOutline(p, outline) < near;
 }
 
 /** The stretches of an inner line that lie on a panel. */
@@ -145,6 +145,9 @@ export function middleGrain(outline: readonly Point[]): PanelLine {
   };
 }
 
+/** A landmark may lie beside an edge that was redrawn a little since. */
+const MARK_NEAR: Mm = 4;
+
 /** Inner lines and landmarks of a part that has a new outline. */
 export function withInner(part: Panel, source: Panel): Panel {
   const outline = panelOutline(part);
@@ -154,7 +157,7 @@ export function withInner(part: Panel, source: Panel): Panel {
   return {
     ...part,
     lines: longEnough ? lines : [...lines.filter((line) => line.kind !== "grain"), middleGrain(outline)],
-    landmarks: Object.fromEntries(Object.entries(source.landmarks).filter(([, p]) => onPanel(outline, p))),
+    landmarks: Object.fromEntries(Object.entries(source.landmarks).filter(([, p]) => onPanel(outline, p, MARK_NEAR))),
   };
 }
 

@@ -44,6 +44,17 @@ function hemOf(params: Params, knee: Quantity, plan: LegPlan, context: MoveConte
   return out ? flared(out) : quantity(legGirthAt(plan, "hem"), "as the block");
 }
 
+/** True where a number of the move or of the style gives the hem, not the style's own sum. */
+function hemIsStated(params: Params, context: MoveContext): boolean {
+  const given = [
+    params.hem,
+    params.out,
+    styleParam("shape-leg", "hem", context),
+    styleParam("shape-leg", "out", context),
+  ];
+  return given.some((value) => value !== undefined && value !== "auto");
+}
+
 /** New widths where the leg turns and at the hem, equal about the crease; side and inseam are redrawn and reconciled. */
 export const shapeLeg: Move<Params> = {
   id: "shape-leg",
@@ -104,6 +115,7 @@ export const shapeLeg: Move<Params> = {
       ...plan,
       levels: { ...plan.levels, turn: start.mm },
       backExtra: extra.mm,
+      hemAsked: { girth: hem.mm, stated: hemIsStated(params, context) },
       front: reshaped(plan, "front", { knee: atKnee.front, hem: atHem.front }, toSide),
       back: reshaped(plan, "back", { knee: atKnee.back, hem: atHem.back }, toSide),
     };
@@ -162,14 +174,10 @@ function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan): Handle[] {
         : []),
       ...(turns && Math.abs(girths.hem - girths.knee) > 0.05
         ? [
-            levelHandle(
-              `${panel}-start`,
-              panel,
-              [way * own.knee.side, levels.turn + 45],
-              "start",
-              levels.turn,
-              "turns at",
-            ),
+            {
+              ...levelHandle(`${panel}-start`, panel, [0, levels.turn], "start", levels.turn, "turns at"),
+              inside: true,
+            },
           ]
         : []),
     ];

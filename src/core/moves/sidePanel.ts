@@ -118,7 +118,7 @@ export const sidePanel: Move<Params> = {
         panels: [...next.panels, panel],
         joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back")],
       },
-      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, {reach} from the crease; let in one panel ${how} ${plain(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
+      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? "at the crease" : "{reach} from the crease"}; let in one panel ${how} ${plain(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
       numbers: {
         above,
         reach,

@@ -46,7 +46,13 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
         hem: { side, inseam: panel.hem.inseam - inner },
       };
     };
-    const wide: LegPlan = { ...plan, hang: "side", front: widened(plan.front), back: widened(plan.back) };
+    const wide: LegPlan = {
+      ...plan,
+      hang: "side",
+      hemAsked: null,
+      front: widened(plan.front),
+      back: widened(plan.back),
+    };
     return {
       state: { ...state, plan: withHipWideWaist(wide) },
       template:

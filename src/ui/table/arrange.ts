@@ -4,6 +4,8 @@ import { layOut, panelBox, type Placed } from "./layout";
 
 /** Room left between the parts a panel was cut into. */
 const APART = 45;
+/** Room above a part for its name. */
+const NAMED = 85;
 /** Room kept beside each leg, so that opening it does not run the panels into each other. */
 const ROOM = 90;
 
@@ -42,7 +44,7 @@ function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; re
       return { panel, by: [x, y] };
     });
   };
-  return [...place(row(true), -APART), ...place(row(false), 0)];
+  return [...place(row(true), -NAMED), ...place(row(false), 0)];
 }
 
 /**
@@ -77,7 +79,7 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
   if (others.length === 0) return placedLegs;
   const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
   const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);
-  const below = inRows(others, [legsBox.left, legsBox.bottom + APART], Math.max(1200, legsBox.right - legsBox.left));
+  const below = inRows(others, [legsBox.left, legsBox.bottom + NAMED], Math.max(1200, legsBox.right - legsBox.left));
   const scale = (placed: readonly Placed<Panel>[]): number => {
     const box = around([legsBox, ...placed.map((p) => shifted(p.box, p.at))]);
     return Math.min(TABLE_ASPECT / (box.right - box.left), 1 / (box.bottom - box.top));
@@ -94,7 +96,7 @@ function inRows(panels: readonly Panel[], [left, top]: Point, most: number): Pla
   return panels.map((panel) => {
     const box = panelBox(panel);
     const width = box.right - box.left;
-    if (x > left && x + width - left > most) [x, y, height] = [left, y + height + APART, 0];
+    if (x > left && x + width - left > most) [x, y, height] = [left, y + height + NAMED, 0];
     const at: Point = [x - box.left, y - box.top];
     x += width + APART;
     height = Math.max(height, box.bottom - box.top);

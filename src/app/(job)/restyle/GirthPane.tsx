@@ -7,6 +7,7 @@ import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
+import { Redistribute } from "./Redistribute";
 
 /** Girth of one leg by level: the block, the style, and the body inside them; and how each half is shared. */
 export function GirthPane() {
@@ -35,10 +36,13 @@ export function GirthPane() {
     ["Front", share("front"), shape.readings.hemWidthFront],
     ["Back", share("back"), shape.readings.hemWidthBack],
   ] as const;
+  const shared = rows.filter(([, [side, inseam]]) => side > 0 || inseam > 0);
   return (
     <section aria-label="Girths">
       <PaneHeading>One leg by level, block and now, the body inside</PaneHeading>
       <Chart label="Girth of one leg by level: block, style and body" height={300} option={option} />
+      {shared.length > 0 ? (
+        <>
       <PaneHeading>How the hem is shared about the crease</PaneHeading>
       <table style={{ width: "100%", borderCollapse: "collapse" }}>
         <thead>
@@ -50,7 +54,7 @@ export function GirthPane() {
           </tr>
         </thead>
         <tbody>
-          {rows.map(([name, [side, inseam], hem]) => (
+          {shared.map(([name, [side, inseam], hem]) => (
             <tr key={name} style={{ borderTop: "1px solid var(--rule)", textAlign: "right" }}>
               <th scope="row" style={{ textAlign: "left", fontWeight: 450, padding: "4px 0" }}>
                 {name}
@@ -62,6 +66,9 @@ export function GirthPane() {
           ))}
         </tbody>
       </table>
+        </>
+      ) : null}
+      <Redistribute />
     </section>
   );
 }

@@ -41,6 +41,20 @@ export function MoveFields({ line, index }: { readonly line: WorksheetLine; read
   );
 }
 
+/** One number of a move by its name, for panes that gather numbers of several moves. */
+export function FieldOfMove({
+  line,
+  index,
+  param,
+}: {
+  readonly line: WorksheetLine;
+  readonly index: number;
+  readonly param: string;
+}) {
+  const field = MOVE_FIELDS[line.move]?.find((f) => f.param === param);
+  return field ? <Field index={index} line={line} field={field} /> : null;
+}
+
 function Field(props: FieldProps) {
   if (props.field.choices) return <ChoiceField {...props} />;
   if (props.field.number) return <PlainNumberField {...props} limits={props.field.number} />;

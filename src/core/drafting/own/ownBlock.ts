@@ -237,6 +237,7 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
   }
   const centreAtHip = (panel: OwnPanel): Mm => on(panel.crotch, [pathEnd(panel.crotch)[0], levels.hip])[0];
   const plan: LegPlan = {
+    hemAsked: null,
     levels,
     sideRise: 0,
     backShorter: pathLength(front.inseamDown) - pathLength(back.inseamDown),

@@ -1,0 +1,69 @@
+"use client";
+import Button from "@mui/material/Button";
+import { nanoid } from "nanoid";
+import { formatLength, type Mm } from "@/core/units";
+import { changeJob, ownMoves } from "@/store/jobStore";
+import { useView } from "@/store/viewStore";
+import { useOpenJob } from "@/ui/JobContext";
+import { PaneHeading } from "@/ui/StageLayout";
+import { FieldOfMove } from "./MoveFields";
+
+/** Which numbers move width from one place to another, by the move they belong to. */
+const SHARES = [
+  { move: "shape-leg", params: ["backExtra", "kneeToSide", "hemToSide"], add: "Shape the leg" },
+  { move: "waist-shaping", params: ["to", "frontIntake", "backIntake", "ease"], add: "Shape the waist" },
+] as const;
+
+/**
+ * Width moved by hand, the total staying what it is: between front and back, between side and inseam, and at the waist
+ * between darts, side and ease. A number whose move is not on the worksheet brings it.
+ */
+export function Redistribute() {
+  const { shape } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  if (!shape) return null;
+  const balance = (root: "front" | "back"): Mm | null => {
+    const { hemSide, hemInseam, creaseHem } =
+      shape.panels.find((p) => p.id.startsWith(root) && p.landmarks.creaseHem)?.landmarks ?? {};
+    if (!hemSide || !hemInseam || !creaseHem) return null;
+    return Math.abs(hemSide[0] - creaseHem[0]) - Math.abs(hemInseam[0] - creaseHem[0]);
+  };
+  const words = (["front", "back"] as const).flatMap((root) => {
+    const by = balance(root);
+    if (by === null) return [];
+    if (Math.abs(by) < 0.5) return [`the ${root} is halved by its crease`];
+    return [`the ${root} is ${formatLength(Math.abs(by), tape)} wider toward the ${by > 0 ? "side" : "inseam"}`];
+  });
+  return (
+    <>
+      <PaneHeading>Move width, the total stays</PaneHeading>
+      <p style={{ margin: "0 0 8px" }}>
+        Hem of one leg <b>{formatLength(shape.readings.hemGirth, tape)}</b>
+        {words.length > 0 ? `; ${words.join(", ")}` : ""}. Waist <b>{formatLength(shape.readings.waistGirth, tape)}</b>.
+      </p>
+      {SHARES.map(({ move, params, add }) => {
+        const line = shape.worksheet.find((l) => l.move === move && l.on && !l.passed && l.index !== null);
+        return line?.index === undefined || line.index === null ? (
+          <Button
+            key={move}
+            sx={{ px: 0, mb: 1 }}
+            onClick={() =>
+              changeJob((draft) => void ownMoves(draft).unshift({ id: nanoid(6), move, on: true, params: {} }))
+            }
+          >
+            {add}
+          </Button>
+        ) : (
+          <div
+            key={move}
+            style={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "6px 12px", marginBottom: 12 }}
+          >
+            {params.map((param) => (
+              <FieldOfMove key={param} index={line.index as number} line={line} param={param} />
+            ))}
+          </div>
+        );
+      })}
+    </>
+  );
+}
