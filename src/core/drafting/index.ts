@@ -16,6 +16,8 @@ export {
   panelWidths,
   passingOf,
   type LegPlan,
+  type OwnLegs,
+  type OwnPanel,
   type PanelPlan,
 } from "./plan";
 export { ownBlock } from "./own/ownBlock";

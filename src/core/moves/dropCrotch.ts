@@ -2,7 +2,8 @@ import { z } from "zod";
 import type { PanelPlan } from "../drafting";
 import { plain, quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle } from "./level";
+import { dropOwn } from "./ownMaps";
 import { MoveRefused, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -17,7 +18,6 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
   schema,
   redraws: true,
   apply(state, params, context) {
-    refuseOwnBlock(state, "by", this.label);
     const { plan } = state;
     const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, "the usual 15");
     const { levels } = plan;
@@ -39,7 +39,9 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
     return {
       state: {
         ...state,
-        plan: { ...plan, levels: { ...levels, crotch }, front: lowered(plan.front), back: lowered(plan.back) },
+        plan: plan.own
+          ? dropOwn(plan, by.mm)
+          : { ...plan, levels: { ...levels, crotch }, front: lowered(plan.front), back: lowered(plan.back) },
       },
       template: by.mm < 0 ? "Raise the crotch line by {amount}." : "Drop the crotch line by {amount}.",
       numbers: { amount: quantity(Math.abs(by.mm), by.formula, { by }), by },

@@ -3,7 +3,8 @@ import { hipWideWaists, WIDEST_DART, type LegPlan, type PanelPlan } from "../dra
 import { lengthInputSchema, plain, quantity, type Mm } from "../units";
 import { readParam } from "./auto";
 import { refuseOwnBlock } from "./level";
-import { MoveRefused, type Move } from "./move";
+import { MoveRefused, type Move, type MoveResult, type StyleState } from "./move";
+import { squareOwn } from "./ownMaps";
 
 const schema = z.strictObject({
   to: z
@@ -24,8 +25,9 @@ export const waistShaping: Move<Params> = {
   schema,
   redraws: true,
   apply(state, params, context) {
-    refuseOwnBlock(state, "to", this.label);
     const to = params.to ?? "darts";
+    if (state.plan.own && to === "hip-wide") return squaredOff(state);
+    refuseOwnBlock(state, "to", this.label);
     const read = (param: "frontIntake" | "backIntake" | "ease"): Mm | null => {
       const input = params[param];
       return input === undefined ? null : readParam(param, input, context, "as chosen").mm;
@@ -78,6 +80,19 @@ export const waistShaping: Move<Params> = {
     };
   },
 };
+
+/** A block that was brought in is squared off: its darts go, and what its back rose is told. */
+function squaredOff(state: StyleState): MoveResult {
+  const plan = squareOwn(state.plan);
+  const waist = 2 * (plan.front.netWaist + plan.back.netWaist);
+  return {
+    state: { ...state, plan },
+    template: "Square the waist off above the hip and leave it hip-wide, {waist} round; the darts are not sewn.",
+    numbers: { waist: quantity(waist, "squared waist of both legs") },
+    shown: [],
+    handles: [],
+  };
+}
 
 const darts = (plan: LegPlan): Mm =>
   [plan.front, plan.back].reduce((sum, p) => sum + p.darts.count * p.darts.intake, 0);

@@ -2,7 +2,8 @@ import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { lengthInputSchema, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle } from "./level";
+import { widenOwn } from "./ownMaps";
 import { MoveRefused, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -26,7 +27,6 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
   schema,
   redraws: true,
   apply(state, params, context) {
-    refuseOwnBlock(state, "side", this.label);
     const { plan } = state;
     const out = paramOr("widen-leg", "side", params.side, context) ?? quantity(25, "the usual 25 a panel");
     if (out.mm < -60 || out.mm > 200) {
@@ -46,7 +46,7 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
         hem: { side, inseam: panel.hem.inseam - inner },
       };
     };
-    const wide: LegPlan = {
+    const drafted: LegPlan = {
       ...plan,
       hang: "side",
       hemAsked: null,
@@ -54,7 +54,7 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
       back: widened(plan.back),
     };
     return {
-      state: { ...state, plan: withHipWideWaist(wide) },
+      state: { ...state, plan: plan.own ? widenOwn(plan, out.mm, inner) : withHipWideWaist(drafted) },
       template:
         "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
       numbers: {

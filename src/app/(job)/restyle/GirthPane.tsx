@@ -43,29 +43,29 @@ export function GirthPane() {
       <Chart label="Girth of one leg by level: block, style and body" height={300} option={option} />
       {shared.length > 0 ? (
         <>
-      <PaneHeading>How the hem is shared about the crease</PaneHeading>
-      <table style={{ width: "100%", borderCollapse: "collapse" }}>
-        <thead>
-          <tr style={{ color: "var(--quiet)", textAlign: "right", fontStretch: "80%" }}>
-            <th style={{ textAlign: "left", fontWeight: 500 }}>Panel</th>
-            <th style={{ fontWeight: 500 }}>to the side</th>
-            <th style={{ fontWeight: 500 }}>to the inseam</th>
-            <th style={{ fontWeight: 500 }}>hem</th>
-          </tr>
-        </thead>
-        <tbody>
-          {shared.map(([name, [side, inseam], hem]) => (
-            <tr key={name} style={{ borderTop: "1px solid var(--rule)", textAlign: "right" }}>
-              <th scope="row" style={{ textAlign: "left", fontWeight: 450, padding: "4px 0" }}>
-                {name}
-              </th>
-              <td>{formatLength(side, tape)}</td>
-              <td>{formatLength(inseam, tape)}</td>
-              <td style={{ fontWeight: 700 }}>{formatLength(hem, tape)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+          <PaneHeading>How the hem is shared about the crease</PaneHeading>
+          <table style={{ width: "100%", borderCollapse: "collapse" }}>
+            <thead>
+              <tr style={{ color: "var(--quiet)", textAlign: "right", fontStretch: "80%" }}>
+                <th style={{ textAlign: "left", fontWeight: 500 }}>Panel</th>
+                <th style={{ fontWeight: 500 }}>to the side</th>
+                <th style={{ fontWeight: 500 }}>to the inseam</th>
+                <th style={{ fontWeight: 500 }}>hem</th>
+              </tr>
+            </thead>
+            <tbody>
+              {shared.map(([name, [side, inseam], hem]) => (
+                <tr key={name} style={{ borderTop: "1px solid var(--rule)", textAlign: "right" }}>
+                  <th scope="row" style={{ textAlign: "left", fontWeight: 450, padding: "4px 0" }}>
+                    {name}
+                  </th>
+                  <td>{formatLength(side, tape)}</td>
+                  <td>{formatLength(inseam, tape)}</td>
+                  <td style={{ fontWeight: 700 }}>{formatLength(hem, tape)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
         </>
       ) : null}
       <Redistribute />

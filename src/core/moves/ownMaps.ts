@@ -1,0 +1,110 @@
+import { netWaist, type LegPlan, type OwnLegs, type OwnPanel, type PanelPlan } from "../drafting";
+import {
+  angleFromTo,
+  line,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathMap,
+  pathNearest,
+  pathStart,
+  pathStartTangent,
+  pointDistance,
+  type Path,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+import { turnCrotch } from "./fairing";
+
+/** A block that was brought in keeps its outline; these change it where a move says so, front and back alike. */
+
+function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan {
+  if (!plan.own) return plan;
+  const own: OwnLegs = { ...plan.own, front: change(plan.own.front), back: change(plan.own.back) };
+  const follow = (panel: PanelPlan, now: OwnPanel): PanelPlan => ({
+    ...panel,
+    hipX: now.hip[0],
+    crotchX: pathStart(now.inseamDown)[0],
+    knee: now.knee,
+    hem: now.hemAt,
+    netWaist: netWaist(now.waist),
+  });
+  return { ...plan, own, front: follow(plan.front, own.front), back: follow(plan.back, own.back) };
+}
+
+/** The crotch curve turned with the start of the inseam, so that it stays as square to it as it was. */
+function squareTo(panel: OwnPanel, inseamDown: Path): Path {
+  const turn = angleFromTo(pathStartTangent(panel.inseamDown), pathStartTangent(inseamDown));
+  return Math.abs(turn) < 1e-6 ? panel.crotch : turnCrotch(panel.crotch, turn);
+}
+
+/** How far a level lies between two others: 0 at the upper one and above, 1 at the lower one and below. */
+const between = (y: Mm, upper: Mm, lower: Mm): number => Math.min(1, Math.max(0, (y - upper) / (lower - upper)));
+
+/** The side out by an amount and squared down from the hip; the inseam out by another from crotch to knee and below. */
+export function widenOwn(plan: LegPlan, out: Mm, inner: Mm): LegPlan {
+  const { crotch, knee } = plan.levels;
+  // Squared down to one level on front and back, so that the sides still agree.
+  const foot = plan.own ? pathEnd(plan.own.front.side)[1] : 0;
+  return withOwn({ ...plan, hang: "side" }, (panel) => {
+    const moved = (p: Point): Point => [p[0] + out, p[1]];
+    const upper = pathMap(pathBetween(panel.side, 0, pathNearest(panel.side, panel.hip).along), moved);
+    const corner: Point = [pathEnd(upper)[0], foot];
+    const inseamDown = pathMap(panel.inseamDown, (p) => [p[0] - inner * between(p[1], crotch, knee), p[1]]);
+    const last = panel.waist.at(-1);
+    const waist = panel.waist.map((edge) =>
+      edge === last ? { ...edge, path: [...edge.path, line(pathEnd(edge.path), moved(pathEnd(edge.path)))] } : edge,
+    );
+    const hem: Path = [line(corner, pathEnd(inseamDown))];
+    return {
+      ...panel,
+      crotch: squareTo(panel, inseamDown),
+      waist,
+      side: [...upper, line(pathEnd(upper), corner)],
+      inseamDown,
+      hem,
+      hip: moved(panel.hip),
+      knee: { side: corner[0], inseam: panel.knee.inseam - inner },
+      hemAt: { side: corner[0], inseam: pathEnd(inseamDown)[0] },
+    };
+  });
+}
+
+/** The crotch lower: the centre above the curve is drawn out, the inseam is taken in as much above the knee. */
+export function dropOwn(plan: LegPlan, by: Mm): LegPlan {
+  const { hip, crotch, knee } = plan.levels;
+  const lowered = withOwn(plan, (panel) => {
+    // The back's crotch point may lie lower than the front's: each is measured from its own.
+    const point = pathStart(panel.inseamDown)[1];
+    const inseamDown = pathMap(panel.inseamDown, (p) => [p[0], p[1] + by * (1 - between(p[1], point, knee))]);
+    const turned = { ...panel, crotch: squareTo(panel, inseamDown) };
+    return {
+      ...turned,
+      // The curve itself comes down as it is; the centre line above it is drawn out.
+      crotch: pathMap(turned.crotch, (p) => [p[0], p[1] + by * between(p[1], 0.4 * hip, 0.85 * hip)]),
+      inseamDown,
+    };
+  });
+  return { ...lowered, levels: { ...lowered.levels, crotch: crotch + by } };
+}
+
+/** The waist squared off, hip-wide, without darts: straight from the centre to above the hip. */
+export function squareOwn(plan: LegPlan): LegPlan {
+  const front = plan.own?.front;
+  // As high above the hip on front and back, so that the sides still agree.
+  const high = front ? front.hip[1] - pathStart(front.side)[1] : 0;
+  const squared = withOwn(plan, (panel) => {
+    const first = panel.waist[0];
+    if (!first) return panel;
+    const from = pathStart(first.path);
+    const to: Point = [panel.hip[0], panel.hip[1] - high];
+    const below = pathBetween(panel.side, pathNearest(panel.side, panel.hip).along, Infinity);
+    return {
+      ...panel,
+      waist: [{ ...first, path: [line(from, to)] }],
+      dartLines: [],
+      side: pointDistance(to, panel.hip) > 1 ? [line(to, pathAt(below, 0).point), ...below] : below,
+    };
+  });
+  return { ...squared, hipWide: true };
+}
