@@ -14,8 +14,10 @@ import {
   type DraftedSchool,
 } from "../src/core/drafting";
 import { pathLength } from "../src/core/geometry";
-import { badPair, pinch } from "../src/core/testing/badOutline";
-import { plausibleBody } from "../src/core/testing/bodies";
+import { badPair, badPattern, pinch } from "../src/core/testing/badOutline";
+import { STYLES } from "../src/core/styles";
+import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
+import { styleCase } from "../src/core/testing/styleRanges";
 import { derivedOf, HAND_BODY, palazzoJob, withLegs } from "../src/core/testing/jobs";
 
 /** Figures of the program, as JSON: times of deriving, and the full counts of the properties the tests sample. */
@@ -110,6 +112,38 @@ function drafts(): Record<string, unknown> {
   return { drafted: DRAFTS * 28, bad, refused, examples };
 }
 
+const STYLED = 1000;
+
+/** Every style on 1,000 random bodies, its parameters anywhere in their range: bad outlines, numbers missed, moves passed over. */
+function styles(): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.keys(STYLES).map((id) => {
+      let [bad, refused, missed, passedOver] = [0, 0, 0, 0];
+      const examples: string[] = [];
+      for (let seed = 0; seed < STYLED; seed++) {
+        const body = plausibleBody(seed);
+        const asked = styleCase(id, body, seededRandom(seed));
+        const shape = deriveShape(palazzoJob(body, { style: { id, params: asked.params } }));
+        if (!shape.ok) {
+          refused++;
+          continue;
+        }
+        const passed = shape.worksheet.some((l) => l.passed !== null);
+        if (passed) passedOver++;
+        const faults = badPattern(shape.panels, shape.joins, 3);
+        const missing = passed ? [] : asked.met(shape).filter(([, wanted, got]) => Math.abs(got - wanted) >= 1);
+        if (faults.length > 0) bad++;
+        if (missing.length > 0) missed++;
+        if ((faults.length > 0 || missing.length > 0) && examples.length < 3)
+          examples.push(`body ${seed}: ${[...faults, ...missing.map((m) => m.join(" "))].join(", ")}`);
+      }
+      const hand = palazzoJob(HAND_BODY, { style: { id, params: {} } });
+      const times = { shapeMs: timed(() => deriveShape(hand), 200), deriveMs: timed(() => derive(hand), 100) };
+      return [id, { bodies: STYLED, bad, refused, missed, passedOver, examples, ...times }];
+    }),
+  );
+}
+
 async function main(): Promise<void> {
   const job = palazzoJob(HAND_BODY);
   const derived = derivedOf(job);
@@ -121,6 +155,7 @@ async function main(): Promise<void> {
     shapeMs: timed(() => deriveShape(job), 600),
     deriveMs: timed(() => derive(job), 300),
     printSetA4Ms,
+    styles: styles(),
     spreads: spreads(),
     drafts: drafts(),
   };

@@ -50,6 +50,18 @@ async function main(): Promise<void> {
   // The dialog fades in; its last frame is the picture.
   await page.waitForFunction(() => document.getAnimations().length === 0);
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
+  for (const [name, other] of [
+    ["restyle-flounce", "sample-moth-bell"],
+    ["restyle-pleats", "sample-mayor-pleats"],
+    ["restyle-yoke", "sample-baker-yoke"],
+  ] as const) {
+    await page.goto(`${base}/restyle?job=${other}`);
+    await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  }
+  await page.goto(`${base}/pieces?job=sample-gull-slit`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/pieces-slit.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
   await page.goto(`${base}/restyle?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();

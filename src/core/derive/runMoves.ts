@@ -1,5 +1,14 @@
-import { drawSettledLegs, isOf, LEG_JOINS, panelMap, panelOutline, type Block, type Numbers } from "../drafting";
-import { distanceToOutline, type Point } from "../geometry";
+import {
+  drawSettledLegs,
+  isOf,
+  LEG_JOINS,
+  panelMap,
+  panelOutline,
+  type Block,
+  type Numbers,
+  type Panel,
+} from "../drafting";
+import { pathNearest, type Point } from "../geometry";
 import { MOVES, MoveRefused, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
 import type { Mm, Quantity } from "../units";
@@ -148,15 +157,19 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     if (!handles) return line;
     const placed = handles.flatMap((handle): Handle[] => {
       const root = handle.panel === "back" ? "back" : "front";
-      const on = panels.find((p) => isOf(p.id, root) && p.half !== "left" && standsOn(handle, panelOutline(p)));
+      const on = panels.find((p) => isOf(p.id, root) && p.half !== "left" && standsOn(handle, p));
       return on ? [{ ...handle, panel: on.id }] : [];
     });
     return { ...line, handles: placed };
   }
 }
 
-function standsOn({ at, inside }: Handle, outline: readonly Point[]): boolean {
-  return inside ? onPanel(outline, at) : distanceToOutline(at, outline) < NEAR;
+/** True where a handle's place is still there: inside the panel, on the seam it pulls, or anywhere on the outline. */
+function standsOn({ at, axis, inside }: Handle, panel: Panel): boolean {
+  if (inside) return onPanel(panelOutline(panel), at);
+  const across = Math.abs(axis[0]) > Math.abs(axis[1]);
+  const edges = across ? panel.edges.filter((e) => e.role === "side" || e.role === "inseam") : panel.edges;
+  return edges.some((edge) => pathNearest(edge.path, at).distance < NEAR);
 }
 
 /** A handle stands on the outline if it lies within this of it. */

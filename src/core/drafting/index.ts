@@ -5,7 +5,6 @@ export * from "./schools";
 export * from "./resolveRules";
 export * from "./drafter";
 export { ABOVE_HIP, WIDEST_DART } from "./darts";
-export { drawLegs } from "./draw";
 export { drawSettledLegs } from "./settleHem";
 export { netWaist } from "./waist";
 export { CannotDraft } from "./cannotDraft";
