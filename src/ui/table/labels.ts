@@ -1,21 +1,53 @@
-import { boxOf, type Point } from "@/core/geometry";
+import { boxOf, polygonSections, type Point } from "@/core/geometry";
 import type { Piece } from "@/core/pieces";
 
 /** What is written on a piece on the screen: short enough for any leg; the full label is printed and listed. */
 export interface ScreenLabel {
   readonly at: Point;
   readonly lines: readonly string[];
+  /** The label stands below the piece; a leader runs up to the cut line from this place. */
+  readonly leader: Point | null;
 }
 
-/** Beside the grain on legs, low where the leg is wide; below strips, which are too narrow. Never across a line. */
-export function screenLabel(piece: Piece): ScreenLabel {
+/** Width of a letter of the labels' type on the screen, in pixels. */
+const LETTER = 6;
+
+/**
+ * Beside the grain where the piece is wide enough for it at this scale (pixels per millimetre), else below the piece
+ * with a leader. `row` staggers labels below pieces that lie side by side. Never across a line.
+ */
+export function screenLabel(piece: Piece, k = 1, row = 0): ScreenLabel {
   const { pairs, onFold } = piece.cut;
   const count = `cut ${piece.cut.count}${pairs ? ", a pair" : onFold ? " on the fold" : ""}`;
-  const box = boxOf(piece.seamLine);
-  const height = box.bottom - box.top;
-  if (box.right - box.left > 2.5 * height) {
-    return { at: [box.left, boxOf(piece.cutLine).bottom + 8], lines: [`${piece.name}, ${count}, ${piece.material}`] };
+  const box = boxOf(piece.cutLine);
+  const seam = boxOf(piece.seamLine);
+  if (seam.right - seam.left > 2.5 * (seam.bottom - seam.top)) {
+    return { at: [seam.left, box.bottom + 8], lines: [`${piece.name}, ${count}, ${piece.material}`], leader: null };
   }
+  const lines = [piece.name, count, piece.material];
   const [a, b] = piece.grain;
-  return { at: [a[0] + 8, a[1] + (b[1] - a[1]) * 0.62], lines: [piece.name, count, piece.material] };
+  const at: Point = [a[0] + 8 / k, a[1] + (b[1] - a[1]) * 0.62];
+  const needed = (Math.max(...lines.map((text) => text.length)) * LETTER + 8) / k;
+  const upright = piece.panel.lines.filter((l) => l.kind !== "grain" && l.kind !== "crease");
+  const room = (y: number): boolean => {
+    const inside = polygonSections(piece.seamLine, y).some(([left, right]) => left <= at[0] && at[0] + needed <= right);
+    // Inner lines that run down the piece would cross the words.
+    const crossed = upright.some((l) =>
+      l.points.some(([x, py], i) => {
+        const before = l.points[i - 1];
+        if (!before) return false;
+        const [low, high] = [Math.min(py, before[1]), Math.max(py, before[1])];
+        return low <= y && y <= high && Math.max(x, before[0]) > at[0] && Math.min(x, before[0]) < at[0] + needed;
+      }),
+    );
+    return inside && !crossed;
+  };
+  const tall = (lines.length * 17) / k;
+  if ([at[1], at[1] + tall / 2, at[1] + tall].every(room)) return { at, lines, leader: null };
+  const middle = (box.left + box.right) / 2;
+  return {
+    at: [box.left, box.bottom + (10 + row * 20) / k],
+    lines: [`${piece.name}, ${count}`],
+    leader: [middle, box.bottom],
+  };
 }

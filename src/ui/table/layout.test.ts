@@ -33,6 +33,15 @@ test("panels lie side by side with their waists level, strips below, nothing ove
   expect(bounds.bottom).toBeCloseTo((band?.box.bottom ?? 0) + (band?.at[1] ?? 0), 6);
 });
 
+test("a label that does not fit inside at this scale stands below the piece with a leader", () => {
+  const front = derived.pieces.find((p) => p.id === "front");
+  if (!front) throw new Error("no front");
+  expect(screenLabel(front, 0.8).leader).toBeNull();
+  const far = screenLabel(front, 0.1, 1);
+  expect(far.leader).not.toBeNull();
+  expect(far.at[1]).toBeGreaterThan(Math.max(...front.cutLine.map((p) => p[1])));
+});
+
 test("screen labels lie inside legs and outside strips", () => {
   for (const piece of derived.pieces) {
     const { at, lines } = screenLabel(piece);

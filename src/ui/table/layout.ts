@@ -31,9 +31,12 @@ const GAP = 70;
 
 /**
  * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist);
- * wide low ones go in rows below.
+ * wide low ones go in rows below, `below` millimetres apart.
  */
-export function layOut<T>(items: readonly { readonly id: string; readonly item: T; readonly box: Box }[]): Placed<T>[] {
+export function layOut<T>(
+  items: readonly { readonly id: string; readonly item: T; readonly box: Box }[],
+  below: number = GAP,
+): Placed<T>[] {
   const isWide = (b: Box): boolean => b.right - b.left > 2.5 * (b.bottom - b.top);
   let x = 0;
   let bottom = 0;
@@ -44,8 +47,8 @@ export function layOut<T>(items: readonly { readonly id: string; readonly item: 
     bottom = Math.max(bottom, box.bottom);
   }
   for (const { id, item, box } of items.filter((i) => isWide(i.box))) {
-    placed.push({ id, item, at: [-box.left, bottom + GAP - box.top], box });
-    bottom += GAP + box.bottom - box.top;
+    placed.push({ id, item, at: [-box.left, bottom + below - box.top], box });
+    bottom += below + box.bottom - box.top;
   }
   return placed;
 }

@@ -10,6 +10,9 @@ import { PieceView } from "@/ui/table/PieceView";
 import { styleOf } from "@/ui/table/PanelView";
 import { Table } from "@/ui/table/Table";
 
+/** Left below the legs for the labels that do not fit on them, in millimetres. */
+const ROOM_FOR_LABELS = 170;
+
 /** Backs first, then fronts, then every other part. */
 const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ? 1 : 2);
 
@@ -19,7 +22,10 @@ export function PieceTable() {
   const { tape, showFront, showBack, lit } = useView();
   const placed = useMemo(() => {
     const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a.id) - rank(b.id));
-    return layOut(pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })));
+    return layOut(
+      pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })),
+      ROOM_FOR_LABELS,
+    );
   }, [proof]);
   if (placed.length === 0)
     return <div style={{ padding: 32, color: "var(--quiet)" }}>The pieces are being worked out.</div>;
@@ -40,31 +46,34 @@ export function PieceTable() {
         const light = lit && lightAt ? onScreen(lightAt.at, [lit.point[0], lit.point[1]]) : null;
         return (
           <>
-            {visible.map(({ id: pieceId, item, at }) => {
-              const label = screenLabel(item);
+            {visible.map(({ id: pieceId, item, at }, i) => {
+              const label = screenLabel(item, view.k, i % 2);
               const [x, y] = onScreen(at, label.at);
+              const from = label.leader && onScreen(at, label.leader);
               return (
-                <text
-                  key={pieceId}
-                  x={x}
-                  y={y + 12}
-                  fontSize={13}
-                  fill="var(--text)"
-                  className="narrow"
-                  style={{ pointerEvents: "none" }}
-                >
-                  {label.lines.map((text, i) => (
-                    <tspan
-                      key={text}
-                      x={x}
-                      dy={i === 0 ? 0 : 16}
-                      fontWeight={i === 0 ? 700 : 450}
-                      fill={i === 0 ? styleOf(pieceId).color : undefined}
-                    >
-                      {text}
-                    </tspan>
-                  ))}
-                </text>
+                <g key={pieceId}>
+                  {from ? <path d={`M${from[0]} ${from[1]}V${y + 2}`} stroke="var(--quiet)" strokeWidth={1} /> : null}
+                  <text
+                    x={x}
+                    y={y + 12}
+                    fontSize={13}
+                    fill="var(--text)"
+                    className="narrow"
+                    style={{ pointerEvents: "none" }}
+                  >
+                    {label.lines.map((text, i) => (
+                      <tspan
+                        key={text}
+                        x={x}
+                        dy={i === 0 ? 0 : 16}
+                        fontWeight={i === 0 ? 700 : 450}
+                        fill={i === 0 ? styleOf(pieceId).color : undefined}
+                      >
+                        {text}
+                      </tspan>
+                    ))}
+                  </text>
+                </g>
               );
             })}
             {light ? (
