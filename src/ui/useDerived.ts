@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { setPulled } from "@/store/jobStore";
@@ -25,9 +25,34 @@ export function useShape(job: Job | null): LiveShape {
     setPulled(pulled, pull);
     return deriveShape(pulled);
   }, [job, pull]);
+  useWarm(job);
   // The last good shape has to outlive a refused one, so it is kept as state, set while rendering.
   if (result?.ok && result !== lastGood) setLastGood(result);
   return result?.ok ? { shape: result, fault: null } : { shape: job ? lastGood : null, fault: result };
+}
+
+/** Runs of the engine that make its code quick, so that the first frame of a first pull is as short as the others. */
+const WARMING = 12;
+
+/** Works the pattern out a few times while the page is idle, one short task at a time. */
+function useWarm(job: Job | null): void {
+  const ready = job !== null;
+  const latest = useRef(job);
+  useEffect(() => {
+    latest.current = job;
+  }, [job]);
+  useEffect(() => {
+    if (!ready || typeof requestIdleCallback === "undefined") return;
+    let [left, waiting] = [WARMING, 0];
+    const run = (): void => {
+      if (!latest.current) return;
+      deriveShape(structuredClone(latest.current));
+      left--;
+      if (left > 0) waiting = requestIdleCallback(run);
+    };
+    waiting = requestIdleCallback(run);
+    return () => cancelIdleCallback(waiting);
+  }, [ready]);
 }
 
 /** Pieces, proof and advice, worked out behind the page; the last good ones stay until new ones arrive. */

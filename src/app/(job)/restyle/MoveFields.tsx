@@ -1,8 +1,9 @@
 "use client";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
-import { formatLength, keptText } from "@/core/units";
+import { formatLength, keptText, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -10,12 +11,6 @@ import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
 import { LengthField } from "@/ui/LengthField";
 import { MOVE_FIELDS, type MoveField } from "./fieldsOfMoves";
-
-interface FieldProps {
-  readonly index: number;
-  readonly line: WorksheetLine;
-  readonly field: MoveField;
-}
 
 /** Sets parameters of a move in the job, one undo step; undefined puts one back to what the style asks. */
 export function setParams(index: number, params: Readonly<Record<string, unknown>>): void {
@@ -29,43 +24,73 @@ export function setParams(index: number, params: Readonly<Record<string, unknown
   });
 }
 
+interface LineProps {
+  readonly line: WorksheetLine;
+  readonly index: number;
+}
+
 /** The numbers of a move: what they came to, typed over, or put back. */
-export function MoveFields({ line, index }: { readonly line: WorksheetLine; readonly index: number }) {
+export function MoveFields({ line, index }: LineProps) {
   return (
     <>
       {(MOVE_FIELDS[line.move] ?? []).map((field) => (
-        <Field key={field.param} index={index} line={line} field={field} />
+        <FieldOfMove key={field.param} index={index} line={line} param={field.param} />
       ))}
       {line.move === "spread" ? <SpreadNote line={line} /> : null}
     </>
   );
 }
 
-/** One number of a move by its name, for panes that gather numbers of several moves. */
-export function FieldOfMove({
-  line,
-  index,
-  param,
-}: {
-  readonly line: WorksheetLine;
-  readonly index: number;
-  readonly param: string;
-}) {
+/** One number of a move by its name. */
+export function FieldOfMove({ line, index, param }: LineProps & { readonly param: string }) {
+  const { job, shape, fault } = useOpenJob();
+  const tape = useView((v) => v.tape);
   const field = MOVE_FIELDS[line.move]?.find((f) => f.param === param);
-  return field ? <Field index={index} line={line} field={field} /> : null;
+  if (!field) return null;
+  const own = shape?.moves[index]?.params[param];
+  const number = field.shown ? line.numbers[field.shown] : undefined;
+  // Plain values only: while a handle is pulled, just the fields whose words change are drawn again.
+  return (
+    <Field
+      index={index}
+      field={field}
+      own={typeof own === "object" ? JSON.stringify(own) : (own as Stated)}
+      stated={(own ?? job.style.params[param] ?? shape?.style.defaults?.[param]) as Stated}
+      text={number ? formatLength(number.mm, tape) : typeof own === "string" ? own : ""}
+      helper={own === undefined && number ? number.formula : undefined}
+      error={faultAt(fault, `moves.${index}.params.${param}`)}
+      tape={tape}
+      unit={job.body.unit}
+    />
+  );
 }
 
-function Field(props: FieldProps) {
+type Stated = string | number | boolean | undefined;
+
+interface FieldProps {
+  readonly index: number;
+  readonly field: MoveField;
+  /** The move's own value. */
+  readonly own: Stated;
+  /** The move's own, else the style's. */
+  readonly stated: Stated;
+  /** What it came to, on the tape. */
+  readonly text: string;
+  readonly helper: string | undefined;
+  readonly error: string | null;
+  readonly tape: Tape;
+  readonly unit: Unit;
+}
+
+const Field = memo(function Field(props: FieldProps) {
   if (props.field.choices) return <ChoiceField {...props} />;
   if (props.field.number) return <PlainNumberField {...props} limits={props.field.number} />;
   if (props.field.names) return <NamedField {...props} />;
   return <NumberField {...props} />;
-}
+});
 
-function ChoiceField({ index, field }: FieldProps) {
-  const { shape } = useOpenJob();
+function ChoiceField({ index, field, own }: FieldProps) {
   const options = field.choices ?? [];
-  const own = shape?.moves[index]?.params[field.param];
   // What is stated as yes or no is chosen by its words.
   const isFlag = options.some(([value]) => value === "true");
   return (
@@ -80,17 +105,14 @@ function ChoiceField({ index, field }: FieldProps) {
 }
 
 function NamedField(props: FieldProps) {
-  const { index, field } = props;
-  const { job, shape } = useOpenJob();
-  const own =
-    shape?.moves[index]?.params[field.param] ?? job.style.params[field.param] ?? shape?.style.defaults?.[field.param];
-  const named = field.names?.includes(own as string);
+  const { index, field, stated } = props;
+  const named = field.names?.includes(stated as string);
   return (
     <>
       <TextField
         select
         label={field.label}
-        value={named ? (own as string) : "typed"}
+        value={named ? (stated as string) : "typed"}
         onChange={(event) => event.target.value !== "typed" && setParams(index, { [field.param]: event.target.value })}
       >
         {field.names?.map((name) => (
@@ -109,37 +131,30 @@ function NamedField(props: FieldProps) {
 function PlainNumberField({
   index,
   field,
+  stated,
+  error,
   limits,
 }: FieldProps & { readonly limits: NonNullable<MoveField["number"]> }) {
-  const { job, shape, fault } = useOpenJob();
-  const { param, label } = field;
-  const stated =
-    shape?.moves[index]?.params[param] ?? job.style.params[param] ?? shape?.style.defaults?.[param] ?? limits.usual;
-  const error = faultAt(fault, `moves.${index}.params.${param}`);
   return (
     <TextField
       type="number"
-      label={label}
-      value={Number(stated)}
+      label={field.label}
+      value={Number(stated ?? limits.usual)}
       error={Boolean(error)}
       helperText={error}
       slotProps={{ htmlInput: { min: limits.least, max: limits.most, step: limits.step } }}
       onChange={(event) => {
         const typed = event.target.value === "" ? undefined : Number(event.target.value);
-        if (typed === undefined) setParams(index, { [param]: undefined });
+        if (typed === undefined) setParams(index, { [field.param]: undefined });
         else if (Number.isFinite(typed))
-          setParams(index, { [param]: Math.min(limits.most, Math.max(limits.least, typed)) });
+          setParams(index, { [field.param]: Math.min(limits.most, Math.max(limits.least, typed)) });
       }}
     />
   );
 }
 
-function NumberField({ index, line, field }: FieldProps) {
-  const { job, shape, fault } = useOpenJob();
-  const tape = useView((v) => v.tape);
-  const { param, label, shown, clears = [], negative } = field;
-  const number = shown ? line.numbers[shown] : undefined;
-  const own = shape?.moves[index]?.params[param];
+function NumberField({ index, field, text, helper, error, tape, unit }: FieldProps) {
+  const { param, label, clears = [], negative } = field;
   return (
     <div>
       <div style={{ fontSize: 13, fontStretch: "85%", marginBottom: 2 }}>{label}</div>
@@ -148,15 +163,15 @@ function NumberField({ index, line, field }: FieldProps) {
         hideLabel
         allowEmpty
         negative={negative}
-        text={number ? formatLength(number.mm, tape) : typeof own === "string" ? own : ""}
+        text={text}
         unit={tape}
         tape={tape}
-        error={faultAt(fault, `moves.${index}.params.${param}`)}
-        helper={own === undefined && number ? number.formula : undefined}
-        onCommit={(text) =>
+        error={error}
+        helper={helper}
+        onCommit={(typed) =>
           setParams(index, {
-            [param]: text === "" ? undefined : keptText(text, tape, job.body.unit),
-            ...(text === "" ? {} : Object.fromEntries(clears.map((other) => [other, undefined]))),
+            [param]: typed === "" ? undefined : keptText(typed, tape, unit),
+            ...(typed === "" ? {} : Object.fromEntries(clears.map((other) => [other, undefined]))),
           })
         }
       />
