@@ -209,6 +209,7 @@ export function derive(job: Job): Derived | DeriveFault {
     readings,
     zip: zip && { length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
     hemDepth: hemDepth?.mm ?? null,
+    crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
   };
   return {

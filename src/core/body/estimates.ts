@@ -59,7 +59,7 @@ export const ESTIMATES: readonly Estimate[] = [
     key: "crotchLength",
     from: (known) => {
       const [depth, hip] = [of(known, "crotchDepth"), of(known, "hip")];
-      return quantity(2 * depth.mm + hip.mm / 7, `2 x crotchDepth ${plain(depth.mm)} + hip ${plain(hip.mm)} / 7`, {
+      return quantity(2 * depth.mm + hip.mm / 8, `2 x crotchDepth ${plain(depth.mm)} + hip ${plain(hip.mm)} / 8`, {
         crotchDepth: depth,
         hip,
       });

@@ -93,7 +93,7 @@ describe("each option does what it says", () => {
   test("crotch depth by every rule", () => {
     const depth = (crotchDepth: Rules["crotchDepth"]): number => number(block({ crotchDepth }), "crotchDepth");
     expect(depth({ from: "hip4" })).toBe(260); // 1040 / 4
-    expect(depth({ from: "crotchLength2" })).toBe(360); // 720 / 2
+    expect(depth({ from: "crotchLength2" })).toBe(340); // 680 / 2
     expect(depth({ from: "hipLine", add: 25 })).toBe(235); // 210 + 25
     expect(depth({ from: "fixed", value: "11 in" })).toBeCloseTo(279.4, 6);
   });

@@ -4,6 +4,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { Mm } from "../units";
+import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
 
@@ -29,9 +30,11 @@ export interface Inspected {
   readonly seams: readonly Seam[];
   readonly pieces: readonly Piece[];
   readonly finish: ResolvedFinish;
-  readonly readings: { readonly hipGirth: Mm; readonly waistOpening: Mm; readonly lowestPoint: Mm };
+  readonly readings: Readings;
   readonly zip: { readonly length: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null;
   readonly hemDepth: Mm | null;
+  /** How much lower than the draft the moves have put the crotch. */
+  readonly crotchDrop: Mm;
   readonly shoe: Mm;
 }
 

@@ -3,6 +3,8 @@ import type { Check, CheckRule, Inspected } from "./check";
 import { floorClearance, hipEase, pullOn, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
+import { crotchLength, footEntry, thighEase } from "./onBody";
+import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
 
@@ -17,12 +19,18 @@ export const CHECKS: readonly CheckRule[] = [
   smoothWaist,
   smoothHem,
   smoothCrotch,
+  hipCorner,
   creaseBalance,
   hipEase,
+  thighEase,
   pullOn,
+  crotchLength,
+  dartLength,
   zipLength,
+  footEntry,
   hemTurn,
   floorClearance,
+  mirroredPair,
   allowances,
   labels,
 ];

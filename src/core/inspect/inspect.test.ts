@@ -15,6 +15,7 @@ function inspected(derived: Derived): Inspected {
     panels: derived.band ? [...derived.panels, derived.band] : derived.panels,
     zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
     hemDepth: derived.hemDepth?.mm ?? null,
+    crotchDrop: 0,
     shoe: 30,
   };
 }
@@ -39,12 +40,18 @@ test("a palazzo straight from the style passes, but for a hem that the spread le
     "smooth-waist",
     "smooth-hem",
     "smooth-crotch",
+    "hip-corner",
     "crease-balance",
     "hip-ease",
+    "thigh-ease",
     "pull-on",
+    "crotch-length",
+    "dart-length",
     "zip-length",
+    "foot-entry",
     "hem-turn",
     "floor-clearance",
+    "mirrored-pair",
     "allowances",
     "labels",
   ]);
@@ -122,6 +129,73 @@ describe("mistakes of the trade", () => {
       status: "fault",
       message: expect.stringContaining("trip") as string,
     });
+  });
+
+  const onCard = (measures: Record<string, number>) =>
+    derivedOf(palazzoJob({ ...HAND_BODY, measures: { ...HAND_BODY.measures, ...measures } }));
+
+  test("a crotch that is too short for the body, or bags", () => {
+    expect(statusOf(onCard({ crotchLength: 720 }), "crotch-length")).toBe("fault");
+    expect(statusOf(onCard({ crotchLength: 610 }), "crotch-length")).toBe("look");
+    const dropped = derivedOf(
+      palazzoJob(HAND_BODY, {
+        style: { id: "straight", params: {} },
+        moves: [{ id: "d", move: "drop-crotch", on: true, params: { by: "30 mm" } }],
+      }),
+    );
+    // A stated drop is asked for, so it is no bagging.
+    expect(statusOf(dropped, "crotch-length")).toBe("pass");
+  });
+
+  test("a thigh that fills the leg, and one that does not fit into it", () => {
+    const leg = hand.readings.thighGirth;
+    const thigh = (mm: number): Partial<Inspected> => ({
+      measures: { ...hand.measures, thigh: { ...hand.measures.thigh, mm } },
+    });
+    expect(recheck(thigh(leg - 10), "thigh-ease")).toBe("look");
+    expect(recheck(thigh(leg + 1), "thigh-ease")).toBe("fault");
+  });
+
+  test("darts that run too close to the hip line", () => {
+    const long = derivedOf(
+      palazzoJob(HAND_BODY, { block: { school: "proportional", rules: { waist: { backLength: "180 mm" } } } }),
+    );
+    // The draft itself keeps its darts clear; a dart that was moved is caught.
+    expect(statusOf(long, "dart-length")).toBe("pass");
+    const spoiled = {
+      ...hand.back,
+      lines: hand.back.lines.map((l) =>
+        l.kind === "dart" ? { ...l, points: l.points.map(([x, y]) => [x, y + 60] as const) } : l,
+      ),
+    };
+    expect(recheck(swapped(spoiled), "dart-length")).toBe("fault");
+  });
+
+  test("a sharp corner at the hip", () => {
+    const pointed = panelMap(hand.front, ([x, y]) => [x < -100 ? x - 0.6 * Math.max(0, 60 - Math.abs(y - 230)) : x, y]);
+    expect(recheck(swapped(pointed), "hip-corner")).not.toBe("pass");
+  });
+
+  test("an ankle that the foot does not pass", () => {
+    const slim = derivedOf(palazzoJob(HAND_BODY, { style: { id: "cigarette", params: { hemGirth: "300 mm" } } }));
+    expect(slim.checks.find((c) => c.id === "foot-entry")).toMatchObject({
+      status: "fault",
+      value: expect.closeTo(-40, 0) as number,
+    });
+  });
+
+  test("two left legs: a slit leg that is not the mirror image, and a pair cut as one", () => {
+    const slit = derivedOf(palazzoJob(HAND_BODY, { style: { id: "front-slit", params: {} } }));
+    expect(statusOf(slit, "mirrored-pair")).toBe("pass");
+    const twice = slit.pieces.map((p) =>
+      p.panel.half === "left" ? { ...p, panel: panelMap(p.panel, ([x, y]) => [-x, y]) } : p,
+    );
+    const check = (pieces: typeof twice) =>
+      inspect({ ...inspected(slit), pieces }).find((c) => c.id === "mirrored-pair")?.status;
+    expect(check(twice)).toBe("fault");
+    expect(
+      check(slit.pieces.map((p) => (p.id === "back" ? { ...p, cut: { ...p.cut, count: 1, pairs: false } } : p))),
+    ).toBe("fault");
   });
 
   test("nobody named on the labels", () => {

@@ -27,7 +27,13 @@ export const jogger: Style = {
       const ease = knee.net ? 80 : 0;
       return quantity(knee.mm + ease, `knee ${plain(knee.mm)} + ${plain(ease)}`, { knee });
     },
-    "shape-leg.hem": ({ ankle }) => quantity(1.35 * ankle.mm, `1.35 x ankle ${plain(ankle.mm)}`, { ankle }),
+    // The foot has to pass the leg as well as the cuff.
+    "shape-leg.hem": ({ ankle, heel }) =>
+      quantity(
+        Math.max(1.35 * ankle.mm, heel.mm + 10),
+        `the larger of 1.35 x ankle ${plain(ankle.mm)} and heel ${plain(heel.mm)} + 10`,
+        { ankle, heel },
+      ),
     "casing.depth": () => quantity(40, "the style's own: 40"),
   },
   finish: CASED,

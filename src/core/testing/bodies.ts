@@ -37,6 +37,6 @@ export function plausibleBody(seed: number): Body {
   const measures: Body["measures"] = { hip, waist: hip * between(0.6, 1.15), height };
   for (const [key, share] of Object.entries(LEVELS)) measures[key as keyof typeof LEVELS] = height * share * scatter();
   for (const [key, share] of Object.entries(GIRTHS)) measures[key as keyof typeof GIRTHS] = hip * share * scatter();
-  measures.crotchLength = 2 * (measures.crotchDepth as number) + hip / 7;
+  measures.crotchLength = 2 * (measures.crotchDepth as number) + hip / 8;
   return { name: `body ${seed}`, unit: "mm", measures };
 }

@@ -24,7 +24,7 @@ export const HAND_BODY: Job["body"] = {
     heel: 340,
     waistToHip: 210,
     crotchDepth: 280,
-    crotchLength: 720,
+    crotchLength: 680,
     waistToKnee: 600,
     waistToCalf: 740,
     waistToAnkle: 970,

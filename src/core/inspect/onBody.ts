@@ -1,0 +1,79 @@
+import { plain } from "../units";
+import { byFloor, placeOf, verdict, type CheckRule } from "./check";
+
+/** Ease of the finished thigh over the body. */
+export const thighEase: CheckRule = {
+  id: "thigh-ease",
+  label: "Thigh ease",
+  note: "The leg is larger than the thigh, read 25 mm below the crotch line.",
+  measure({ measures, readings, panels }) {
+    const value = readings.thighGirth - measures.thigh.mm;
+    const { net } = measures.thigh;
+    const status = net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2);
+    return verdict(this, {
+      status,
+      value,
+      limit: 20,
+      unit: "mm",
+      message:
+        value < 0
+          ? `The leg is ${plain(-value)} mm smaller than the thigh.`
+          : `${plain(value)} mm of ease round the thigh.`,
+      where: placeOf(panels, "crotchPoint"),
+      fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
+    });
+  },
+};
+
+/** The whole crotch seam against the body's, from waist to waist, with what the waist edge and the crotch were moved. */
+export const crotchLength: CheckRule = {
+  id: "crotch-length",
+  label: "Crotch seam on the body",
+  note: "The crotch seam is as long as the body from waist to waist, and the stated drop.",
+  measure({ measures, readings, panels, plan, crotchDrop }) {
+    const { crotchLength: body } = measures;
+    // A waist edge above or below the natural waist lengthens or shortens the seam twice, before and behind.
+    const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;
+    const value = readings.crotchSeam - wanted;
+    const short = value < -5;
+    // An estimated length is no measure to fail a pattern by.
+    const status = short ? (body.source === "given" ? "fault" : "look") : value > 60 ? "look" : "pass";
+    return verdict(this, {
+      status,
+      value,
+      limit: short ? -5 : 60,
+      unit: "mm",
+      message: short
+        ? `The crotch seam is ${plain(-value)} mm shorter than the body: it drags and does not let one sit.`
+        : value > 60
+          ? `The crotch seam is ${plain(value)} mm longer than the body: it bags.`
+          : `${plain(value)} mm longer than the body's crotch length.`,
+      where: placeOf(panels, "crotchPoint", "back"),
+      fix: short
+        ? "Raise or lengthen the back crotch, or deepen the crotch line."
+        : "Raise the crotch line, or shorten the back extension.",
+    });
+  },
+};
+
+/** The hem lets the foot through. */
+export const footEntry: CheckRule = {
+  id: "foot-entry",
+  label: "Foot passes",
+  note: "The hem opens wide enough for heel and instep.",
+  measure({ measures, readings, panels }) {
+    const value = readings.hemGirth - measures.heel.mm;
+    return verdict(this, {
+      status: byFloor(value, 0, 0),
+      value,
+      limit: 0,
+      unit: "mm",
+      message:
+        value < 0
+          ? `The hem is ${plain(-value)} mm too narrow for heel and instep.`
+          : `The foot passes with ${plain(value)} mm to spare.`,
+      where: placeOf(panels, "hemSide"),
+      fix: "Widen the hem, or leave a slit at the side.",
+    });
+  },
+};

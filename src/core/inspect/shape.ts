@@ -1,0 +1,106 @@
+import { edgesWithRole, isOf, panelOutline, type Panel } from "../drafting";
+import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Point } from "../geometry";
+import { plain, toDegrees } from "../units";
+import { byFloor, byLimits, verdict, type CheckRule } from "./check";
+
+/** Stretch of side seam over which a corner is felt. */
+const WINDOW = 60;
+
+/** The hip line runs into the leg without a sharp corner. */
+export const hipCorner: CheckRule = {
+  id: "hip-corner",
+  label: "Hip runs into the leg",
+  note: "Near the hip line the side turns gently, or it puckers when sewn.",
+  measure({ panels }) {
+    const found = panels.flatMap((panel) => {
+      const { hipSide } = panel.landmarks;
+      if (!hipSide) return [];
+      return edgesWithRole(panel, "side").flatMap((edge) => {
+        const near = pathNearest(edge.path, hipSide);
+        if (near.distance > 5) return [];
+        const whole = pathLength(edge.path);
+        let worst = { turn: 0, point: hipSide };
+        for (let s = near.along - WINDOW; s <= near.along + WINDOW; s += 10) {
+          const [from, to] = [s - WINDOW / 2, s + WINDOW / 2];
+          if (from < 0 || to > whole) continue;
+          // What a curve this far apart would turn by itself is no corner: the sharpest half of the stretch counts.
+          const [a, b, c] = [from, s, to].map((at) => pathAt(edge.path, at).tangent) as [Point, Point, Point];
+          const turn = Math.abs(toDegrees(angleFromTo(a, b) + angleFromTo(b, c)));
+          if (turn > worst.turn) worst = { turn, point: pathAt(edge.path, s).point };
+        }
+        return [{ panel, ...worst }];
+      });
+    });
+    const [first, ...rest] = found;
+    if (!first) return null;
+    const worst = rest.reduce((a, b) => (b.turn > a.turn ? b : a), first);
+    return verdict(this, {
+      status: byLimits(worst.turn, 12, 25),
+      value: worst.turn,
+      limit: 12,
+      unit: "degrees",
+      message: `Within ${WINDOW} mm the side of the ${worst.panel.name.toLowerCase()} turns by ${worst.turn.toFixed(1)} degrees.`,
+      where: { panel: worst.panel.id, point: worst.point },
+      fix: "Widen the leg below the hip, or round the side over a longer stretch.",
+    });
+  },
+};
+
+/** Darts end clear of the hip line. */
+export const dartLength: CheckRule = {
+  id: "dart-length",
+  label: "Darts clear of the hip",
+  note: "Darts end well above the hip line.",
+  measure({ panels, plan }) {
+    const ends = panels.flatMap((panel) =>
+      panel.lines
+        .filter((l) => l.kind === "dart")
+        .map((l) => ({ panel, tip: l.points[1] as Point, value: plan.levels.hip - (l.points[1] as Point)[1] })),
+    );
+    const [first, ...rest] = ends;
+    if (!first) return null;
+    const lowest = rest.reduce((a, b) => (b.value < a.value ? b : a), first);
+    return verdict(this, {
+      status: byFloor(lowest.value, 50, 20),
+      value: lowest.value,
+      limit: 50,
+      unit: "mm",
+      message: `The lowest dart, on the ${lowest.panel.name.toLowerCase()}, ends ${plain(lowest.value)} mm above the hip line.`,
+      where: { panel: lowest.panel.id, point: lowest.tip },
+      fix: "Shorten the dart.",
+    });
+  },
+};
+
+const turnsOf = (panel: Panel): number => Math.sign(polygonArea(panelOutline(panel)));
+
+/** Left and right are one of each: pairs are cut as pairs, and what differs is the mirror image it has to be. */
+export const mirroredPair: CheckRule = {
+  id: "mirrored-pair",
+  label: "Left and right",
+  note: "Every leg has its left and its right, mirrored.",
+  measure({ panels, pieces }) {
+    const wrong = pieces.filter(({ panel, cut }) => {
+      if (panel.half === "both") return !cut.onFold && !panel.cut && !(cut.pairs && cut.count % 2 === 0);
+      if (cut.count !== 1 || !cut.singleLayer) return true;
+      const root = isOf(panel.id, "front") ? "front" : isOf(panel.id, "back") ? "back" : null;
+      const other = panels.find(
+        (p) => root && isOf(p.id, root) && p.half === (panel.half === "left" ? "right" : "left"),
+      );
+      // The mirror image of an outline runs the other way round.
+      return other !== undefined && turnsOf(other) === turnsOf(panel);
+    });
+    const [first] = wrong;
+    return verdict(this, {
+      status: first ? "fault" : "pass",
+      value: wrong.length,
+      limit: 0,
+      unit: "pieces",
+      message: first
+        ? `The ${first.name.toLowerCase()} would not come out as left and right.`
+        : "Left and right are one of each.",
+      where: first ? { panel: first.id, point: first.grain[0] } : null,
+      fix: "Cut it as a pair, or mirror one of the two.",
+    });
+  },
+};
