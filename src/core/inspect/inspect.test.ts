@@ -1,5 +1,6 @@
 import type { Derived } from "../derive";
 import { panelMap, type Panel } from "../drafting";
+import { line, pathEnd, pathStart } from "../geometry";
 import type { Finish } from "../finish";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { inspect, type Inspected } from ".";
@@ -165,14 +166,23 @@ describe("mistakes of the trade", () => {
     const spoiled = {
       ...hand.back,
       lines: hand.back.lines.map((l) =>
-        l.kind === "dart" ? { ...l, points: l.points.map(([x, y]) => [x, y + 60] as const) } : l,
+        l.kind === "dart" ? { ...l, points: l.points.map(([x, y]) => [x, y + 75] as const) } : l,
       ),
     };
     expect(recheck(swapped(spoiled), "dart-length")).toBe("fault");
   });
 
   test("a sharp corner at the hip", () => {
-    const pointed = panelMap(hand.front, ([x, y]) => [x < -100 ? x - 0.6 * Math.max(0, 60 - Math.abs(y - 230)) : x, y]);
+    const { hipSide } = hand.front.landmarks;
+    if (!hipSide) throw new Error("no hip");
+    const corner: readonly [number, number] = [hipSide[0] - 45, hipSide[1]];
+    const pointed: Panel = {
+      ...hand.front,
+      landmarks: { ...hand.front.landmarks, hipSide: corner },
+      edges: hand.front.edges.map((e) =>
+        e.id === "side" ? { ...e, path: [line(pathStart(e.path), corner), line(corner, pathEnd(e.path))] } : e,
+      ),
+    };
     expect(recheck(swapped(pointed), "hip-corner")).not.toBe("pass");
   });
 
