@@ -22,6 +22,7 @@ import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
 import {
+  facings,
   resolveAllowances,
   resolveFinish,
   straightBand,
@@ -67,6 +68,8 @@ export interface Shape {
 /** Everything a job comes to. */
 export interface Derived extends Shape {
   readonly band: Panel | null;
+  /** Shaped facings of the waist. */
+  readonly facings: readonly Panel[];
   readonly hemDepth: Quantity | null;
   readonly pieces: readonly Piece[];
   readonly seams: readonly Seam[];
@@ -138,7 +141,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const { panels, joins, plan } = run.state;
     refuseBadOutlines([...block.panels, ...panels]);
     const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
-    const zip = planZip(panels, waistGirth, measures.hip, finish);
+    const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
     const opens = zip?.length.mm ?? 0;
     return {
       ok: true,
@@ -191,12 +194,17 @@ export function derive(job: Job): Derived | DeriveFault {
   const waistOf = (leg: "left" | "right"): Mm => refsLength(shape.panels, waistWalk(shape.panels, leg));
   const band = finish.band ? straightBand(waistOf("left"), waistOf("right"), finish.band) : null;
   const hemDepth = hemDepthOf(shape.panels, finish);
-  const seams = seamsOf(shape.panels, shape.joins, band);
-  const panels = band ? [...shape.panels, band] : shape.panels;
+  const facing = finish.facing
+    ? facings(shape.panels, finish.facing.mm, zip?.at === "centre-back")
+    : { panels: [], joins: [] };
+  const legsAndFacings = [...shape.panels, ...facing.panels];
+  const seams = seamsOf(legsAndFacings, [...shape.joins, ...facing.joins], band);
+  const panels = band ? [...legsAndFacings, band] : legsAndFacings;
   const pieces = cutPieces(panels, seams, {
     allowances: shape.allowances,
     hemDepth: hemDepth?.mm ?? null,
-    zipLength: zip?.length.mm ?? null,
+    zipLength: zip?.at === "centre-back" ? zip.length.mm : null,
+    zipAtSide: zip?.at === "side",
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
   });
   const inspected = {
@@ -207,7 +215,7 @@ export function derive(job: Job): Derived | DeriveFault {
     pieces,
     finish,
     readings,
-    zip: zip && { length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
+    zip: zip && { at: zip.at, length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
     hemDepth: hemDepth?.mm ?? null,
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
@@ -215,6 +223,7 @@ export function derive(job: Job): Derived | DeriveFault {
   return {
     ...shape,
     band,
+    facings: facing.panels,
     hemDepth,
     pieces,
     seams,
@@ -229,6 +238,9 @@ export function derive(job: Job): Derived | DeriveFault {
       ...finish.undecided,
       ...(finish.zip && !zip
         ? ["The closure is not decided: the centre back is cut or lies on a fold, so no zip can be set in there."]
+        : []),
+      ...(finish.facing && facing.panels.length < 2
+        ? ["The waist is cut into parts, so its facing has to be drawn on the sewn waist."]
         : []),
     ],
   };

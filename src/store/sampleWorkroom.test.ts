@@ -11,7 +11,10 @@ test("the sample workroom has several wearers on both tapes, one card with gaps,
     const derived = derivedOf(job);
     expect([job.name, derived.questions]).toEqual([job.name, []]);
     const band = derived.finish.band ? ["waistband"] : [];
-    expect(derived.pieces.map((p) => p.id)).toEqual([...derived.panels.map((p) => p.id), ...band]);
+    expect(derived.pieces.map((p) => p.id)).toEqual([
+      ...[...derived.panels, ...derived.facings].map((p) => p.id),
+      ...band,
+    ]);
     expect(derived.worksheet.filter((l) => l.passed).map((l) => l.passed)).toEqual([]);
   }
 });

@@ -2,7 +2,10 @@ import type { Derived } from "@/core/derive";
 import type { Panel } from "@/core/drafting";
 
 /** What the worker works out behind the page: everything after the seam lines. */
-export type Proof = Pick<Derived, "band" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"> & {
+export type Proof = Pick<
+  Derived,
+  "band" | "facings" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"
+> & {
   readonly notices: readonly string[];
 };
 

@@ -1,4 +1,5 @@
 import {
+  distanceToChord,
   pathEnd,
   pathFlatten,
   pathLength,
@@ -162,6 +163,12 @@ export function panelWidthAt(panel: Panel, y: Mm): Mm {
 /** Width of a closed outline at a level: all of it that lies on the horizontal. */
 export function sectionWidth(outline: readonly Point[], y: Mm): Mm {
   return polygonSections(outline, y).reduce((sum, [left, right]) => sum + right - left, 0);
+}
+
+/** True where a path leaves the straight line between its ends by less than half a millimetre. */
+export function pathIsStraight(path: Path): boolean {
+  const [a, b] = [pathStart(path), pathEnd(path)];
+  return pathFlatten(path).every((p) => distanceToChord(p, a, b) < 0.5);
 }
 
 /** Smallest radius of curvature along a path in millimetres, read at 24 places a curve. */

@@ -1,6 +1,6 @@
 import { pathLength } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { deriveShape } from "../derive";
+import { derive, deriveShape } from "../derive";
 import { resolveAllowances, resolveFinish, waistLevelEffect, type Finish } from ".";
 
 const style: Finish = {
@@ -84,4 +84,67 @@ test("rules out of reach are refused with their place", () => {
   expect(bad).toMatchObject({ ok: false, status: 400 });
   if (!bad.ok)
     expect(bad.errors.map((e) => e.path).sort()).toEqual(["block.rules.back.rise", "block.rules.inseam.backShorter"]);
+});
+
+describe("a shaped facing", () => {
+  const faced = derivedOf(palazzoJob(HAND_BODY, { style: { id: "flare", params: {} } }));
+  const piece = (id: string) => faced.pieces.find((p) => p.id === id);
+
+  test("turns the waist: as long as the sewn waist, its darts closed, front on the fold, back open for the zip", () => {
+    expect(faced.pieces.map((p) => p.id)).toEqual(["front", "back", "facing-back", "facing-front"]);
+    for (const root of ["front", "back"]) {
+      const seam = faced.seams.find((s) => s.id === `waist-facing-${root}`);
+      expect(Math.abs((seam?.lengthA ?? 0) - (seam?.lengthB ?? NaN))).toBeLessThan(0.02);
+      expect(piece(`facing-${root}`)?.panel.edges.some((e) => e.role === "dart")).toBe(false);
+    }
+    expect(piece("facing-front")?.cut).toMatchObject({ count: 1, onFold: true });
+    expect(piece("facing-back")?.cut).toMatchObject({ count: 2, pairs: true });
+    expect(faced.checks.filter((c) => c.status === "fault")).toEqual([]);
+  });
+
+  test("the fold has no allowance, every other edge has one, once", () => {
+    const edges = piece("facing-front")?.edges ?? [];
+    expect(edges.filter((e) => e.role === "fold").map((e) => e.allowance)).toEqual([0]);
+    expect(edges.filter((e) => e.role !== "fold").every((e) => e.allowance > 0)).toBe(true);
+  });
+
+  test("is as deep as chosen; a depth that reaches the hip is refused with its path", () => {
+    const deep = derivedOf(
+      palazzoJob(HAND_BODY, {
+        style: { id: "flare", params: {} },
+        finish: { waist: { kind: "facing", depth: "6 cm" } },
+      }),
+    );
+    const side = deep.facings[0]?.edges.find((e) => e.id === "side");
+    expect(pathLength(side?.path ?? [])).toBeCloseTo(60, 6);
+    const wrong = derive(palazzoJob(HAND_BODY, { finish: { waist: { kind: "facing", depth: "90 cm" } } }));
+    expect(wrong).toMatchObject({ ok: false, errors: [{ path: "finish.waist.depth" }] });
+  });
+});
+
+describe("a zip down the left side", () => {
+  const sided = derivedOf(
+    palazzoJob(HAND_BODY, { style: { id: "yoke-flare", params: {} }, finish: { fastening: { kind: "zip-side" } } }),
+  );
+
+  test("opens a yoke whose centre back lies on the fold, far enough for the hip", () => {
+    expect(sided.zip?.at).toBe("side");
+    expect(sided.checks.find((c) => c.id === "pull-on")?.status).toBe("pass");
+    expect(sided.undecided).toEqual([]);
+    expect(sided.checks.find((c) => c.id === "zip-length")).toMatchObject({
+      status: "pass",
+      message: expect.stringContaining("left side") as string,
+    });
+  });
+
+  test("gives both side seams the zip's allowance, and the centre back none of it", () => {
+    const edges = (role: string) => sided.pieces.flatMap((p) => p.edges.filter((e) => e.role === role));
+    expect(new Set(edges("side").map((e) => e.allowance))).toEqual(new Set([25]));
+    expect(new Set(edges("crotch").map((e) => e.allowance))).toEqual(new Set([12]));
+  });
+
+  test("one too short does not let the hip through", () => {
+    const short = derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: { kind: "zip-side", length: "80 mm" } } }));
+    expect(short.checks.find((c) => c.id === "zip-length")?.status).toBe("fault");
+  });
 });

@@ -1,3 +1,4 @@
 export * from "./schema";
 export * from "./resolve";
 export { straightBand } from "./band";
+export { facings } from "./facing";

@@ -9,7 +9,9 @@ export interface FinishError {
 /** The finish in millimetres; null where it is undecided. */
 export interface ResolvedFinish {
   readonly band: { readonly depth: Quantity; readonly sits: "above" | "on"; readonly overlap: Quantity } | null;
-  readonly zip: { readonly length: Quantity | "auto" } | null;
+  readonly zip: { readonly length: Quantity | "auto"; readonly at: "centre-back" | "side" } | null;
+  /** Depth of the shaped facing that turns the waist; null without one. */
+  readonly facing: Quantity | null;
   /** The waist is the casing cut on to the panels. */
   readonly cutOn: boolean;
   readonly pulledOn: boolean;
@@ -72,14 +74,25 @@ export function resolveFinish(
             overlap: length("waist", "overlap", waist.overlap ?? styleBand?.overlap ?? "30 mm"),
           },
     zip:
-      fastening === "undecided" || fastening.kind !== "zip-centre-back"
+      fastening === "undecided" || fastening.kind === "none"
         ? null
         : {
+            at: fastening.kind === "zip-side" ? "side" : "centre-back",
             length:
               fastening.length === undefined || fastening.length === "auto"
                 ? "auto"
                 : length("fastening", "length", fastening.length),
           },
+    facing:
+      typeof waist === "object" && waist.kind === "facing"
+        ? length(
+            "waist",
+            "depth",
+            waist.depth ??
+              (typeof style.waist === "object" && "depth" in style.waist ? style.waist.depth : undefined) ??
+              "50 mm",
+          )
+        : null,
     cutOn: typeof waist === "object" && waist.kind === "cut-on-casing",
     pulledOn: typeof fastening === "object" && fastening.kind === "none",
     hem:

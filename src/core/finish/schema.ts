@@ -22,6 +22,10 @@ export const finishSchema = z.strictObject({
         overlap: lengthInputSchema.optional().describe("Underlap of the band beyond the zip."),
       }),
       z.strictObject({
+        kind: z.literal("facing").describe("No band: the waist is turned by a shaped facing, its darts closed."),
+        depth: lengthInputSchema.optional().describe("Depth of the facing."),
+      }),
+      z.strictObject({
         kind: z.literal("cut-on-casing").describe("The waist is finished by the casing cut on to the panels."),
       }),
     ])
@@ -31,7 +35,7 @@ export const finishSchema = z.strictObject({
     .union([
       undecided,
       z.strictObject({
-        kind: z.literal("zip-centre-back"),
+        kind: z.enum(["zip-centre-back", "zip-side"]).describe("Down the centre back, or down the left side seam."),
         length: autoLengthSchema.optional().describe("Length of the zip below the sewn waist."),
       }),
       z.strictObject({ kind: z.literal("none").describe("It is pulled on.") }),

@@ -31,7 +31,12 @@ export interface Inspected {
   readonly pieces: readonly Piece[];
   readonly finish: ResolvedFinish;
   readonly readings: Readings;
-  readonly zip: { readonly length: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null;
+  readonly zip: {
+    readonly at: "centre-back" | "side";
+    readonly length: Mm;
+    readonly hipAlong: Mm;
+    readonly smoothAlong: Mm;
+  } | null;
   readonly hemDepth: Mm | null;
   /** How much lower than the draft the moves have put the crotch. */
   readonly crotchDrop: Mm;

@@ -72,8 +72,10 @@ export const zipLength: CheckRule = {
         ? `A zip of ${plain(zip.length)} mm does not let the hip through.`
         : over > 0.5
           ? `The zip runs ${plain(over)} mm into the turn of the crotch curve.`
-          : `${plain(zip.length)} mm, ending before the crotch turns.`,
-      where: placeOf(panels, "hipCentre", "back"),
+          : zip.at === "side"
+            ? `${plain(zip.length)} mm down the left side.`
+            : `${plain(zip.length)} mm, ending before the crotch turns.`,
+      where: zip.at === "side" ? placeOf(panels, "hipSide") : placeOf(panels, "hipCentre", "back"),
       fix:
         status === "pass"
           ? null

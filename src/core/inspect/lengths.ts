@@ -84,8 +84,8 @@ export const inseams: CheckRule = {
 /** The waist against the band it is sewn to. */
 export const waistSeam: CheckRule = {
   id: "waist-seam",
-  label: "Waist and band",
-  note: "The band is as long as the waist it is sewn to, without its underlap.",
+  label: "Waist and band or facing",
+  note: "Band or facing is as long as the waist it is sewn to, without its underlap.",
   measure(inspected) {
     const waists = inspected.seams.filter((seam) => seam.kind === "waist" && seam.how === "equal");
     const [first] = waists;
@@ -102,10 +102,10 @@ export const waistSeam: CheckRule = {
       unit: "mm",
       message:
         status === "pass"
-          ? "Waist and band are equal."
-          : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the band.`,
+          ? "They are equal."
+          : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than what is sewn to it.`,
       where: startOf(inspected, first),
-      fix: "Cut the band to the sewn waist.",
+      fix: "Cut band or facing to the sewn waist.",
     });
   },
 };

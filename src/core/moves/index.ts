@@ -18,6 +18,7 @@ import { yoke } from "./yoke";
 
 export * from "./move";
 export { onPanel } from "./cut";
+export { topWithDartsClosed } from "./yoke";
 export { garmentLengthSchema } from "./setLength";
 export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";

@@ -16,6 +16,7 @@ import {
   cubic,
   line,
   pathAt,
+  pathBetween,
   pathEnd,
   pathEndTangent,
   pathLength,
@@ -223,6 +224,29 @@ function closedYoke(source: Panel, cut: Panel, drawn: YokeLine): Panel {
     landmarks: { waistCentre: from, waistSide: to, yokeSide: pathEnd(side), yokeCentre: pathStart([drawn.closed]) },
   };
   return { ...panel, lines: [middleGrain(panelOutline(panel))] };
+}
+
+/**
+ * The top of a panel, as deep as asked along centre and side, with its darts closed and both edges fair: a facing or a
+ * contour band. The panel itself is not cut. Null where the panel has no whole top, or its darts leave no fair line.
+ */
+export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
+  const side = panel.edges.find((e) => e.id === "side");
+  const centre = panel.edges.find((e) => e.id === "crotch");
+  if (!side || !centre || edgesWithRole(panel, "waist").length === 0) return null;
+  const [sideLength, centreLength] = [pathLength(side.path), pathLength(centre.path)];
+  if (depth > Math.min(sideLength, centreLength) * 0.8) return null;
+  const drawn = yokeLine(panel, depth, depth, true) ?? yokeLine(panel, depth, depth, false);
+  if (!drawn) return null;
+  const top: Panel = {
+    ...panel,
+    edges: [
+      { ...side, path: pathBetween(side.path, 0, depth) },
+      { ...EDGE, role: "style", path: [drawn.closed] },
+      { ...centre, path: pathBetween(centre.path, centreLength - depth, centreLength) },
+    ],
+  };
+  return closedYoke(panel, top, drawn);
 }
 
 /** The centre back of the yoke on the fold: no seam, one piece, its grain along the fold. */

@@ -14,6 +14,8 @@ export interface CutPlan {
   readonly hemDepth: Mm | null;
   /** Length of the zip along the centre back below the sewn waist; null without one. */
   readonly zipLength: Mm | null;
+  /** The zip is set into the side, whose seams then carry its allowance. */
+  readonly zipAtSide: boolean;
   readonly job: { readonly name: string; readonly wearer: string; readonly date: string; readonly version: string };
 }
 
@@ -58,6 +60,7 @@ function pieceOf(panel: Panel, marks: readonly NotchPlace[], zip: ZipOn | null, 
       case "fold":
         return flat(edge, 0);
       case "side":
+        return flat(edge, plan.zipAtSide ? Math.max(allowances.side, allowances.zip) : allowances.side);
       case "style":
         return flat(edge, allowances.side);
       case "inseam":

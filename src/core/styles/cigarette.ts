@@ -32,7 +32,7 @@ export const cigarette: Style = {
   },
   finish: {
     waist: { kind: "straight-band", depth: "50 mm", sits: "above", overlap: "30 mm" },
-    fastening: { kind: "zip-centre-back", length: "auto" },
+    fastening: { kind: "zip-side", length: "auto" },
     hem: { kind: "turned", depth: "auto" },
   },
 };

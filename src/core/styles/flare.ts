@@ -21,5 +21,5 @@ export const flare: Style = {
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
   autos: flaredFromKnee(50, 60),
-  finish: BAND_AND_ZIP,
+  finish: { ...BAND_AND_ZIP, waist: { kind: "facing", depth: "50 mm" } },
 };

@@ -28,5 +28,5 @@ export const yokeFlare: Style = {
     "shape-leg.start": ({ waistToKnee }) =>
       quantity(waistToKnee.mm + 120, `knee ${plain(waistToKnee.mm)} + 120`, { waistToKnee }),
   },
-  finish: { waist: "undecided", fastening: "undecided", hem: { kind: "turned", depth: "auto" } },
+  finish: { waist: { kind: "facing", depth: "50 mm" }, fastening: "undecided", hem: { kind: "turned", depth: "auto" } },
 };

@@ -75,9 +75,19 @@ export function Finishes() {
           label="Edge"
           kinds={[
             ["straight-band", "straight band"],
+            ["facing", "shaped facing"],
             ["cut-on-casing", "casing cut on"],
           ]}
         />
+        {finish.facing ? (
+          <JobLengthField
+            label="Depth"
+            path={["finish", "waist", "depth"]}
+            mm={finish.facing.mm}
+            changed={"depth" in set("waist")}
+            prepare={prepare("waist")}
+          />
+        ) : null}
         {finish.band ? (
           <>
             <JobLengthField
@@ -124,6 +134,7 @@ export function Finishes() {
           label="How it opens"
           kinds={[
             ["zip-centre-back", "zip, centre back"],
+            ["zip-side", "zip, left side"],
             ["none", "pulled on"],
           ]}
         />

@@ -81,6 +81,13 @@ export function Worksheet() {
                       <Length mm={finish.band.depth.mm} tape={tape} unit />
                     </b>
                   </>
+                ) : finish.facing ? (
+                  <>
+                    Turn the waist with a shaped facing,{" "}
+                    <b>
+                      <Length mm={finish.facing.mm} tape={tape} unit />
+                    </b>
+                  </>
                 ) : finish.cutOn ? (
                   "Its waist is the casing"
                 ) : (
@@ -88,7 +95,7 @@ export function Worksheet() {
                 )}
                 {zip ? (
                   <>
-                    , zip at the centre back,{" "}
+                    {zip.at === "side" ? ", zip down the left side, " : ", zip at the centre back, "}
                     <b title={zip.length.formula}>
                       <Length mm={zip.length.mm} tape={tape} unit />
                     </b>
