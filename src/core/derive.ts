@@ -22,9 +22,11 @@ import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
 import {
+  cuffOf,
   facings,
   resolveAllowances,
   resolveFinish,
+  STRETCHES,
   straightBand,
   waistLevelEffect,
   type AllowanceSet,
@@ -70,6 +72,7 @@ export interface Derived extends Shape {
   readonly band: Panel | null;
   /** Shaped facings of the waist. */
   readonly facings: readonly Panel[];
+  readonly cuff: Panel | null;
   readonly hemDepth: Quantity | null;
   readonly pieces: readonly Piece[];
   readonly seams: readonly Seam[];
@@ -135,6 +138,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,
+      ...(finish.cuff && { cuff: finish.cuff.depth }),
     };
     const moves = job.moves ?? style.moves;
     const run = runMoves(block, moves, context);
@@ -197,12 +201,14 @@ export function derive(job: Job): Derived | DeriveFault {
   const facing = finish.facing
     ? facings(shape.panels, finish.facing.mm, zip?.at === "centre-back")
     : { panels: [], joins: [] };
-  const legsAndFacings = [...shape.panels, ...facing.panels];
-  const seams = seamsOf(legsAndFacings, [...shape.joins, ...facing.joins], band);
+  const cuff = cuffFor(shape);
+  const legsAndFacings = [...shape.panels, ...facing.panels, ...(cuff ? [cuff.panel] : [])];
+  const seams = seamsOf(legsAndFacings, [...shape.joins, ...facing.joins, ...(cuff ? [cuff.join] : [])], band);
   const panels = band ? [...legsAndFacings, band] : legsAndFacings;
   const pieces = cutPieces(panels, seams, {
     allowances: shape.allowances,
     hemDepth: hemDepth?.mm ?? null,
+    hemSewn: cuff !== null,
     zipLength: zip?.at === "centre-back" ? zip.length.mm : null,
     zipAtSide: zip?.at === "side",
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
@@ -217,6 +223,7 @@ export function derive(job: Job): Derived | DeriveFault {
     readings,
     zip: zip && { at: zip.at, length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
     hemDepth: hemDepth?.mm ?? null,
+    cuffGirth: cuff ? refsLength([cuff.panel], cuff.join.b) : null,
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
   };
@@ -224,6 +231,7 @@ export function derive(job: Job): Derived | DeriveFault {
     ...shape,
     band,
     facings: facing.panels,
+    cuff: cuff?.panel ?? null,
     hemDepth,
     pieces,
     seams,
@@ -244,6 +252,23 @@ export function derive(job: Job): Derived | DeriveFault {
         : []),
     ],
   };
+}
+
+/** Depth of the cuff: what the length gave up for it, else the finish's own. */
+function cuffDepth({ worksheet, finish }: Shape): Mm {
+  const line = worksheet.find((l) => l.move === "set-length" && l.numbers.less);
+  return line?.numbers.less?.mm ?? finish.cuff?.depth.mm ?? 0;
+}
+
+/** The cuff, as wide as the ankle holds it (0.92 of the ankle), but never so narrow that the heel does not pass it stretched. */
+function cuffFor(shape: Shape): ReturnType<typeof cuffOf> {
+  const { finish, measures, panels } = shape;
+  if (!finish.cuff) return null;
+  const girth =
+    finish.cuff.girth === "auto"
+      ? Math.max(0.92 * measures.ankle.mm, (measures.heel.mm + 5) / STRETCHES)
+      : finish.cuff.girth.mm;
+  return cuffOf(panels, girth, cuffDepth(shape));
 }
 
 /** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */

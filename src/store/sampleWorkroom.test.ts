@@ -12,7 +12,7 @@ test("the sample workroom has several wearers on both tapes, one card with gaps,
     expect([job.name, derived.questions]).toEqual([job.name, []]);
     const band = derived.finish.band ? ["waistband"] : [];
     expect(derived.pieces.map((p) => p.id)).toEqual([
-      ...[...derived.panels, ...derived.facings].map((p) => p.id),
+      ...[...derived.panels, ...derived.facings, ...(derived.cuff ? [derived.cuff] : [])].map((p) => p.id),
       ...band,
     ]);
     expect(derived.worksheet.filter((l) => l.passed).map((l) => l.passed)).toEqual([]);

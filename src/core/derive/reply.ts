@@ -77,7 +77,12 @@ export function replyOf(derived: Derived): unknown {
       numbers: quantities(l.numbers),
       ...(l.passed === null ? {} : { passedOver: l.passed }),
     })),
-    panels: [...derived.panels, ...derived.facings, ...(derived.band ? [derived.band] : [])].map(panelReply),
+    panels: [
+      ...derived.panels,
+      ...derived.facings,
+      ...(derived.cuff ? [derived.cuff] : []),
+      ...(derived.band ? [derived.band] : []),
+    ].map(panelReply),
     pieces: derived.pieces.map(pieceReply),
     seams: derived.seams.map(({ walkA: _a, walkB: _b, ...seam }) => seam),
     readings: derived.readings,

@@ -148,3 +148,36 @@ describe("a zip down the left side", () => {
     expect(short.checks.find((c) => c.id === "zip-length")?.status).toBe("fault");
   });
 });
+
+describe("an ankle cuff", () => {
+  const jogger = (finish: Finish = {}, params: Record<string, unknown> = {}) =>
+    derivedOf(palazzoJob(HAND_BODY, { style: { id: "jogger", params }, finish }));
+  const cuffed = jogger();
+
+  test("comes off the length, and is as deep as what was taken off", () => {
+    expect(cuffed.plan.levels.hem).toBe(970 - 60);
+    expect(jogger({ hem: { kind: "cuff", depth: "8 cm" } }).plan.levels.hem).toBe(970 - 80);
+    const asked = jogger({}, { cuff: "45 mm" });
+    expect(asked.plan.levels.hem).toBe(970 - 45);
+    const ys = (asked.cuff?.edges ?? []).flatMap((e) => e.path.flatMap((s) => s.points.map((p) => p[1])));
+    expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(90, 6);
+  });
+
+  test("holds the ankle, lets the heel pass stretched, and the hem is gathered into it", () => {
+    const seam = cuffed.seams.find((s) => s.id === "cuff");
+    expect(seam?.how).toBe("gathered");
+    expect(seam?.lengthB).toBeCloseTo(Math.max(0.92 * 240, 345 / 1.8), 6);
+    expect(seam?.lengthA).toBeCloseTo(cuffed.readings.hemGirth, 6);
+    expect(cuffed.checks.find((c) => c.id === "foot-entry")?.status).toBe("pass");
+    expect(cuffed.checks.find((c) => c.id === "allowances")?.status).toBe("pass");
+    expect(cuffed.pieces.find((p) => p.id === "cuff")).toMatchObject({ material: "rib", cut: { count: 2 } });
+  });
+
+  test("one too narrow for the heel is caught", () => {
+    const tight = jogger({ hem: { kind: "cuff", girth: "150 mm" } });
+    expect(tight.checks.find((c) => c.id === "foot-entry")).toMatchObject({
+      status: "fault",
+      message: expect.stringContaining("stretched cuff") as string,
+    });
+  });
+});

@@ -16,6 +16,8 @@ export interface ResolvedFinish {
   readonly cutOn: boolean;
   readonly pulledOn: boolean;
   readonly hem: { readonly depth: Quantity | "auto" } | null;
+  /** The hem is gathered into a cuff instead of being turned. */
+  readonly cuff: { readonly depth: Quantity; readonly girth: Quantity | "auto" } | null;
   /** What the maker has not chosen, as sentences. */
   readonly undecided: readonly string[];
 }
@@ -31,6 +33,7 @@ const FINISH_LIMITS: Readonly<Record<string, readonly [Mm, Mm]>> = {
   "waist.overlap": [0, 100],
   "fastening.length": [60, 400],
   "hem.depth": [4, 120],
+  "hem.girth": [100, 700],
 };
 
 function reader(unit: Unit, errors: FinishError[]) {
@@ -96,9 +99,16 @@ export function resolveFinish(
     cutOn: typeof waist === "object" && waist.kind === "cut-on-casing",
     pulledOn: typeof fastening === "object" && fastening.kind === "none",
     hem:
-      hem === "undecided"
+      hem === "undecided" || hem.kind !== "turned"
         ? null
         : { depth: hem.depth === undefined || hem.depth === "auto" ? "auto" : length("hem", "depth", hem.depth) },
+    cuff:
+      hem === "undecided" || hem.kind !== "cuff"
+        ? null
+        : {
+            depth: length("hem", "depth", hem.depth ?? "60 mm"),
+            girth: hem.girth === undefined || hem.girth === "auto" ? "auto" : length("hem", "girth", hem.girth),
+          },
     undecided,
   };
   return { finish, errors };

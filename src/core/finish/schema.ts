@@ -49,6 +49,13 @@ export const finishSchema = z.strictObject({
         kind: z.literal("turned"),
         depth: autoLengthSchema.optional().describe("Depth of the turn-up, mirrored so that it lies flat."),
       }),
+      z.strictObject({
+        kind: z.literal("cuff").describe("The hem is gathered into a cuff, whose depth comes off the length."),
+        depth: lengthInputSchema.optional().describe("Finished depth of the cuff."),
+        girth: autoLengthSchema
+          .optional()
+          .describe("Finished girth, relaxed; auto holds the ankle and lets the heel pass."),
+      }),
     ])
     .describe("The hem.")
     .optional(),

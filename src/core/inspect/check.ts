@@ -38,6 +38,8 @@ export interface Inspected {
     readonly smoothAlong: Mm;
   } | null;
   readonly hemDepth: Mm | null;
+  /** Relaxed girth of an ankle cuff; null without one. */
+  readonly cuffGirth: Mm | null;
   /** How much lower than the draft the moves have put the crotch. */
   readonly crotchDrop: Mm;
   readonly shoe: Mm;

@@ -17,6 +17,7 @@ function inspected(derived: Derived): Inspected {
     zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
     hemDepth: derived.hemDepth?.mm ?? null,
     crotchDrop: 0,
+    cuffGirth: null,
     shoe: 30,
   };
 }

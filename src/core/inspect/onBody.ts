@@ -1,3 +1,4 @@
+import { STRETCHES } from "../finish";
 import { plain } from "../units";
 import { byFloor, placeOf, verdict, type CheckRule } from "./check";
 
@@ -60,9 +61,10 @@ export const crotchLength: CheckRule = {
 export const footEntry: CheckRule = {
   id: "foot-entry",
   label: "Foot passes",
-  note: "The hem opens wide enough for heel and instep.",
-  measure({ measures, readings, panels }) {
-    const value = readings.hemGirth - measures.heel.mm;
+  note: "Hem and stretched cuff open wide enough for heel and instep.",
+  measure({ measures, readings, panels, cuffGirth }) {
+    const stretched = cuffGirth === null ? Infinity : cuffGirth * STRETCHES;
+    const value = Math.min(readings.hemGirth, stretched) - measures.heel.mm;
     return verdict(this, {
       status: byFloor(value, 0, 0),
       value,
@@ -70,7 +72,7 @@ export const footEntry: CheckRule = {
       unit: "mm",
       message:
         value < 0
-          ? `The hem is ${plain(-value)} mm too narrow for heel and instep.`
+          ? `The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${plain(-value)} mm too narrow for heel and instep.`
           : `The foot passes with ${plain(value)} mm to spare.`,
       where: placeOf(panels, "hemSide"),
       fix: "Widen the hem, or leave a slit at the side.",

@@ -24,6 +24,8 @@ export interface MoveContext {
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
   /** Heel height the length allows for. */
   readonly shoe: Mm;
+  /** Depth of a cuff that the finish hangs below the leg; it comes off the length. */
+  readonly cuff?: Quantity;
 }
 
 /** A place on the pattern that can be pulled; pulling it along `axis` by 1 mm adds `perMm` to the move's number. */

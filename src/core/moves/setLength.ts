@@ -64,7 +64,7 @@ export const setLength: Move<z.infer<typeof schema>> = {
     const whole = isName(asked)
       ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
       : readParam("length", asked, context, "below the waist, as chosen");
-    const less = paramOr("set-length", "less", params.less, context);
+    const less = paramOr("set-length", "less", params.less, context) ?? context.cuff ?? null;
     const hemLevel = less
       ? quantity(whole.mm - less.mm, `${plain(whole.mm)} - ${plain(less.mm)} for what is sewn on below`, {
           whole,
@@ -90,6 +90,7 @@ export const setLength: Move<z.infer<typeof schema>> = {
           : "End it {hemLevel} below the waist.",
       numbers: {
         hemLevel,
+        ...(less && { less }),
         offFloor: quantity(offFloor, "waist to floor + shoe - hem level", {
           waistToFloor: context.measures.waistToFloor,
         }),

@@ -12,6 +12,8 @@ export interface CutPlan {
   readonly allowances: AllowanceSet;
   /** Depth of the turned hem; null while the hem is undecided. */
   readonly hemDepth: Mm | null;
+  /** The hem is sewn to a cuff, not turned. */
+  readonly hemSewn: boolean;
   /** Length of the zip along the centre back below the sewn waist; null without one. */
   readonly zipLength: Mm | null;
   /** The zip is set into the side, whose seams then carry its allowance. */
@@ -56,6 +58,7 @@ function pieceOf(panel: Panel, marks: readonly NotchPlace[], zip: ZipOn | null, 
     if (edge === zip?.edge) return zipAllowance(edge, allowances, zip.zip);
     switch (edge.role) {
       case "hem":
+        if (plan.hemSewn) return flat(edge, allowances.inseam);
         return { ...flat(edge, plan.hemDepth ?? 0), mirrored: !panel.ring };
       case "fold":
         return flat(edge, 0);

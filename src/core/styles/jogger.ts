@@ -21,7 +21,7 @@ export const jogger: Style = {
     { id: "m3", move: "casing", on: true, params: {} },
   ],
   feeds: { "shape-leg.hem": "hemGirth", "set-length.less": "cuff" },
-  defaults: { length: "ankle", cuff: "60 mm" },
+  defaults: { length: "ankle" },
   autos: {
     "shape-leg.knee": ({ knee }) => {
       const ease = knee.net ? 80 : 0;
@@ -36,5 +36,5 @@ export const jogger: Style = {
       ),
     "casing.depth": () => quantity(40, "the style's own: 40"),
   },
-  finish: CASED,
+  finish: { ...CASED, hem: { kind: "cuff", depth: "60 mm" } },
 };

@@ -151,7 +151,23 @@ export function Finishes() {
       </section>
       <section aria-label="Hem" style={{ marginTop: 14 }}>
         <PaneHeading>Hem</PaneHeading>
-        <Decision {...finishOf("hem")} label="How it ends" kinds={[["turned", "turned up"]]} />
+        <Decision
+          {...finishOf("hem")}
+          label="How it ends"
+          kinds={[
+            ["turned", "turned up"],
+            ["cuff", "gathered into a cuff"],
+          ]}
+        />
+        {finish.cuff ? (
+          <JobLengthField
+            label="Depth of the cuff"
+            path={["finish", "hem", "depth"]}
+            mm={finish.cuff.depth.mm}
+            changed={"depth" in set("hem")}
+            prepare={prepare("hem")}
+          />
+        ) : null}
         {finish.hem ? (
           <JobLengthField
             label="Depth, mirrored"
