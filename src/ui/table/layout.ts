@@ -30,25 +30,32 @@ export interface Placed<T> {
 const GAP = 70;
 
 /**
- * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist);
- * wide low ones go in rows below, `below` millimetres apart.
+ * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist); wide
+ * and low ones go in rows below, no wider than what lies above, `below` millimetres apart.
  */
 export function layOut<T>(
   items: readonly { readonly id: string; readonly item: T; readonly box: Box }[],
   below: number = GAP,
 ): Placed<T>[] {
-  const isWide = (b: Box): boolean => b.right - b.left > 2.5 * (b.bottom - b.top);
+  const height = (b: Box): number => b.bottom - b.top;
+  const width = (b: Box): number => b.right - b.left;
+  const tallest = Math.max(0, ...items.map((i) => height(i.box)));
+  const isLow = (b: Box): boolean => width(b) > 2.5 * height(b) || height(b) < 0.35 * tallest;
   let x = 0;
   let bottom = 0;
   const placed: Placed<T>[] = [];
-  for (const { id, item, box } of items.filter((i) => !isWide(i.box))) {
+  for (const { id, item, box } of items.filter((i) => !isLow(i.box))) {
     placed.push({ id, item, at: [x - box.left, 0], box });
-    x += box.right - box.left + GAP;
+    x += width(box) + GAP;
     bottom = Math.max(bottom, box.bottom);
   }
-  for (const { id, item, box } of items.filter((i) => isWide(i.box))) {
-    placed.push({ id, item, at: [-box.left, bottom + below - box.top], box });
-    bottom += below + box.bottom - box.top;
+  const [left, most] = [0, Math.max(x - GAP, 1)];
+  let [rowX, rowTop, rowHeight] = [left, bottom + below, 0];
+  for (const { id, item, box } of items.filter((i) => isLow(i.box))) {
+    if (rowX > left && rowX + width(box) > most) [rowX, rowTop, rowHeight] = [left, rowTop + rowHeight + below, 0];
+    placed.push({ id, item, at: [rowX - box.left, rowTop - box.top], box });
+    rowX += width(box) + Math.max(GAP, below);
+    rowHeight = Math.max(rowHeight, height(box));
   }
   return placed;
 }
