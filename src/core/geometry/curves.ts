@@ -121,6 +121,21 @@ function diagonalDistance(curve: Segment, { corner, along }: Diagonal): Mm {
   return pointDistance(segmentCrossing(curve, corner, along), corner);
 }
 
+/** Parameter at which a curve crosses the line through two places, by bisection; null when its ends lie on one side. */
+export function crossingParameter(curve: Segment, a: Point, b: Point): number | null {
+  const along = pointSubtract(b, a);
+  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), a));
+  const atStart = Math.sign(side(0));
+  if (atStart === Math.sign(side(1))) return null;
+  let [low, high] = [0, 1];
+  for (let i = 0; i < 48; i++) {
+    const middle = (low + high) / 2;
+    if (Math.sign(side(middle)) === atStart) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
 /** Where a curve crosses the line through `base` along `along`, its ends lying on either side. */
 export function segmentCrossing(curve: Segment, base: Point, along: Point): Point {
   const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), base));

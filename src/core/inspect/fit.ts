@@ -3,33 +3,6 @@ import { boxOf } from "../geometry";
 import { plain } from "../units";
 import { byFloor, placeOf, verdict, type CheckRule } from "./check";
 
-/** Ease of the finished hip over the body. */
-export const hipEase: CheckRule = {
-  id: "hip-ease",
-  label: "Hip ease",
-  note: "The finished hip is larger than the body.",
-  measure({ measures, readings, panels }) {
-    const value = readings.hipGirth - measures.hip.mm;
-    const { net } = measures.hip;
-    // A hip carded with its ease is met when the pattern is as large; there is nothing to add.
-    const status = net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2);
-    return verdict(this, {
-      status,
-      value,
-      limit: 20,
-      unit: "mm",
-      message:
-        value < 0
-          ? `The trousers are ${plain(-value)} mm smaller than the hip.`
-          : net
-            ? `${plain(value)} mm of ease round the hip.`
-            : "As large as the carded hip, which already holds its ease.",
-      where: placeOf(panels, "hipSide"),
-      fix: "Add hip ease to front and back.",
-    });
-  },
-};
-
 /** Can it be put on: the widest the waist opens against the hip. */
 export const pullOn: CheckRule = {
   id: "pull-on",

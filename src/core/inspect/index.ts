@@ -1,9 +1,9 @@
 import { allowances } from "./allowances";
 import type { Check, CheckRule, Inspected } from "./check";
-import { floorClearance, hipEase, pullOn, zipLength } from "./fit";
+import { floorClearance, pullOn, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
-import { crotchLength, footEntry, thighEase } from "./onBody";
+import { crotchLength, footEntry, hipEase, thighEase } from "./onBody";
 import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";

@@ -2,29 +2,58 @@ import { STRETCHES } from "../finish";
 import { plain } from "../units";
 import { byFloor, placeOf, verdict, type CheckRule } from "./check";
 
-/** Ease of the finished thigh over the body. */
-export const thighEase: CheckRule = {
+/** Ease of a finished girth over the body's; one carded with its ease is met when the pattern is as large. */
+function easeRule(
+  own: Pick<CheckRule, "id" | "label" | "note"> & {
+    readonly girth: "hip" | "thigh";
+    readonly landmark: string;
+    readonly garment: string;
+    readonly fix: string;
+  },
+): CheckRule {
+  const { girth, landmark, garment, fix, ...words } = own;
+  return {
+    ...words,
+    measure({ measures, readings, panels }) {
+      const value = readings[`${girth}Girth`] - measures[girth].mm;
+      const { net } = measures[girth];
+      return verdict(this, {
+        status: net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2),
+        value,
+        limit: 20,
+        unit: "mm",
+        message:
+          value < 0
+            ? `${garment} ${plain(-value)} mm smaller than the ${girth}.`
+            : net
+              ? `${plain(value)} mm of ease round the ${girth}.`
+              : `As large as the carded ${girth}, which already holds its ease.`,
+        where: placeOf(panels, landmark),
+        fix,
+      });
+    },
+  };
+}
+
+export const hipEase: CheckRule = easeRule({
+  id: "hip-ease",
+  label: "Hip ease",
+  note: "The finished hip is larger than the body.",
+  girth: "hip",
+  landmark: "hipSide",
+  garment: "The trousers are",
+  fix: "Add hip ease to front and back.",
+});
+
+export const thighEase: CheckRule = easeRule({
   id: "thigh-ease",
   label: "Thigh ease",
   note: "The leg is larger than the thigh, read 25 mm below the crotch line.",
-  measure({ measures, readings, panels }) {
-    const value = readings.thighGirth - measures.thigh.mm;
-    const { net } = measures.thigh;
-    const status = net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2);
-    return verdict(this, {
-      status,
-      value,
-      limit: 20,
-      unit: "mm",
-      message:
-        value < 0
-          ? `The leg is ${plain(-value)} mm smaller than the thigh.`
-          : `${plain(value)} mm of ease round the thigh.`,
-      where: placeOf(panels, "crotchPoint"),
-      fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
-    });
-  },
-};
+  girth: "thigh",
+  landmark: "crotchPoint",
+  garment: "The leg is",
+  fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
+});
 
 /** The whole crotch seam against the body's, from waist to waist, with what the waist edge and the crotch were moved. */
 export const crotchLength: CheckRule = {

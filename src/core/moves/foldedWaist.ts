@@ -1,5 +1,6 @@
 import type { Edge } from "../drafting";
 import {
+  crossingParameter,
   curveByDirections,
   line,
   linesMeet,
@@ -10,7 +11,6 @@ import {
   pathReverse,
   pathStart,
   pathStartTangent,
-  pointCross,
   pointDistance,
   pointRotate,
   pointSubtract,
@@ -69,21 +69,6 @@ export function mirroredIn(p: Point, a: Point, b: Point): Point {
   return [2 * foot[0] - p[0], 2 * foot[1] - p[1]];
 }
 
-/** Parameter at which a curve crosses the line through two places, found by bisection; null when it does not. */
-function crossing(curve: Segment, a: Point, b: Point): number | null {
-  const along = pointSubtract(b, a);
-  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), a));
-  const atStart = Math.sign(side(0));
-  if (atStart === Math.sign(side(1))) return null;
-  let [low, high] = [0, 1];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if (Math.sign(side(middle)) === atStart) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
-
 const ROUNDS = 4;
 
 /**
@@ -114,7 +99,7 @@ export function foldedWaist(task: FoldedWaistTask): FoldedWaist | null {
     const sideDown = pointSubtract(ahead, end);
     const arrive = pointRotate(sideDown, [0, 0], outward * -Math.abs(task.corner));
     curve = curveByDirections(centre, task.leave, end, arrive);
-    const found = tips.map((tip, i) => crossing(curve, tip, [task.folds[i]?.x ?? 0, centre[1] - 50]));
+    const found = tips.map((tip, i) => crossingParameter(curve, tip, [task.folds[i]?.x ?? 0, centre[1] - 50]));
     if (found.some((t, i) => t === null || t < 0.04 || t > 0.97 || (i > 0 && t - (found[i - 1] ?? 0) < 0.02)))
       return null;
     ts = found as number[];
@@ -214,7 +199,7 @@ function mouthCap({ curve, t, tip, turn, task }: Mouth): { readonly path: Path; 
 function stretchTo(curve: Segment, t: number, tip: Point, through: Point, toCentre: boolean): Path {
   const [before, after] = segmentSplit(curve, t);
   const run = toCentre ? segmentReverse(before) : after;
-  const u = crossing(run, tip, through);
+  const u = crossingParameter(run, tip, through);
   if (u !== null) return [segmentSplit(run, u)[0]];
   const end = pathEnd([run]);
   const meet = linesMeet(end, pathEndTangent([run]), tip, pointSubtract(through, tip));

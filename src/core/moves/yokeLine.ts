@@ -1,6 +1,7 @@
 import { edgesWithRole, type Panel } from "../drafting";
 import {
   angleFromTo,
+  crossingParameter,
   line,
   linesMeet,
   pathAt,
@@ -16,7 +17,6 @@ import {
   segmentLength,
   segmentSplit,
   squareCurve,
-  pointCross,
   type Path,
   type Point,
   type Segment,
@@ -68,20 +68,6 @@ const about = (pivot: Point, { from, to, tip }: Pick<CrossedDart, "from" | "to" 
   angle: angleFromTo(pointSubtract(to, pivot), pointSubtract(from, pivot)),
 });
 
-/** Parameter at which a curve crosses the line through two points; the curve's ends lie on either side of it. */
-function crossing(curve: Segment, a: Point, b: Point): number {
-  const along = pointSubtract(b, a);
-  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), a));
-  const atStart = Math.sign(side(0));
-  let [low, high] = [0, 1];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if (Math.sign(side(middle)) === atStart) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
-
 /** The curve square to both seams whose length is asked, by its fullness. */
 export function squareCurveOfLength(draw: (fullness: number) => Segment, length: Mm): Segment {
   let [low, high] = [0.3, 3];
@@ -128,7 +114,8 @@ export function yokeLine(panel: Panel, centre: Mm, side: Mm, keep: boolean): Yok
     const open = opening(darts);
     darts = darts.map((dart, i) => {
       if (dart.pivot === dart.tip) return dart;
-      const t = crossing(curve, close(dart.pivot, i), close(pointBetween(dart.from, dart.to, 0.5), i));
+      const t = crossingParameter(curve, close(dart.pivot, i), close(pointBetween(dart.from, dart.to, 0.5), i));
+      if (t === null) return dart;
       const middle = pointBetween(dart.from, dart.to, 0.5);
       const found = open(segmentAt(curve, t), i);
       // Kept on the dart's axis, so that both legs stay equally long.
@@ -147,8 +134,8 @@ export function yokeLine(panel: Panel, centre: Mm, side: Mm, keep: boolean): Yok
   let from = 0;
   let piece: Path = [];
   for (const [i, dart] of darts.entries()) {
-    const t = crossing(closed, close(dart.pivot, i), close(dart.from, i));
-    if (!(t > from + 0.02 && t < 0.98)) return null;
+    const t = crossingParameter(closed, close(dart.pivot, i), close(dart.from, i));
+    if (t === null || !(t > from + 0.02 && t < 0.98)) return null;
     const [before, after] = segmentSplit(rest, (t - from) / (1 - from));
     piece = [...piece, ...pathMap([before], (p) => open(p, i))];
     const next = pathMap([after], (p) => open(p, i + 1));
