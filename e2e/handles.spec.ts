@@ -40,7 +40,11 @@ test.describe("every handle", () => {
         const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
         await page.mouse.move(x, y);
         await page.mouse.down();
-        for (const step of [4, 9, 14]) await page.mouse.move(x + (upright ? 0 : -step), y + (upright ? -step : 0));
+        // Down or outward as far as a hand would; what way it goes is the handle's own matter, that it follows is not.
+        for (const step of [6, 16, 30]) await page.mouse.move(x + (upright ? 0 : step), y + (upright ? step : 0));
+        if ((await value(page, id)) === before)
+          for (const step of [6, 16, 30]) await page.mouse.move(x - (upright ? 0 : step), y - (upright ? step : 0));
+        await expect.poll(() => value(page, id), { message: `${id} by mouse` }).not.toBe(before);
         await page.keyboard.press("Escape");
         await page.mouse.up();
         await expect.poll(() => value(page, id), { message: `${id} let go` }).toBe(before);

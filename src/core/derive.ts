@@ -22,11 +22,11 @@ import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
 import {
+  cuffGirth,
   cuffOf,
   facings,
   resolveAllowances,
   resolveFinish,
-  STRETCHES,
   straightBand,
   waistLevelEffect,
   type AllowanceSet,
@@ -201,7 +201,7 @@ export function derive(job: Job): Derived | DeriveFault {
   const facing = finish.facing
     ? facings(shape.panels, finish.facing.mm, zip?.at === "centre-back")
     : { panels: [], joins: [] };
-  const cuff = cuffFor(shape);
+  const cuff = finish.cuff && cuffOf(shape.panels, cuffGirth(finish.cuff.girth, measures), cuffDepth(shape));
   const legsAndFacings = [...shape.panels, ...facing.panels, ...(cuff ? [cuff.panel] : [])];
   const seams = seamsOf(legsAndFacings, [...shape.joins, ...facing.joins, ...(cuff ? [cuff.join] : [])], band);
   const panels = band ? [...legsAndFacings, band] : legsAndFacings;
@@ -258,17 +258,6 @@ export function derive(job: Job): Derived | DeriveFault {
 function cuffDepth({ worksheet, finish }: Shape): Mm {
   const line = worksheet.find((l) => l.move === "set-length" && l.numbers.less);
   return line?.numbers.less?.mm ?? finish.cuff?.depth.mm ?? 0;
-}
-
-/** The cuff, as wide as the ankle holds it (0.92 of the ankle), but never so narrow that the heel does not pass it stretched. */
-function cuffFor(shape: Shape): ReturnType<typeof cuffOf> {
-  const { finish, measures, panels } = shape;
-  if (!finish.cuff) return null;
-  const girth =
-    finish.cuff.girth === "auto"
-      ? Math.max(0.92 * measures.ankle.mm, (measures.heel.mm + 5) / STRETCHES)
-      : finish.cuff.girth.mm;
-  return cuffOf(panels, girth, cuffDepth(shape));
 }
 
 /** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */

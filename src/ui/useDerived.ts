@@ -46,7 +46,7 @@ function useWarm(job: Job | null): void {
     let [left, waiting] = [WARMING, 0];
     const run = (): void => {
       if (!latest.current) return;
-      deriveShape(structuredClone(latest.current));
+      deriveShape(latest.current);
       left--;
       if (left > 0) waiting = requestIdleCallback(run);
     };

@@ -1,6 +1,7 @@
+import type { BodyMeasures } from "../body";
 import { against, along, isOf, legOf, rimEdges, type EdgeRef, type Join, type Panel } from "../drafting";
 import { line, type Point } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Quantity } from "../units";
 
 /** What elastic or rib stretches to at most, of its relaxed length. */
 export const STRETCHES = 1.8;
@@ -8,6 +9,11 @@ export const STRETCHES = 1.8;
 export interface Cuff {
   readonly panel: Panel;
   readonly join: Join;
+}
+
+/** Left `auto`, a cuff holds the ankle at 0.92 of its girth, but is never so narrow that the heel does not pass it stretched. */
+export function cuffGirth(asked: Quantity | "auto", { ankle, heel }: BodyMeasures): Mm {
+  return asked === "auto" ? Math.max(0.92 * ankle.mm, (heel.mm + 5) / STRETCHES) : asked.mm;
 }
 
 /**

@@ -2,4 +2,4 @@ export * from "./schema";
 export * from "./resolve";
 export { straightBand } from "./band";
 export { facings } from "./facing";
-export { cuffOf, STRETCHES } from "./cuff";
+export { cuffGirth, cuffOf, STRETCHES } from "./cuff";

@@ -23,9 +23,8 @@ export const hipCorner: CheckRule = {
         for (let s = near.along - WINDOW; s <= near.along + WINDOW; s += 10) {
           const [from, to] = [s - WINDOW / 2, s + WINDOW / 2];
           if (from < 0 || to > whole) continue;
-          // What a curve this far apart would turn by itself is no corner: the sharpest half of the stretch counts.
-          const [a, b, c] = [from, s, to].map((at) => pathAt(edge.path, at).tangent) as [Point, Point, Point];
-          const turn = Math.abs(toDegrees(angleFromTo(a, b) + angleFromTo(b, c)));
+          const [a, b] = [from, to].map((at) => pathAt(edge.path, at).tangent) as [Point, Point];
+          const turn = Math.abs(toDegrees(angleFromTo(a, b)));
           if (turn > worst.turn) worst = { turn, point: pathAt(edge.path, s).point };
         }
         return [{ panel, ...worst }];

@@ -41,14 +41,14 @@ const STANDS_OUT = 0.36;
 const CIRCLE_STANDS_OUT = 0.85;
 
 /** The outer line as it hangs: fullness that is let in somewhere cannot stand off at once, but falls from there. */
-function draped(outer: readonly Point[], leg: readonly Panel[]): Point[] {
+function draped(outer: readonly Point[], leg: readonly Panel[], hip: Mm): Point[] {
   const circle = leg.find((panel) => panel.ring)?.ring?.from ?? Infinity;
   const hung: Point[] = [];
   for (const [x, y] of outer) {
     const above = hung[hung.length - 1];
     const most = above ? above[0] + (y - above[1]) * (y > circle ? CIRCLE_STANDS_OUT : STANDS_OUT) : x;
     // From waist to hip the body itself carries the cloth out.
-    hung.push([hung.length < 8 && y < (outer[0]?.[1] ?? 0) + 120 ? x : Math.min(x, most), y]);
+    hung.push([y < hip ? x : Math.min(x, most), y]);
   }
   return hung;
 }
@@ -99,7 +99,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const sides: Point[] = [];
   for (let y = top; y < levels.hip; y += STEP * 1.5) sides.push([torso(y), y]);
   const hip: Point = [torso(levels.hip), levels.hip];
-  const outer = draped([...sides, hip, ...legs.map((l): Point => [l.outer, l.y])], leg);
+  const outer = draped([...sides, hip, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip);
   const last = { ...lowest, outer: (outer[outer.length - 1] as Point)[0] };
   const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
   const outside = fairThrough(outer);

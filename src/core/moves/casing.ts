@@ -105,7 +105,7 @@ export const casing: Move<Params> = {
 };
 
 /** Seams that can run on past a rim. */
-const SEAMS: ReadonlySet<Edge["role"]> = new Set(["side", "inseam", "crotch", "centre"]);
+const SEAMS: ReadonlySet<Edge["role"]> = new Set(["side", "inseam", "crotch", "centre", "style", "fold"]);
 
 /** True where an edge beside the rim runs along it rather than away from it. */
 function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {
@@ -140,10 +140,7 @@ function withCasing(
   const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
   const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
   const [a, b] = [pathStart(first.path), pathEnd(last.path)];
-  if (
-    [before, after].some((e) => e.role !== "style" && e.role !== "fold" && !SEAMS.has(e.role)) ||
-    crossesAlong(before, after, a, b)
-  ) {
+  if ([before, after].some((e) => !SEAMS.has(e.role)) || crossesAlong(before, after, a, b)) {
     throw new MoveRefused(
       "at",
       `Beside the ${at} of the ${panel.name.toLowerCase()} lies a placket, so no casing can be cut on there. Use a separate strip.`,

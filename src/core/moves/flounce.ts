@@ -22,6 +22,8 @@ type Params = z.infer<typeof schema>;
 
 const EDGE = { id: "leg-end", name: "flounce seam" };
 const LEAST_DEPTH: Mm = 40;
+/** A flounce that has to start higher than usual is this deep. */
+const USUAL_DEPTH: Mm = 150;
 
 /** Cuts the leg off at a level and hangs part of a circle, or a gathered strip, from the sewn leg girth. */
 export const flounce: Move<Params> = {
@@ -98,12 +100,16 @@ const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) 
 
 function startOf(params: Params, state: StyleState, context: MoveContext): Quantity {
   const asked = params.start ?? (styleParam("flounce", "start", context) as LevelName | undefined);
+  const { crotch, hem, knee } = state.plan.levels;
+  const usual = context.autos["flounce.start"]?.(context.measures) ?? quantity(knee, `knee line ${plain(knee)}`);
+  // Left to itself, the flounce of a garment that ends higher starts higher.
+  const above = hem - USUAL_DEPTH;
   const start =
-    asked === undefined
-      ? (context.autos["flounce.start"]?.(context.measures) ??
-        quantity(state.plan.levels.knee, `knee line ${plain(state.plan.levels.knee)}`))
-      : levelOf("start", asked, state, context);
-  const { crotch, hem } = state.plan.levels;
+    asked !== undefined
+      ? levelOf("start", asked, state, context)
+      : usual.mm <= above
+        ? usual
+        : quantity(above, `${plain(USUAL_DEPTH)} above the hem ${plain(hem)}`);
   const [least, most] = [crotch + 80, hem - LEAST_DEPTH];
   if (start.mm < least || start.mm > most) {
     throw new MoveRefused(

@@ -162,3 +162,27 @@ describe("length and leg", () => {
     expect(deriveShape(palazzoJob(HAND_BODY, { moves }))).toMatchObject({ ok: false, errors: [{ path }] });
   });
 });
+
+test("a hem that a short leg cannot be opened to is passed over with a sentence, never thrown", () => {
+  const body = plausibleBody(116);
+  const wide = shapeOf(
+    palazzoJob(body, { style: { id: "palazzo", params: { length: "shorts", hemGirth: "240 cm" } } }),
+  );
+  expect(wide.worksheet.find((l) => l.move === "spread")?.passed).toMatch(/cannot be reached .* Ask for less/);
+});
+
+test("the hip line is a place to hinge on any leg; only a hinge moved by hand has to keep clear of the ends", () => {
+  const shorts = (params: Record<string, unknown>) =>
+    shapeOf(
+      palazzoJob(plausibleBody(5), {
+        style: { id: "palazzo", params: { length: "shorts" } },
+        moves: [
+          { id: "a", move: "shape-leg", on: true, params: {} },
+          { id: "b", move: "set-length", on: true, params: {} },
+          { id: "c", move: "spread", on: true, params },
+        ],
+      }),
+    ).worksheet.at(-1)?.passed;
+  expect(shorts({})).toBeNull();
+  expect(shorts({ hingeAt: "200 mm" })).toMatch(/hinge can lie/);
+});

@@ -14,6 +14,7 @@ import {
   polygonArea,
   secant,
   segmentAt,
+  segmentEnd,
   segmentSplit,
   type Path,
   type Point,
@@ -153,8 +154,9 @@ function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter: Mm): P
   const outward = Math.sign((panel.landmarks.hipSide ?? pathEnd(last.path))[0]) || 1;
   const net = state.plan.hipWide ? quarter : waists.reduce((sum, e) => sum + pathLength(e.path), 0);
   const lowest = Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]);
-  const { runOut } = plan;
-  if (runOut !== null && (runOut < top + 120 || runOut > lowest + 1)) {
+  // A leg that ends above the place where its pleats would run out lets them run out at its hem.
+  const runOut = plan.runOut === null ? null : Math.min(plan.runOut, lowest);
+  if (runOut !== null && runOut < top + 120) {
     throw new MoveRefused(
       "run",
       `Pleats run out between ${((top + 120) / 10).toFixed(1)} cm below the waist and the hem.`,
@@ -216,7 +218,7 @@ function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter: Mm): P
   const sidePath = sideFor(gap);
   const widen = (p: Point): Point => {
     // What lies beyond the pleats goes out with the side; what lies between them stays.
-    const beyond = (p[0] - places[0]!) * outward;
+    const beyond = p[0] * outward;
     return beyond <= 0 ? p : [p[0] + outward * gap * openedAt(p[1], top, runOut), p[1]];
   };
   const edges: Edge[] = [
@@ -227,7 +229,7 @@ function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter: Mm): P
         e.id === "side"
           ? { ...e, path: sidePath }
           : e.id === "hem" && gap > 0
-            ? { ...e, path: widened(e.path, places[0]!, outward * gap * openedAt(lowest, top, runOut), panel) }
+            ? { ...e, path: widened(e.path, 0, outward * gap * openedAt(lowest, top, runOut), panel) }
             : e,
       ),
   ];
@@ -306,7 +308,7 @@ function shiftRun(path: Path, by: (y: Mm) => Mm, stop: Mm | null): Path {
 }
 
 function splitAtLevel(segment: Segment, y: Mm): Segment[] {
-  const [a, b] = [segment.points[0][1], segment.points[segment.points.length - 1]![1]];
+  const [a, b] = [segment.points[0][1], segmentEnd(segment)[1]];
   if ((a - y) * (b - y) >= 0) return [segment];
   let [low, high] = [0, 1];
   const level = (t: number): Mm => segmentAt(segment, t)[1];
@@ -321,7 +323,7 @@ function splitAtLevel(segment: Segment, y: Mm): Segment[] {
 function alongLevel(path: Path, y: Mm): Mm | null {
   let reached = 0;
   for (const segment of path) {
-    const end = segment.points[segment.points.length - 1] as Point;
+    const end = segmentEnd(segment);
     reached += pathLength([segment]);
     if (Math.abs(end[1] - y) < 1e-3) return reached;
   }

@@ -50,6 +50,19 @@ export function namedLength(name: LengthName, m: BodyMeasures, shoe: Mm, crotchL
 
 const isName = (value: unknown): value is LengthName => LENGTH_NAMES.includes(value as LengthName);
 
+/** The leg's own hem above what is sewn on below; a very short one keeps what a leg needs to be sewn, and so ends lower. */
+function withoutCuff(whole: Quantity, less: Quantity, least: Mm): Quantity {
+  const hem = whole.mm - less.mm;
+  const sum = `${plain(whole.mm)} - ${plain(less.mm)} for what is sewn on below`;
+  if (hem >= least || whole.mm < least) return quantity(hem, sum, { whole, less });
+  return quantity(
+    least,
+    `${sum}, but not above ${plain(least)}, the shortest leg that can be sewn`,
+    { whole, less },
+    hem,
+  );
+}
+
 /** Moves the hem. Below the knee the seams run on; above it both panels are cut at equal lengths along the seams. */
 export const setLength: Move<z.infer<typeof schema>> = {
   id: "set-length",
@@ -65,13 +78,8 @@ export const setLength: Move<z.infer<typeof schema>> = {
       ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
       : readParam("length", asked, context, "below the waist, as chosen");
     const less = paramOr("set-length", "less", params.less, context) ?? context.cuff ?? null;
-    const hemLevel = less
-      ? quantity(whole.mm - less.mm, `${plain(whole.mm)} - ${plain(less.mm)} for what is sewn on below`, {
-          whole,
-          less,
-        })
-      : whole;
     const least = plan.levels.crotch + 60;
+    const hemLevel = less ? withoutCuff(whole, less, least) : whole;
     if (hemLevel.mm < least) {
       throw new MoveRefused(
         "length",

@@ -14,7 +14,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, numberOr, paramOr } from "./auto";
 import { alongAtX, cutPanel } from "./cut";
 import { wholeLegs, withoutPanels, type WholeLegs } from "./legs";
@@ -49,7 +49,7 @@ export const sidePanel: Move<Params> = {
     const above =
       paramOr("side-panel", "above", params.above, context) ?? quantity(75, "the usual 75 above the hip line");
     const reach = paramOr("side-panel", "reach", params.reach, context) ?? quantity(0, "to the dart line");
-    const drop = paramOr("side-panel", "drop", params.drop, context) ?? quantity(170, "the usual 170 below its start");
+    const drop = paramOr("side-panel", "drop", params.drop, context) ?? usualDrop(legs, above.mm);
     const fullness = numberOr("side-panel", "fullness", params.fullness, context, 2);
     const how = params.how ?? "pleated";
     const [front, back] = [legs.front, legs.back].map((panel) => sideOf(panel, legs, above.mm, reach.mm, drop.mm)) as [
@@ -141,6 +141,23 @@ export const sidePanel: Move<Params> = {
   },
 };
 
+const USUAL_DROP: Mm = 170;
+/** The straight part of the cut below the curve is at least this long. */
+const LEAST_STRAIGHT: Mm = 45;
+
+/** How far the curve takes to stand straight: 170, or less on a leg that ends before. */
+function usualDrop(legs: WholeLegs, above: Mm): Quantity {
+  const rooms = [legs.front, legs.back].map((panel) => {
+    const start = (panel.landmarks.hipSide?.[1] ?? 0) - above;
+    const hem = edgeOf(panel, "hem").path;
+    return Math.min(pathStart(hem)[1], pathEnd(hem)[1]) - start - LEAST_STRAIGHT - 15;
+  });
+  const room = Math.min(...rooms);
+  return room >= USUAL_DROP
+    ? quantity(USUAL_DROP, "the usual 170 below its start")
+    : quantity(Math.max(60, room), "as far as the short leg allows");
+}
+
 const sample = (curve: Segment): Point[] =>
   Array.from({ length: 13 }, (_, i) => pathAt([curve], (segmentLength(curve) * i) / 12).point);
 
@@ -170,7 +187,7 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
     );
   }
   const bend: Point = [x, from.point[1] + drop];
-  if (bend[1] > Math.min(pathStart(hem.path)[1], pathEnd(hem.path)[1]) - 40)
+  if (bend[1] > Math.min(pathStart(hem.path)[1], pathEnd(hem.path)[1]) - LEAST_STRAIGHT + 5)
     throw new MoveRefused("drop", "The curve would run out below the hem. Let it run out higher.");
   const across = Math.abs(from.point[0] - x);
   // Leaves the side inward and a little down, arrives on the straight line upright.

@@ -129,10 +129,11 @@ function planCuts(panel: Panel, params: Params, context: MoveContext, slashAt: M
     outlinePlace(panel, "side", 0),
     outlinePlace(panel, "side", pathLength(edgeOf(panel, "side").path)),
   ];
-  if (hip + hingeAt < top + 20 || hip + hingeAt > bottom - 150) {
+  // The hip line itself is always a place to hinge; only a hinge moved by hand has to keep clear of both ends.
+  if (hingeAt !== 0 && (hip + hingeAt < top + 20 || hip + hingeAt > Math.max(hip, bottom - 150))) {
     throw new MoveRefused(
       "hingeAt",
-      `The hinge can lie ${plain(top + 20 - hip)} to ${plain(bottom - 150 - hip)} mm below the hip line.`,
+      `The hinge can lie ${plain(top + 20 - hip)} to ${plain(Math.max(0, bottom - 150 - hip))} mm below the hip line.`,
     );
   }
   return [
@@ -201,9 +202,21 @@ function askedSpread(
   }
   const guess = (girth.mm - closed) / 2;
   // Near nothing the secant needs two different starts; elsewhere the gaps themselves are within two percent.
-  const found = secant((sum) => hemOf(at(sum)) - girth.mm, guess, guess * 1.02 + 1, { tolerance: 1e-4, steps: 25 });
+  const hemAt = (sum: Mm): Mm => {
+    try {
+      return hemOf(at(sum));
+    } catch (error) {
+      // A slash too short for its gap: the girth lies beyond what this leg can be opened to.
+      if (error instanceof RangeError) return NaN;
+      throw error;
+    }
+  };
+  const found = secant((sum) => hemAt(sum) - girth.mm, guess, guess * 1.02 + 1, { tolerance: 1e-4, steps: 25 });
   if (found === null) {
-    throw new MoveRefused("hemGirth", `A hem of ${plain(girth.mm)} mm cannot be reached by spreading this leg.`);
+    throw new MoveRefused(
+      "hemGirth",
+      `A hem of ${plain(girth.mm)} mm cannot be reached by spreading a leg this short. Ask for less, or make it longer.`,
+    );
   }
   return {
     asked: quantity(found, `solved for a hem of ${plain(girth.mm)} a leg`, { hemGirth: girth }),

@@ -19,7 +19,7 @@ const hem = (asked: number): StyleCase => ({
 });
 
 /** Lengths every style takes. */
-export const LENGTHS = ["full", "ankle", "calf", "mid-calf", "knee"] as const;
+const LENGTHS = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
 
 /** Ranges of every style's own parameters, in proportion to the body. */
 export const STYLE_RANGES: Readonly<Record<string, Make>> = {
@@ -33,7 +33,8 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       params: { hemGirth: mm(asked), start: mm(start) },
       met: (shape) => [
         ["hem girth", asked, shape.readings.hemGirth],
-        ["start", start, shape.plan.levels.turn],
+        // A leg that ends before its flare would start has none.
+        ...(shape.plan.levels.hem > start ? [["start", start, shape.plan.levels.turn] as const] : []),
       ],
     };
   },
@@ -41,7 +42,8 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
     const start = m.waistToKnee.mm * between(0.98, 1.15);
     const share = [0.5, 0.75, 1, 1.5][Math.floor(between(0, 4))] ?? 1;
     return {
-      params: { start: mm(start), share },
+      // On every second body the start is left to the style, which then follows the length.
+      params: between(0, 1) < 0.5 ? { share } : { start: mm(start), share, length: "full" },
       met: (shape) => {
         const join = shape.joins.find((j) => j.id === "flounce");
         if (!join) return [["flounce", 1, 0]];
@@ -79,7 +81,10 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       params: { hemGirth: mm(asked), cuff: mm(cuff) },
       met: (shape) => [
         ["hem girth", asked, shape.readings.hemGirth],
-        ["cuff off the length", m.waistToAnkle.mm - cuff, shape.plan.levels.hem],
+        // What comes off the length hangs below it again, unless so short a leg could not be sewn.
+        ...shape.worksheet
+          .filter((l) => l.move === "set-length" && l.numbers.hemLevel?.asked === undefined)
+          .map((l) => ["cuff off the length", cuff, l.numbers.less?.mm ?? 0] as const),
       ],
     };
   },
@@ -106,7 +111,5 @@ export function styleCase(style: string, body: Body, random: () => number): Styl
   if (!make) throw new Error(`no range for ${style}`);
   const made = make(resolved.measures, (low, high) => low + (high - low) * random());
   const length = LENGTHS[Math.floor(random() * LENGTHS.length)] ?? "full";
-  // Styles whose own numbers lie low on the leg are left as long as they are.
-  const fixed = ["flare", "bell-flounce", "jogger", "culotte", "yoke-flare"].includes(style);
-  return fixed ? made : { ...made, params: { length, ...made.params } };
+  return { ...made, params: { length, ...made.params } };
 }
