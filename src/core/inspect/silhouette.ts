@@ -1,5 +1,5 @@
 import { halves, type BodyMeasures } from "../body";
-import { isOf, legOf, panelOutline, panelWidthAt, sectionWidth, type LegPlan, type Panel } from "../drafting";
+import { isOf, legOf, panelWidthAt, rimLength, type LegPlan, type Panel } from "../drafting";
 import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -21,10 +21,6 @@ export interface GirthAt {
 
 const STEP: Mm = 20;
 
-/** What a panel's darts hold at a level. */
-const dartsAt = (panel: Panel, y: Mm): Mm =>
-  panel.lines.filter((l) => l.kind === "dart").reduce((sum, l) => sum + sectionWidth(l.points, y), 0);
-
 /** Girths of the right leg from below the crotch to the hem, on the panels as they are. */
 export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly GirthAt[] {
   const leg = legOf(panels, "right");
@@ -38,15 +34,19 @@ export function legGirths(panels: readonly Panel[], plan: LegPlan): readonly Gir
 
 /** How far cloth stands out to the side for each step down: what is pleated or gathered in hangs; a circle stands off. */
 const STANDS_OUT = 0.36;
+const LET_IN_STANDS_OUT = 0.2;
 const CIRCLE_STANDS_OUT = 0.85;
 
 /** The outer line as it hangs: fullness that is let in somewhere cannot stand off at once, but falls from there. */
 function draped(outer: readonly Point[], leg: readonly Panel[], hip: Mm): Point[] {
   const circle = leg.find((panel) => panel.ring)?.ring?.from ?? Infinity;
+  // A panel of neither front nor back is fullness let in between them: it hangs in folds from its seam.
+  const letIn = leg.some((panel) => !panel.ring && !isOf(panel.id, "front") && !isOf(panel.id, "back"));
+  const cloth = letIn ? LET_IN_STANDS_OUT : STANDS_OUT;
   const hung: Point[] = [];
   for (const [x, y] of outer) {
     const above = hung[hung.length - 1];
-    const most = above ? above[0] + (y - above[1]) * (y > circle ? CIRCLE_STANDS_OUT : STANDS_OUT) : x;
+    const most = above ? above[0] + (y - above[1]) * (y > circle ? CIRCLE_STANDS_OUT : cloth) : x;
     // From waist to hip the body itself carries the cloth out.
     hung.push([y < hip ? x : Math.min(x, most), y]);
   }
@@ -71,6 +71,31 @@ function legAt(m: BodyMeasures, crotch: Mm, y: Mm): Mm {
 /** Width over depth of cloth hanging round a leg: a wide leg falls flat, a close one is round. */
 const flatness = (girth: Mm, body: Mm): number => Math.min(1.7, 0.9 + 0.35 * Math.max(0, girth / body - 1));
 
+/** Over this length cloth gathered by elastic fills out again. */
+const GATHERS_OVER: Mm = 90;
+
+/**
+ * The outside from the waist to the hip, from the sewn waist and the finished hip, whatever the panels between were cut
+ * into. A casing stands above the waist, and its elastic draws the waist in to the wearer's.
+ */
+function torsoOf(leg: readonly Panel[], { levels }: LegPlan, m: BodyMeasures): Point[] {
+  const width = (girth: Mm): Mm => halves(girth, 1.36).width;
+  const sum = (measure: (panel: Panel) => Mm): Mm => 2 * leg.reduce((all, panel) => all + measure(panel), 0);
+  const sewn = sum((panel) => rimLength(panel, "waist"));
+  const hip = width(sum((panel) => panelWidthAt(panel, levels.hip)));
+  const casing = leg.find((panel) => panel.casings?.waist)?.casings?.waist;
+  const waist = width(casing ? Math.min(sewn, m.waist.mm) : sewn);
+  const stand = casing ? casing.added - casing.folded : 0;
+  const count = 6;
+  const down = Array.from({ length: count + 1 }, (_, i): Point => {
+    const share = i / count;
+    // Rounds out from the waist and comes upright at the hip; what is drawn up fills out at once.
+    const filled = casing ? Math.sqrt(share) : Math.sin((share * Math.PI) / 2) ** 1.2;
+    return [waist + (hip - waist) * filled, levels.waist + (levels.hip - levels.waist) * share];
+  });
+  return stand > 0 ? [[waist * 1.06, levels.waist - stand], ...down] : down;
+}
+
 /**
  * The garment seen from the front (and, but for its seams, from the back): widths from the girths of the pattern at
  * every level, on the legs where the wearer's stand.
@@ -78,28 +103,23 @@ const flatness = (girth: Mm, body: Mm): number => Math.min(1.7, 0.9 + 0.35 * Mat
 export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMeasures, shoe: Mm): Silhouette {
   const { levels } = plan;
   const leg = legOf(panels, "right");
-  const torso = (y: Mm): Mm => {
-    // Darts are sewn shut: what they hold at this level goes round nobody.
-    const girth = 2 * leg.reduce((sum, panel) => sum + panelWidthAt(panel, y) - dartsAt(panel, y), 0);
-    return halves(girth, 1.36).width;
-  };
-  const tops = (["front", "back"] as const).map((root) =>
-    Math.min(...leg.filter((p) => isOf(p.id, root)).flatMap((p) => panelOutline(p).map((q) => q[1]))),
-  );
-  const top = Math.max(...tops.filter(Number.isFinite)) + 4;
+  const torso = torsoOf(leg, plan, m);
   const standsAt = halves(m.thigh.mm, 0.86).width + 3;
-  const legs = legGirths(panels, plan).map(({ y, girth }) => {
-    const half = halves(girth, flatness(girth, legAt(m, levels.crotch, y))).width;
+  const drawnIn = leg.some((panel) => panel.casings?.hem);
+  const legs = legGirths(panels, plan).map(({ y, girth: cut }) => {
+    // Elastic in a casing draws the last of the leg in to the wearer's.
+    const gathers = drawnIn && y > levels.hem - GATHERS_OVER;
+    const body = legAt(m, levels.crotch, y);
+    const share = gathers ? (levels.hem - y) / GATHERS_OVER : 1;
+    const girth = Math.min(cut, body * 1.1 + Math.max(0, cut - body * 1.1) * share);
+    const half = halves(girth, flatness(girth, body)).width;
     const inner = Math.max(3, standsAt * 0.94 - half);
     return { y, inner, outer: inner + 2 * half };
   });
   const first = legs[0];
   const lowest = legs[legs.length - 1];
   if (!first || !lowest) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
-  const sides: Point[] = [];
-  for (let y = top; y < levels.hip; y += STEP * 1.5) sides.push([torso(y), y]);
-  const hip: Point = [torso(levels.hip), levels.hip];
-  const outer = draped([...sides, hip, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip);
+  const outer = draped([...torso, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip);
   const last = { ...lowest, outer: (outer[outer.length - 1] as Point)[0] };
   const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
   const outside = fairThrough(outer);

@@ -90,3 +90,27 @@ describe("the silhouette", () => {
     expect(girths.every((g, i) => i === 0 || g.y > (girths[i - 1]?.y ?? 0))).toBe(true);
   });
 });
+
+describe("the silhouette of garments that are cut into parts", () => {
+  const widthAtTop = (id: string): number => {
+    const s = shapeOf(palazzoJob(HAND_BODY, { style: { id, params: {} } }));
+    const points = silhouetteOf(s.panels, s.plan, s.measures, 30).outline.flatMap((path) => pathFlatten(path, 0.5));
+    return Math.max(...points.filter(([, y]) => Math.abs(y) < 12).map(([x]) => Math.abs(x)));
+  };
+
+  test("a yoke changes nothing at the waist; elastic draws a hip-wide waist in to the wearer", () => {
+    expect(widthAtTop("yoke-flare")).toBeCloseTo(widthAtTop("flare"), 0);
+    const waist = halves(760, 1.36).width;
+    for (const id of ["paper-bag", "jogger", "sweat"])
+      expect(Math.abs(widthAtTop(id) - waist)).toBeLessThan(waist * 0.35);
+    expect(widthAtTop("front-slit")).toBeGreaterThan(waist * 1.3);
+  });
+
+  test("a casing at the hem draws the leg in to the ankle", () => {
+    const s = shapeOf(palazzoJob(HAND_BODY, { style: { id: "sweat", params: {} } }));
+    const q = silhouetteOf(s.panels, s.plan, s.measures, 30);
+    const points = q.outline.flatMap((path) => pathFlatten(path, 0.5));
+    const across = (y: number): number => Math.max(...points.filter((p) => Math.abs(p[1] - y) < 6).map((p) => p[0]));
+    expect(across(q.hem - 4)).toBeLessThan(across(q.hem - 120) * 0.7);
+  });
+});
