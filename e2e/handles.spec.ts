@@ -53,6 +53,24 @@ test.describe("every handle", () => {
     });
   }
 
+  test("a pull past what can be made stops there, says why, and keeps as far as it went", async ({ page }) => {
+    await openStage(page, "restyle", "sample-cook-paperbag");
+    const casing = handle(page, "front-casing-waist");
+    const before = await value(page, "front-casing-waist");
+    const box = await casing.locator("rect").first().boundingBox();
+    if (!box) throw new Error("no casing handle");
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (const step of [2, 4, 200]) await page.mouse.move(x, y + step, { steps: 4 });
+    await page.mouse.up();
+    await expect(page.getByText("A casing is 1 to 12 cm deep.").first()).toBeVisible();
+    await expect(casing).toBeVisible();
+    const after = await value(page, "front-casing-waist");
+    expect(after).toBeLessThan(before);
+    expect(after).toBeGreaterThanOrEqual(10);
+  });
+
   test("by touch: the hem follows a finger", async ({ page }) => {
     await openStage(page, "restyle", "sample-ferry-flare");
     const hem = handle(page, "front-hem-inseam");

@@ -13,6 +13,8 @@ interface ViewState {
   lit: { panel: string; point: readonly [number, number] } | null;
   /** A handle being pulled: the parameter it sets, not yet part of the job. */
   pull: Pull | null;
+  /** A handle was just let go: its number is in the job, and the panes have yet to show it. */
+  letGo: boolean;
   /** Knee and hem are pulled at one edge alone, not at both halves together. */
   oneSide: boolean;
   /** A kept version laid over the pattern. */
@@ -29,6 +31,7 @@ export const useView = create<ViewState>()(() => ({
   singleKeys: true,
   lit: null,
   pull: null,
+  letGo: false,
   oneSide: false,
   over: null,
   helpOpen: false,

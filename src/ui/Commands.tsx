@@ -6,7 +6,7 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
 import { useRouter } from "next/navigation";
-import { useEffect, useEffectEvent, useState } from "react";
+import { memo, useEffect, useEffectEvent, useState } from "react";
 import { tinykeys } from "tinykeys";
 import { redo, undo } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
@@ -57,7 +57,7 @@ const shownKeys = (keys: string): string =>
   keys.replace("$mod", "Ctrl").toUpperCase().replace("CTRL", "Ctrl").replace("SHIFT", "Shift");
 
 /** Keys, the command search, and the list of keys. */
-export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
+export const Commands = memo(function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
   const commands = useCommands(onHandOver);
   const { commandsOpen, helpOpen, singleKeys } = useView();
   const run = useEffectEvent((keys: string, event: KeyboardEvent) => {
@@ -110,7 +110,7 @@ export function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
       </Dialog>
     </>
   );
-}
+});
 
 function CommandSearch({ commands }: { readonly commands: readonly Command[] }) {
   const [typed, setTyped] = useState("");

@@ -3,12 +3,12 @@ import CircularProgress from "@mui/material/CircularProgress";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import { usePathname, useSearchParams } from "next/navigation";
-import { useEffect, useState, type ReactNode } from "react";
+import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from "react";
 import { openJob, useJobStore } from "@/store/jobStore";
-import { setView } from "@/store/viewStore";
+import { setView, useView } from "@/store/viewStore";
 import { Commands } from "./Commands";
 import { Header } from "./Header";
-import { JobProvider, type OpenJob } from "./JobContext";
+import { JobProvider, LiveJobProvider, type LiveJob, type OpenJob } from "./JobContext";
 import { SaveNotice } from "./SaveNotice";
 import type { StageId } from "./stages";
 import { TapeRail, type Sign } from "./TapeRail";
@@ -22,17 +22,27 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   const stage = usePathname().split("/")[1] as StageId;
   const state = useJobStore();
   const job = state.id === id ? state.job : null;
+  const unit = job?.body.unit;
   const live = useShape(job);
+  // While a handle is pulled, and on letting go, the table follows at once and the panes in what is left of each frame.
+  const under = useMemo((): LiveJob | null => (id && job ? { id, job, ...live } : null), [id, job, live]);
+  const later = useDeferredValue(under);
+  const pulled = useView((v) => v.pull !== null || v.letGo);
+  const shown = pulled ? later : under;
+  useEffect(() => {
+    if (later === under) setView({ letGo: false });
+  }, [later, under]);
   const { proof, stale } = useProof(job);
   const [handing, setHanding] = useState(false);
-  const unit = job?.body.unit;
-
+  const handOver = useCallback(() => setHanding(true), []);
+  const open = useMemo((): OpenJob | null => shown && { ...shown, proof, stale }, [shown, proof, stale]);
   useEffect(() => {
     if (id) void openJob(id);
   }, [id]);
   useEffect(() => {
     if (unit) setView({ tape: unit === "in" ? "in" : "cm" });
   }, [id, unit]);
+  const signs = useMemo(() => (open ? signsOf(open) : null), [open]);
 
   if (!id || state.save === "missing") {
     return (
@@ -44,7 +54,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </main>
     );
   }
-  if (!job) {
+  if (!open || !under || !signs) {
     return (
       <main style={{ padding: 48, display: "flex", gap: 16, alignItems: "center" }} aria-busy>
         <CircularProgress size={24} aria-label="opening" /> Opening the job
@@ -52,19 +62,20 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </main>
     );
   }
-  const open: OpenJob = { id, job, ...live, proof, stale };
   return (
     <JobProvider value={open}>
-      <div style={{ height: "100dvh", display: "flex", flexDirection: "column" }}>
-        <Header onHandOver={() => setHanding(true)} />
-        <SaveNotice />
-        <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
-          <TapeRail current={stage} job={id} signs={signsOf(open)} />
-          {children}
+      <LiveJobProvider value={under}>
+        <div style={{ height: "100dvh", display: "flex", flexDirection: "column" }}>
+          <Header onHandOver={handOver} />
+          <SaveNotice />
+          <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
+            <TapeRail current={stage} job={id} signs={signs} />
+            {children}
+          </div>
         </div>
-      </div>
-      {handing ? <HandOverDialog onClose={() => setHanding(false)} /> : null}
-      <Commands onHandOver={() => setHanding(true)} />
+        {handing ? <HandOverDialog onClose={() => setHanding(false)} /> : null}
+        <Commands onHandOver={handOver} />
+      </LiveJobProvider>
     </JobProvider>
   );
 }

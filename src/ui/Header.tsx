@@ -8,7 +8,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import Link from "next/link";
-import { useState, type ComponentType, type CSSProperties } from "react";
+import { memo, useState, type ComponentType, type CSSProperties } from "react";
 import { formatLength, readLength } from "@/core/units";
 import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
@@ -52,7 +52,7 @@ const chip: CSSProperties = {
   maxWidth: 230,
 };
 
-export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
+export const Header = memo(function Header({ onHandOver }: { readonly onHandOver: () => void }) {
   const { id, job } = useOpenJob();
   const tape = useView((v) => v.tape);
   const save = useJobStore((s) => s.save);
@@ -137,7 +137,7 @@ export function Header({ onHandOver }: { readonly onHandOver: () => void }) {
       </Button>
     </header>
   );
-}
+});
 
 interface ToolProps {
   readonly name: string;

@@ -3,6 +3,7 @@ import { createContext, useContext } from "react";
 import type { DeriveFault, Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import type { Proof } from "@/workers/proof";
+import type { LiveShape } from "./useDerived";
 
 export interface OpenJob {
   readonly id: string;
@@ -22,6 +23,23 @@ export function useOpenJob(): OpenJob {
   const open = useContext(JobContext);
   if (!open) throw new Error("a stage needs an open job");
   return open;
+}
+
+/** The open job as it lies under the hand. */
+export type LiveJob = LiveShape & Pick<OpenJob, "id" | "job">;
+
+const LiveJobContext = createContext<LiveJob | null>(null);
+
+export const LiveJobProvider = LiveJobContext.Provider;
+
+/**
+ * The job under the hand, for the table alone: everything else takes `useOpenJob`, whose shape may lag behind a pull by
+ * some frames, so that the table never waits for panes and fields.
+ */
+export function useLiveJob(): LiveJob {
+  const live = useContext(LiveJobContext);
+  if (!live) throw new Error("a table needs an open job");
+  return live;
 }
 
 /** The sentence of a fault for a path of the job, if there is one. */

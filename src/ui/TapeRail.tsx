@@ -1,4 +1,5 @@
 "use client";
+import { memo } from "react";
 import Link from "next/link";
 import { STAGES, stageHref, type StageId } from "./stages";
 
@@ -13,7 +14,7 @@ const SIGNS: Readonly<Record<Sign, { readonly path: string; readonly label: stri
 const STEP = 108;
 
 /** The measuring tape down the left edge: its large marks are the stages, in the order of work. */
-export function TapeRail({
+export const TapeRail = memo(function TapeRail({
   current,
   job,
   signs,
@@ -92,4 +93,4 @@ export function TapeRail({
       })}
     </nav>
   );
-}
+});

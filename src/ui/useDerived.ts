@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { setPulled } from "@/store/jobStore";
+import type { Pull } from "@/store/pull";
 import { useView } from "@/store/viewStore";
 import { deriveWorker } from "@/workers/client";
 import type { Proof } from "@/workers/proof";
@@ -10,25 +11,41 @@ import type { Proof } from "@/workers/proof";
 export interface LiveShape {
   /** The last shape that could be drawn; null before there is one. */
   readonly shape: Shape | null;
-  /** Why the job as it stands cannot be drawn; the last good shape stays on the table. */
+  /** Why the job as it stands, with what is pulled, cannot be drawn; the last good shape stays on the table. */
   readonly fault: DeriveFault | null;
+  /** How far the handle under the hand has come in that shape; null when none is pulled. */
+  readonly pull: Pull | null;
+}
+
+/**
+ * The job with a handle pulled. A pull so far that the handle's own move could not be made is a fault, not a pattern
+ * without the move: the handle would vanish from under the hand.
+ */
+export function derivePulled(job: Job, pull: Pull): Shape | DeriveFault {
+  const pulled = structuredClone(job);
+  setPulled(pulled, pull);
+  const result = deriveShape(pulled);
+  const why = result.ok && result.worksheet.find((line) => line.index === pull.moveIndex)?.passed;
+  if (!why) return result;
+  return { ok: false, status: 422, errors: [{ path: `moves.${pull.moveIndex}.params.${pull.param}`, message: why }] };
 }
 
 /** The job's shape on the seam lines, worked out on the page (a few milliseconds), with a pulled handle's number in it. */
 export function useShape(job: Job | null): LiveShape {
   const pull = useView((v) => v.pull);
-  const [lastGood, setLastGood] = useState<Shape | null>(null);
-  const result = useMemo(() => {
+  const [lastGood, setLastGood] = useState<LiveShape>({ shape: null, fault: null, pull: null });
+  const result = useMemo((): LiveShape | null => {
     if (!job) return null;
-    if (!pull) return deriveShape(job);
-    const pulled = structuredClone(job);
-    setPulled(pulled, pull);
-    return deriveShape(pulled);
+    const drawn = pull ? derivePulled(job, pull) : deriveShape(job);
+    return drawn.ok ? { shape: drawn, fault: null, pull } : { shape: null, fault: drawn, pull };
   }, [job, pull]);
   useWarm(job);
   // The last good shape has to outlive a refused one, so it is kept as state, set while rendering.
-  if (result?.ok && result !== lastGood) setLastGood(result);
-  return result?.ok ? { shape: result, fault: null } : { shape: job ? lastGood : null, fault: result };
+  if (result?.shape && result !== lastGood) setLastGood(result);
+  return useMemo(() => {
+    if (!result || result.shape) return result ?? { shape: null, fault: null, pull: null };
+    return { shape: lastGood.shape, fault: result.fault, pull: pull && lastGood.pull };
+  }, [result, lastGood, pull]);
 }
 
 /** Runs of the engine that make its code quick, so that the first frame of a first pull is as short as the others. */

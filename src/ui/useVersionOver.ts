@@ -1,11 +1,11 @@
 "use client";
 import { useMemo } from "react";
 import { deriveShape } from "@/core/derive";
+import type { Job } from "@/core/files";
 import { jobOfVersion } from "@/core/derive/versions";
 import type { Panel } from "@/core/drafting";
 import type { Readings } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
-import { useOpenJob } from "./JobContext";
 
 export interface VersionOver {
   readonly name: string;
@@ -14,8 +14,7 @@ export interface VersionOver {
 }
 
 /** The kept version that is laid over the pattern, drawn on the present card; null when none is, or it cannot be drawn. */
-export function useVersionOver(): VersionOver | null {
-  const { job } = useOpenJob();
+export function useVersionOver(job: Job): VersionOver | null {
   const id = useView((v) => v.over);
   const version = job.versions?.find((v) => v.id === id);
   const { body } = job;

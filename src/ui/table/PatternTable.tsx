@@ -7,13 +7,14 @@ import type { Handle } from "@/core/moves";
 import { changeJob, setPulled } from "@/store/jobStore";
 import type { Pull } from "@/store/pull";
 import { setView, useView } from "@/store/viewStore";
-import { useOpenJob } from "../JobContext";
+import { useLiveJob } from "../JobContext";
 import { Length } from "../Length";
 import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView, type Pulled } from "./HandleView";
 import { arrange } from "./arrange";
 import { boundsOf, type Placed } from "./layout";
 import { GhostView, OverView, PanelView, ShownView, styleOf } from "./PanelView";
+import { derivePulled } from "../useDerived";
 import { useVersionOver } from "../useVersionOver";
 import { Table, type View } from "./Table";
 
@@ -32,9 +33,9 @@ const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [numbe
 
 /** Front and back on the table: the block, or the style with its ghost, wedges and handles. */
 export function PatternTable({ label, what, upTo }: Props) {
-  const { id, shape, fault } = useOpenJob();
-  const { tape, showFront, showBack, ghost, lit, pull, oneSide } = useView();
-  const over = useVersionOver();
+  const { id, job, shape, pull } = useLiveJob();
+  const { tape, showFront, showBack, ghost, lit, oneSide } = useView();
+  const over = useVersionOver(job);
   const { enqueueSnackbar } = useSnackbar();
   const panels = what === "block" ? shape?.block.panels : shape?.panels;
   const places = useMemo(() => (shape && panels ? arrange(panels, shape.block.panels) : null), [shape, panels]);
@@ -61,14 +62,16 @@ export function PatternTable({ label, what, upTo }: Props) {
     ...(also && { also }),
   });
 
+  /** Keeps what the hand has come to: all of it, or as far as the move can be made. */
   function release(handle: Handle, moveIndex: number, pulled: Pulled): void {
-    setView({ pull: null });
-    if (fault && pull) {
-      enqueueSnackbar(fault.errors[0]?.message ?? "That cannot be done.", { variant: "warning" });
-      return;
-    }
+    setView({ pull: null, letGo: true });
     if (Math.abs(pulled.value - handle.value) < 1e-6 && !pull) return;
-    changeJob((draft) => setPulled(draft, pullOf(handle, moveIndex, pulled)));
+    const asked = pullOf(handle, moveIndex, pulled);
+    // The last frame of a pull has most often drawn just what is asked.
+    const drawn = pull?.value === asked.value ? { ok: true as const } : derivePulled(job, asked);
+    const kept = drawn.ok ? asked : pull;
+    if (!drawn.ok) enqueueSnackbar(drawn.errors[0]?.message ?? "That cannot be done.", { variant: "warning" });
+    if (kept) changeJob((draft) => setPulled(draft, kept));
   }
 
   const handles =

@@ -16,7 +16,7 @@ import { useVersionOver } from "@/ui/useVersionOver";
 export function VersionPane() {
   const { job, shape } = useOpenJob();
   const { over: overId, tape } = useView();
-  const over = useVersionOver();
+  const over = useVersionOver(job);
   const { enqueueSnackbar } = useSnackbar();
   const [name, setName] = useState("");
   const versions = job.versions ?? [];
