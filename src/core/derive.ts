@@ -9,7 +9,6 @@ import {
   LEG_JOINS,
   panelIsClosed,
   panelOutline,
-  refsLength,
   resolveRules,
   rimLength,
   type Block,
@@ -19,25 +18,27 @@ import {
   type ResolvedRules,
 } from "./drafting";
 import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
-import { planZip, type ZipPlan } from "./derive/zip";
+import { centreOf, planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
 import {
-  cuffGirth,
-  cuffOf,
-  facings,
+  elasticLength,
+  elasticOf,
+  finishGarment,
+  pulledOn,
   resolveAllowances,
   resolveFinish,
-  straightBand,
+  STRETCHES,
   waistLevelEffect,
   type AllowanceSet,
+  type Notion,
   type ResolvedFinish,
 } from "./finish";
 import { polygonSelfCrossing } from "./geometry";
-import { inspect, readPanels, type Check, type Readings } from "./inspect";
+import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext, Shown } from "./moves";
-import { cutPieces, pathTurn, seamsOf, waistWalk, type Piece, type Seam } from "./pieces";
+import { cutPieces, pathTurn, seamsOf, type HemCut, type OpeningCut, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
-import { plain, quantity, type Mm, type Quantity } from "./units";
+import { plain, quantity, readLength, type LengthInput, type Mm, type Quantity } from "./units";
 
 /** Heel height a full-length leg allows for. */
 export const SHOE: Mm = 30;
@@ -69,13 +70,12 @@ export interface Shape {
 
 /** Everything a job comes to. */
 export interface Derived extends Shape {
-  readonly band: Panel | null;
-  /** Shaped facings of the waist. */
-  readonly facings: readonly Panel[];
-  readonly cuff: Panel | null;
+  /** Every panel that is sewn, as it is sewn: legs with what bands and pockets took from them, and all other parts. */
+  readonly sewn: readonly Panel[];
   readonly hemDepth: Quantity | null;
   readonly pieces: readonly Piece[];
   readonly seams: readonly Seam[];
+  readonly notions: readonly Notion[];
   readonly checks: readonly Check[];
   readonly advice: readonly Advice[];
   readonly undecided: readonly string[];
@@ -138,7 +138,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,
-      ...(finish.cuff && { cuff: finish.cuff.depth }),
+      ...(finish.hem?.kind === "cuff" && { cuff: finish.hem.depth }),
     };
     const moves = job.moves ?? style.moves;
     const run = runMoves(block, moves, context);
@@ -146,13 +146,13 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     refuseBadOutlines([...block.panels, ...panels]);
     const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
-    const opens = zip?.length.mm ?? 0;
+    const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
     return {
       ok: true,
       measures,
       questions: questionsOf(measures),
       block,
-      blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, opens),
+      blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
       rules,
       presetRules: preset,
       changedRules: changed,
@@ -178,6 +178,14 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   }
 }
 
+/** The widest that a drawn-up or fitted waist lets the edge be; infinite where nothing holds it. */
+function heldWaist(finish: ResolvedFinish, measures: BodyMeasures): Mm {
+  const { waist } = finish;
+  const relaxed = elasticLength(elasticOf(finish), measures);
+  const fitted = waist && "fit" in waist && waist.fit === "waist" ? measures.waist.mm : Infinity;
+  return Math.min(fitted, relaxed && pulledOn(finish) ? relaxed.mm * STRETCHES : Infinity);
+}
+
 /** The block a job brought in; says what to do where there is none yet. */
 function ownBlockOf(job: Job): Block {
   const { own } = job.block;
@@ -190,80 +198,127 @@ function ownBlockOf(job: Job): Block {
   return ownBlock(own, job.body.unit);
 }
 
-/** The whole way: shape, then band, pieces, seams, proof and advice. */
+/** The whole way: shape, then finishes, pieces, seams, proof and advice. */
 export function derive(job: Job): Derived | DeriveFault {
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
   const { finish, zip, measures, readings, plan } = shape;
-  const waistOf = (leg: "left" | "right"): Mm => refsLength(shape.panels, waistWalk(shape.panels, leg));
-  const band = finish.band ? straightBand(waistOf("left"), waistOf("right"), finish.band) : null;
   const hemDepth = hemDepthOf(shape.panels, finish);
-  const facing = finish.facing
-    ? facings(shape.panels, finish.facing.mm, zip?.at === "centre-back")
-    : { panels: [], joins: [] };
-  const cuff = finish.cuff && cuffOf(shape.panels, cuffGirth(finish.cuff.girth, measures), cuffDepth(shape));
-  const legsAndFacings = [...shape.panels, ...facing.panels, ...(cuff ? [cuff.panel] : [])];
-  const seams = seamsOf(legsAndFacings, [...shape.joins, ...facing.joins, ...(cuff ? [cuff.join] : [])], band);
-  const panels = band ? [...legsAndFacings, band] : legsAndFacings;
-  const pieces = cutPieces(panels, seams, {
+  const garment = finishGarment(shape.panels, shape.joins, finish, {
+    measures,
+    hip: measures.hip.mm,
+    zip: zip?.length.mm ?? 0,
+    hipLevel: plan.levels.hip,
+    hipAlong: centreOf(shape.panels, shape.joins, "front")?.hipAlong ?? 0,
+    cuffDepth: cuffDepth(shape),
+  });
+  const seams = seamsOf(garment.panels, garment.joins);
+  const pieces = cutPieces(garment.panels, seams, {
     allowances: shape.allowances,
-    hemDepth: hemDepth?.mm ?? null,
-    hemSewn: cuff !== null,
-    zipLength: zip?.at === "centre-back" ? zip.length.mm : null,
+    hem: hemCut(finish, hemDepth, shape.allowances),
+    opening: openingCut(shape),
     zipAtSide: zip?.at === "side",
+    marks: garment.marks,
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
   });
-  const inspected = {
+  const inspected: Inspected = {
     measures,
     plan,
-    panels,
+    legs: shape.panels,
+    legSeams: seamsOf(shape.panels, shape.joins),
+    panels: garment.panels,
     seams,
     pieces,
     finish,
     readings,
     zip: zip && { at: zip.at, length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
     hemDepth: hemDepth?.mm ?? null,
-    cuffGirth: cuff ? refsLength([cuff.panel], cuff.join.b) : null,
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
+    rules: shape.rules,
+    ownBlock: job.block.school === "own",
+    moves: shape.moves,
+    finishSource: job.finish ?? {},
+    cloth: clothOf(job),
+    asked: askedGirths(shape.worksheet),
   };
   return {
     ...shape,
-    band,
-    facings: facing.panels,
-    cuff: cuff?.panel ?? null,
+    sewn: garment.panels,
     hemDepth,
     pieces,
     seams,
+    notions: garment.notions,
     checks: inspect(inspected),
     advice: advise({
       ...inspected,
+      allowances: shape.allowances,
       moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
       moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
-      finishSource: job.finish ?? {},
     }),
-    undecided: [
-      ...finish.undecided,
-      ...(finish.zip && !zip
-        ? ["The closure is not decided: the centre back is cut or lies on a fold, so no zip can be set in there."]
-        : []),
-      ...(finish.facing && facing.panels.length < 2
-        ? ["The waist is cut into parts, so its facing has to be drawn on the sewn waist."]
-        : []),
-    ],
+    undecided: garment.undecided,
   };
 }
 
-/** Depth of the cuff: what the length gave up for it, else the finish's own. */
-function cuffDepth({ worksheet, finish }: Shape): Mm {
-  const line = worksheet.find((l) => l.move === "set-length" && l.numbers.less);
-  return line?.numbers.less?.mm ?? finish.cuff?.depth.mm ?? 0;
+/** The cloth in hand, as far as it is said. */
+function clothOf({ cloth, body }: Job): Inspected["cloth"] {
+  const read = (input: LengthInput | undefined): Mm | null => {
+    if (input === undefined) return null;
+    const length = readLength(input, body.unit);
+    return length.ok ? length.mm : null;
+  };
+  return { width: read(cloth?.width), length: read(cloth?.length), stretch: cloth?.stretch ?? 0 };
+}
+
+/** Girths of one leg that the last of the moves was asked for, where a move says what it asks. */
+function askedGirths(worksheet: readonly WorksheetLine[]): Inspected["asked"] {
+  const made = worksheet.filter((l) => l.on && l.passed === null);
+  const last = made.filter((l) => l.numbers.hemGirth).at(-1);
+  return { hem: last?.numbers.hemGirth?.mm ?? null };
+}
+
+/** Depth of the cuff where the length gave something up for it. */
+function cuffDepth({ worksheet }: Shape): Mm | null {
+  return worksheet.find((l) => l.move === "set-length" && l.numbers.less)?.numbers.less?.mm ?? null;
+}
+
+/** How the hem is cut: a double turn is twice as deep, what is sewn to another part takes a seam's allowance. */
+function hemCut({ hem }: ResolvedFinish, depth: Quantity | null, { widths }: AllowanceSet): HemCut | null {
+  switch (hem?.kind) {
+    case undefined:
+      return null;
+    case "turned":
+    case "bonded":
+      return { allowance: depth?.mm ?? 0, mirrored: true };
+    case "double":
+    case "rolled":
+      return { allowance: 2 * hem.depth.mm, mirrored: true };
+    default:
+      return { allowance: widths.inseam, mirrored: false };
+  }
+}
+
+/** The stretch of a centre seam that opens, and what is cut beyond it. */
+function openingCut({ zip, finish, allowances, panels, joins }: Shape): OpeningCut | null {
+  const { fastening } = finish;
+  if (fastening?.kind === "mock-fly") {
+    const front = centreOf(panels, joins, "front");
+    return front && { root: "front", length: front.hipAlong, width: fastening.extension.mm };
+  }
+  if (!zip || zip.at === "side") return null;
+  const grown = fastening?.kind === "fly" && fastening.grown === "on";
+  return {
+    root: zip.at === "centre-front" ? "front" : "back",
+    length: zip.length.mm,
+    width: grown ? fastening.extension.mm : allowances.widths.zip,
+  };
 }
 
 /** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */
 function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish): Quantity | null {
-  if (!finish.hem) return null;
-  if (finish.hem.depth !== "auto") return finish.hem.depth;
+  const { hem } = finish;
+  if (!hem || hem.kind === "cuff" || hem.kind === "faced") return null;
+  if (hem.depth !== "auto") return hem.depth;
   const hems = panels.flatMap((panel) => edgesWithRole(panel, "hem"));
   const turn = Math.max(0, ...hems.map((hem) => Math.abs(pathTurn(hem.path))));
   const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;

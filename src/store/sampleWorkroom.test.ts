@@ -10,11 +10,10 @@ test("the sample workroom has several wearers on both tapes, one card with gaps,
     expect(parseJob(structuredClone(job))).toMatchObject({ ok: true });
     const derived = derivedOf(job);
     expect([job.name, derived.questions]).toEqual([job.name, []]);
-    const band = derived.finish.band ? ["waistband"] : [];
-    expect(derived.pieces.map((p) => p.id)).toEqual([
-      ...[...derived.panels, ...derived.facings, ...(derived.cuff ? [derived.cuff] : [])].map((p) => p.id),
-      ...band,
-    ]);
+    expect(derived.pieces.map((p) => p.panel.id)).toEqual(derived.sewn.map((p) => p.id));
+    for (const { id } of derived.panels) expect(derived.pieces.map((p) => p.id)).toContain(id);
+    // The culotte waits for its maker; everything else is decided and can be made.
+    if (job.style.id !== "culotte") expect([job.name, derived.undecided]).toEqual([job.name, []]);
     expect(derived.worksheet.filter((l) => l.passed).map((l) => l.passed)).toEqual([]);
   }
 });
@@ -35,7 +34,7 @@ test("its faults are the ones it is meant to show", () => {
     "sample-wren-shorts": [],
     // A full-length flare trues its hem below the set length.
     "sample-ferry-flare": ["floor-clearance"],
-    "sample-rope-cigarette": ["crotch-length"],
+    "sample-rope-cigarette": [],
     "sample-string-sweat": [],
     "sample-drum-culotte": [],
     "sample-moth-bell": ["hip-corner"],
@@ -45,6 +44,6 @@ test("its faults are the ones it is meant to show", () => {
     "sample-climber-jogger": [],
     "sample-gull-slit": ["hip-corner"],
     // The centre back of the yoke lies on the fold, and no other closure is chosen yet.
-    "sample-baker-yoke": ["pull-on", "floor-clearance"],
+    "sample-baker-yoke": ["floor-clearance"],
   });
 });

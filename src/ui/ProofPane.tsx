@@ -1,7 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Check, CheckStatus } from "@/core/inspect";
+import type { Check, CheckStatus, Remedy } from "@/core/inspect";
 import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
 import { setView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
@@ -50,7 +50,26 @@ function CheckRow({ check }: { readonly check: Check }) {
           </span>
         )}
       </button>
+      {check.remedy ? <Mend remedy={check.remedy} /> : null}
     </li>
+  );
+}
+
+/** One press that changes the job: the remedy of a check, the action of advice. */
+function Mend({ remedy }: { readonly remedy: Remedy }) {
+  return (
+    <Button
+      sx={{ px: 0, ml: "26px", textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
+      onClick={() =>
+        changeJob((draft) => {
+          // Moves are named by place; a job that still follows its style gets its own list first.
+          if (remedy.changes.some((change) => change.path[0] === "moves")) ownMoves(draft);
+          for (const change of remedy.changes) setAtPath(draft, change.path, change.value);
+        })
+      }
+    >
+      {remedy.label}
+    </Button>
   );
 }
 
@@ -104,20 +123,7 @@ export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
         <div key={a.id} style={{ borderLeft: "4px solid var(--note)", padding: "2px 0 2px 10px", marginBottom: 10 }}>
           <div>{a.message}</div>
           <div style={{ color: "var(--quiet)", fontSize: 13 }}>{a.reason}</div>
-          {a.action ? (
-            <Button
-              sx={{ px: 0, textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
-              onClick={() =>
-                changeJob((draft) => {
-                  // Advice names moves by place; a job that still follows its style gets its own list first.
-                  ownMoves(draft);
-                  for (const change of a.action?.changes ?? []) setAtPath(draft, change.path, change.value);
-                })
-              }
-            >
-              {a.action.label}
-            </Button>
-          ) : null}
+          {a.action ? <Mend remedy={a.action} /> : null}
         </div>
       ))}
     </section>

@@ -24,8 +24,8 @@ const face = {
   proof(job: Job): Proof | null {
     const derived = derive(job);
     if (!derived.ok) return null;
-    const { band, facings, hemDepth, pieces, seams, checks, advice, undecided } = derived;
-    return { band, facings, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
+    const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided } = derived;
+    return { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
   },
 
   /** The file that leaves the program; throws the first fault as a sentence. */

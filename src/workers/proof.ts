@@ -4,7 +4,7 @@ import type { Panel } from "@/core/drafting";
 /** What the worker works out behind the page: everything after the seam lines. */
 export type Proof = Pick<
   Derived,
-  "band" | "facings" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"
+  "sewn" | "notions" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"
 > & {
   readonly notices: readonly string[];
 };

@@ -7,9 +7,9 @@ export const curvedHem: AdviceRule = {
   id: "narrow-curved-hem",
   label: "Narrow turn-up on a curved hem",
   note: "Wide or circular hem, so a narrow hem.",
-  judge({ panels, hemDepth, finishSource }) {
+  judge({ legs, hemDepth, finishSource }) {
     if (hemDepth === null) return null;
-    const excess = Math.max(...panels.map((panel) => turnUpExcess(panel, hemDepth)));
+    const excess = Math.max(...legs.map((panel) => turnUpExcess(panel, hemDepth)));
     if (excess <= 6) return null;
     return {
       id: this.id,

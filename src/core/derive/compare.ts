@@ -62,7 +62,7 @@ export function compareBlocks(measures: BodyMeasures, variants: readonly Variant
         label,
         variant,
         block,
-        readings: readPanels(block.panels, LEG_JOINS, block.plan, measures, 0),
+        readings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { zip: 0, held: Infinity }),
         refused: null,
       };
     } catch (error) {

@@ -77,14 +77,13 @@ export function replyOf(derived: Derived): unknown {
       numbers: quantities(l.numbers),
       ...(l.passed === null ? {} : { passedOver: l.passed }),
     })),
-    panels: [
-      ...derived.panels,
-      ...derived.facings,
-      ...(derived.cuff ? [derived.cuff] : []),
-      ...(derived.band ? [derived.band] : []),
-    ].map(panelReply),
+    // The legs as the moves left them, then every part that is sewn on or was cut from them.
+    panels: [...derived.panels, ...derived.sewn.filter((p) => !derived.panels.some((own) => own.id === p.id))].map(
+      panelReply,
+    ),
     pieces: derived.pieces.map(pieceReply),
     seams: derived.seams.map(({ walkA: _a, walkB: _b, ...seam }) => seam),
+    notions: derived.notions,
     readings: derived.readings,
     checks: derived.checks,
     advice: derived.advice,

@@ -1,11 +1,11 @@
-import { edgesWithRole, isOf, landmarkOf, panelById, refPath, refsLength, type Join, type Panel } from "../drafting";
+import { panelById, refPath, refsLength, rimEdges, type Join, type Panel } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 
-/** The zip against the seam it is sewn into, the centre back or the left side. Lengths run down from the sewn waist. */
+/** The zip against the seam it is sewn into: a centre or the left side. Lengths run down from the sewn waist. */
 export interface ZipPlan {
-  readonly at: "centre-back" | "side";
+  readonly at: "centre-back" | "centre-front" | "side";
   readonly length: Quantity;
   /** To the hip line. */
   readonly hipAlong: Mm;
@@ -31,7 +31,7 @@ function smoothLength(crotch: Path): Mm {
 /**
  * Plans the zip. Left `auto` it ends at the hip line, or where the crotch begins to turn if that comes first, but is
  * never so short that the opened waist would not pass the hip. Null without a zip, and where the centre back is cut or
- * lies on a fold, so that none can be set in.
+ * lies on a fold, so that none can be set in. A fly is planned the same way down the centre front.
  */
 export function planZip(
   panels: readonly Panel[],
@@ -40,24 +40,51 @@ export function planZip(
   hip: Quantity,
   finish: ResolvedFinish,
 ): ZipPlan | null {
-  if (finish.zip?.at === "side") return sideZip(panels, joins, waistGirth, hip, finish.zip.length);
-  const back = panels.find(
-    (p) => isOf(p.id, "back") && p.landmarks.waistCentre && p.landmarks.crotchPoint && p.landmarks.hipCentre,
-  );
-  const crotch = back && edgesWithRole(back, "crotch")[0]?.path;
-  if (!finish.zip || !back || !crotch) return null;
-  const hipAlong = pathLength(crotch) - pathNearest(crotch, landmarkOf(back, "hipCentre")).along;
-  const smoothAlong = smoothLength(crotch);
-  if (finish.zip.length !== "auto") return { at: "centre-back", length: finish.zip.length, hipAlong, smoothAlong };
+  const { fastening } = finish;
+  if (fastening?.kind === "zip-side") return sideZip(panels, joins, waistGirth, hip, fastening.length);
+  if (fastening?.kind !== "zip-centre-back" && fastening?.kind !== "fly") return null;
+  const root = fastening.kind === "fly" ? "front" : "back";
+  const at = fastening.kind === "fly" ? "centre-front" : "centre-back";
+  const centre = centreOf(panels, joins, root);
+  if (!centre) return null;
+  const { whole, hipAlong, smoothAlong } = centre;
+  if (fastening.length !== "auto") return { at, length: fastening.length, hipAlong, smoothAlong };
   const needed = (hip.mm + 20 - waistGirth) / 2;
-  const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), pathLength(crotch) * 0.9);
+  const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), whole * 0.9);
   const why =
     needed > Math.min(hipAlong, smoothAlong)
       ? `(hip ${plain(hip.mm)} + 20 - waist ${plain(waistGirth)}) / 2, so that the hip passes`
       : hipAlong <= smoothAlong
         ? "to the hip line"
         : "to where the crotch begins to turn, just above the hip line";
-  return { at: "centre-back", length: quantity(length, why, { hip }), hipAlong, smoothAlong };
+  return { at, length: quantity(length, why, { hip }), hipAlong, smoothAlong };
+}
+
+/**
+ * The centre seam of front or back from the sewn waist down, through a yoke where one was cut; null where it lies on a
+ * fold or does not reach from the waist to the hip.
+ */
+export function centreOf(
+  panels: readonly Panel[],
+  joins: readonly Join[],
+  root: "front" | "back",
+): { readonly whole: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null {
+  const join = joins.find((j) => j.kind === "crotch" && j.id.startsWith(`crotch-${root}`) && j.leg !== "left");
+  const down = [...(join?.a ?? [])].reverse();
+  const [first] = down;
+  if (!first || rimEdges(panelById(panels, first.panel), "waist").length === 0) return null;
+  let above = 0;
+  for (const ref of down) {
+    const { landmarks } = panelById(panels, ref.panel);
+    const path = refPath(panels, ref);
+    const length = pathLength(path);
+    if (landmarks.hipCentre && landmarks.crotchPoint) {
+      const hipAlong = above + length - pathNearest(path, landmarks.hipCentre).along;
+      return { whole: above + length, hipAlong, smoothAlong: above + smoothLength(path) };
+    }
+    above += length;
+  }
+  return null;
 }
 
 /** Down the left side: to the hip line, or as far as it takes that the hip passes. The side has no turn to run into. */

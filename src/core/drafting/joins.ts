@@ -1,12 +1,14 @@
-import { pathLength, pathReverse, type Path } from "../geometry";
+import { pathBetween, pathLength, pathReverse, type Path } from "../geometry";
 import type { Mm } from "../units";
-import { edgeOf, type Panel } from "./panel";
+import { edgeOf, rimEdges, type Panel } from "./panel";
 
 /** An edge of a panel, walked along its outline or against it. */
 export interface EdgeRef {
   readonly panel: string;
   readonly edge: string;
   readonly reversed: boolean;
+  /** Only this stretch of the edge, from and to, in the edge's own direction. */
+  readonly part?: readonly [Mm, Mm];
 }
 
 /** Which body seam a join is; `style` is any seam a cut has made. */
@@ -59,13 +61,19 @@ export const isOf = (id: string, root: "front" | "back"): boolean => id === root
 
 /** The edge as it is walked in a join. */
 export function refPath(panels: readonly Panel[], ref: EdgeRef): Path {
-  const { path } = edgeOf(panelById(panels, ref.panel), ref.edge);
+  const whole = edgeOf(panelById(panels, ref.panel), ref.edge).path;
+  const path = ref.part ? pathBetween(whole, ...ref.part) : whole;
   return ref.reversed ? pathReverse(path) : path;
+}
+
+/** Arc length of one walked edge. */
+export function refLength(panels: readonly Panel[], { panel, edge, part }: EdgeRef): Mm {
+  return part ? part[1] - part[0] : pathLength(edgeOf(panelById(panels, panel), edge).path);
 }
 
 /** Arc length of a run of edges. */
 export function refsLength(panels: readonly Panel[], refs: readonly EdgeRef[]): Mm {
-  return refs.reduce((sum, ref) => sum + pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path), 0);
+  return refs.reduce((sum, ref) => sum + refLength(panels, ref), 0);
 }
 
 /** Panels of one leg: those both legs share, and those cut for this one alone. */
@@ -75,3 +83,16 @@ export function legOf(panels: readonly Panel[], leg: "left" | "right"): readonly
 
 /** How many legs, or halves of the garment, a panel serves. */
 export const halvesOf = (panel: Panel): 1 | 2 => (panel.half === "both" ? 2 : 1);
+
+/** The same run of edges walked from its other end. */
+export const walkedBack = (refs: readonly EdgeRef[]): EdgeRef[] =>
+  [...refs].reverse().map((ref) => ({ ...ref, reversed: !ref.reversed }));
+
+/** Waist edges of one leg from the centre back to the centre front. */
+export function waistWalk(panels: readonly Panel[], leg: "left" | "right"): EdgeRef[] {
+  const of = (root: "front" | "back"): EdgeRef[] =>
+    legOf(panels, leg)
+      .filter((panel) => isOf(panel.id, root))
+      .flatMap((panel) => rimEdges(panel, "waist").map((edge) => along(panel.id, edge.id)));
+  return [...of("back"), ...walkedBack(of("front"))];
+}

@@ -33,7 +33,11 @@ export interface PanelLine {
   readonly points: readonly Point[];
 }
 
-export type Material = "shell" | "lining" | "interfacing" | "pocketing" | "rib";
+/** What a piece is cut from; `contrast` is a second shell cloth. */
+export type Material = "shell" | "contrast" | "lining" | "interfacing" | "pocketing" | "rib";
+
+/** Kinds of sewn edges that carry an allowance of their own. */
+export type AllowanceKind = "side" | "inseam" | "crotch" | "zip" | "waist" | "band" | "style" | "pocket";
 
 /**
  * A part of the pattern on its seam line, without allowances, in its own frame (x = 0 at the crease,
@@ -55,7 +59,13 @@ export interface Panel {
   /** Casings cut on to its rims. */
   readonly casings?: Readonly<Partial<Record<"waist" | "hem", CutOn>>>;
   /** Physical pieces of this panel where they are not one for each leg, and whether it is drawn as half on a fold. */
-  readonly cut?: { readonly count: number; readonly onFold: boolean };
+  readonly cut?: { readonly count: number; readonly onFold: boolean; readonly pairs?: boolean };
+  /** The style's panel that this is what is left of, after a band or pocket was cut from it. */
+  readonly of?: string;
+  /** Allowance of all its sewn edges, or of those that a cut has made, where it is not what their role says. */
+  readonly sewn?: { readonly all?: AllowanceKind; readonly style?: AllowanceKind };
+  /** The same outline cut again from other cloth. */
+  readonly alsoCut?: readonly { readonly material: Material; readonly count: number }[];
 }
 
 /** A casing cut on to a rim: what it adds to the seams beside it, what of that is folded back, and the finished rim. */

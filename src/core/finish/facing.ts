@@ -2,12 +2,8 @@ import { along, isOf, pathIsStraight, rimEdges, type Edge, type Join, type Panel
 import { line, pathEnd, pathStart } from "../geometry";
 import { topWithDartsClosed } from "../moves";
 import type { Mm } from "../units";
-
-/** Facings of the waist, and how they are sewn on. */
-export interface Facings {
-  readonly panels: readonly Panel[];
-  readonly joins: readonly Join[];
-}
+import { unsettled, withParts, type Garment } from "./garment";
+import type { OpensAt } from "./resolve";
 
 /** The centre of a facing on the fold: one piece for both halves, no seam. */
 function onFold(panel: Panel): Panel {
@@ -21,20 +17,25 @@ function onFold(panel: Panel): Panel {
 
 /**
  * A shaped facing of the waist, `depth` deep, its darts closed: front and back, each as long along the waist as the
- * sewn waist it turns. The centre lies on the fold where nothing opens there (`opensAt` the centre back keeps its seam).
- * Panels whose top is cut up give none, and the facing is then missing from the list.
+ * sewn waist it turns. The centre lies on the fold where nothing opens there. A waist that is cut into parts gets none,
+ * and that is said.
  */
-export function facings(panels: readonly Panel[], depth: Mm, opensAtBack: boolean): Facings {
+export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garment {
   const made = (["back", "front"] as const).flatMap((root) => {
-    const source = panels.find((p) => isOf(p.id, root) && p.half === "both" && topWithDartsClosed(p, depth));
+    const source = garment.panels.find(
+      (p) => isOf(p.id, root) && p.half === "both" && topWithDartsClosed(p, depth) !== null,
+    );
     const top = source && topWithDartsClosed(source, depth);
     if (!source || !top) return [];
     const id = `facing-${root}`;
     const own: Panel = { ...top, id, name: `Facing, ${root}`, half: "both" };
     const centre = own.edges.find((e) => e.id === "crotch");
-    const folds = centre !== undefined && pathIsStraight(centre.path) && !(root === "back" && opensAtBack);
+    const folds = centre !== undefined && pathIsStraight(centre.path) && opens !== `centre-${root}`;
     const { cut: _cut, ...pair } = own;
-    return [{ root, source, panel: folds ? onFold(pair) : pair }];
+    const panel = folds ? onFold(pair) : pair;
+    return [
+      { root, source, panel: { ...panel, alsoCut: [{ material: "interfacing" as const, count: folds ? 1 : 2 }] } },
+    ];
   });
   const sewn = made.map(({ root, source, panel }): Join => ({
     id: `waist-facing-${root}`,
@@ -46,19 +47,17 @@ export function facings(panels: readonly Panel[], depth: Mm, opensAtBack: boolea
     b: rimEdges(source, "waist").map((edge) => along(source.id, edge.id)),
   }));
   const [first, second] = made;
-  const side: Join[] =
-    first && second
-      ? [
-          {
-            id: "facing-side",
-            label: "Facing, side seam",
-            kind: "style",
-            how: "equal",
-            leg: "both",
-            a: [along(first.panel.id, "side")],
-            b: [along(second.panel.id, "side")],
-          },
-        ]
-      : [];
-  return { panels: made.map((m) => m.panel), joins: [...sewn, ...side] };
+  if (!first || !second) {
+    return unsettled(garment, "The waist is cut into parts, so its facing has to be drawn on the sewn waist.");
+  }
+  const side: Join = {
+    id: "facing-side",
+    label: "Facing, side seam",
+    kind: "style",
+    how: "equal",
+    leg: "both",
+    a: [along(first.panel.id, "side")],
+    b: [along(second.panel.id, "side")],
+  };
+  return withParts(garment, { panels: made.map((m) => m.panel), joins: [...sewn, side] });
 }

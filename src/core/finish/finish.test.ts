@@ -1,25 +1,27 @@
 import { pathLength } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { derive, deriveShape } from "../derive";
+import { derive, deriveShape, type Derived } from "../derive";
+import { panelById, type Panel } from "../drafting";
 import { resolveAllowances, resolveFinish, waistLevelEffect, type Finish } from ".";
 
 const style: Finish = {
   waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
   fastening: { kind: "zip-centre-back", length: "auto" },
   hem: { kind: "turned", depth: "auto" },
+  pockets: [],
 };
 
 describe("finish", () => {
   test("the maker's entry lies over the style's; what it leaves out stays the style's", () => {
     const { finish } = resolveFinish(style, { waist: { kind: "straight-band", depth: "2 in" } }, "cm");
-    expect(finish.band?.depth.mm).toBeCloseTo(50.8, 6);
-    expect(finish.band).toMatchObject({ sits: "above", overlap: { mm: 30 } });
+    expect(finish.waist).toMatchObject({ kind: "straight-band", sits: "above", overlap: { mm: 30 } });
+    expect(finish.waist && "depth" in finish.waist && finish.waist.depth.mm).toBeCloseTo(50.8, 6);
     expect(finish.undecided).toEqual([]);
   });
 
   test("undecided is a value: listed, never invented", () => {
     const { finish } = resolveFinish(style, { waist: "undecided", hem: "undecided", fastening: "undecided" }, "cm");
-    expect(finish).toMatchObject({ band: null, zip: null, hem: null });
+    expect(finish).toMatchObject({ waist: null, fastening: null, hem: null });
     expect(finish.undecided).toHaveLength(3);
   });
 
@@ -39,10 +41,12 @@ describe("finish", () => {
   });
 
   test("allowances: the set's own, the maker's over them, limits kept", () => {
-    expect(resolveAllowances({ side: "1 in" }, "cm").set).toMatchObject({ side: 25.4, inseam: 15, zip: 25 });
+    expect(resolveAllowances({ side: "1 in" }, "cm").set.widths).toMatchObject({ side: 25.4, inseam: 15, zip: 25 });
     expect(resolveAllowances({ side: "20 cm" }, "cm").errors[0]?.path).toBe("allowances.side");
   });
 });
+
+const partOf = (derived: Derived, id: string): Panel => panelById(derived.sewn, id);
 
 describe("the zip", () => {
   test("left to itself it ends at the hip line or where the crotch begins to turn", () => {
@@ -115,7 +119,7 @@ describe("a shaped facing", () => {
         finish: { waist: { kind: "facing", depth: "6 cm" } },
       }),
     );
-    const side = deep.facings[0]?.edges.find((e) => e.id === "side");
+    const side = partOf(deep, "facing-back").edges.find((e) => e.id === "side");
     expect(pathLength(side?.path ?? [])).toBeCloseTo(60, 6);
     const wrong = derive(palazzoJob(HAND_BODY, { finish: { waist: { kind: "facing", depth: "90 cm" } } }));
     expect(wrong).toMatchObject({ ok: false, errors: [{ path: "finish.waist.depth" }] });
@@ -159,7 +163,7 @@ describe("an ankle cuff", () => {
     expect(jogger({ hem: { kind: "cuff", depth: "8 cm" } }).plan.levels.hem).toBe(970 - 80);
     const asked = jogger({}, { cuff: "45 mm" });
     expect(asked.plan.levels.hem).toBe(970 - 45);
-    const ys = (asked.cuff?.edges ?? []).flatMap((e) => e.path.flatMap((s) => s.points.map((p) => p[1])));
+    const ys = partOf(asked, "cuff").edges.flatMap((e) => e.path.flatMap((s) => s.points.map((p) => p[1])));
     expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(90, 6);
   });
 

@@ -1,7 +1,17 @@
 import { edgeOf } from "../drafting";
-import { distanceToOutline, pathAt, polygonSelfCrossing, type Point } from "../geometry";
+import {
+  angleFromTo,
+  distanceToOutline,
+  pathAt,
+  pathEndTangent,
+  pathLength,
+  pathStartTangent,
+  polygonSelfCrossing,
+  type Path,
+  type Point,
+} from "../geometry";
 import type { Piece } from "../pieces";
-import { plain } from "../units";
+import { plain, toDegrees, type Mm } from "../units";
 import { verdict, type CheckRule } from "./check";
 
 interface Misfit {
@@ -9,6 +19,21 @@ interface Misfit {
   readonly edge: string;
   readonly point: Point;
   readonly off: number;
+}
+
+/** A turn this sharp within an edge is a corner: the cut line beside it belongs to both its sides. */
+const CORNER_DEGREES = 10;
+
+/** Where an edge turns sharply, by arc length from its start. */
+function cornersOf(path: Path): Mm[] {
+  let reached = 0;
+  return path.flatMap((segment, i) => {
+    const before = path[i - 1];
+    const at = reached;
+    reached += pathLength([segment]);
+    const turn = before ? angleFromTo(pathEndTangent([before]), pathStartTangent([segment])) : 0;
+    return Math.abs(toDegrees(turn)) > CORNER_DEGREES ? [at] : [];
+  });
 }
 
 /** Places along each stretch, away from its corners, where cut line and seam line lie furthest from the allowance. */
@@ -21,8 +46,11 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
       if (stretch.role === "dart" || stretch.allowanceEnd !== undefined || stretch.length < 3 * stretch.allowance + 10)
         continue;
       const { path } = edgeOf(piece.panel, stretch.edge);
+      const corners = cornersOf(path);
       for (const share of [0.35, 0.5, 0.65]) {
-        const { point } = pathAt(path, stretch.from + stretch.length * share);
+        const at = stretch.from + stretch.length * share;
+        if (corners.some((c) => Math.abs(c - at) < 2 * stretch.allowance)) continue;
+        const { point } = pathAt(path, at);
         const off = distanceToOutline(point, piece.cutLine) - stretch.allowance;
         if (!worst || Math.abs(off) > Math.abs(worst.off)) worst = { piece, edge: stretch.name, point, off };
       }
@@ -36,7 +64,7 @@ export const allowances: CheckRule = {
   id: "allowances",
   label: "Allowances",
   note: "Every sewn edge has its allowance once, a fold has none; cut lines do not cross themselves.",
-  measure({ pieces, hemDepth }) {
+  measure({ pieces, finish }) {
     const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
     const bare = pieces.flatMap((piece) =>
       piece.edges.filter((e) => e.allowance <= 0 && e.role !== "fold").map((edge) => ({ piece, edge })),
@@ -54,7 +82,7 @@ export const allowances: CheckRule = {
             panel: bare.piece.id,
             point: bare.piece.seamLine[0] as Point,
             text:
-              hemDepth === null && bare.edge.role === "hem"
+              finish.hem === null && bare.edge.role === "hem"
                 ? "The hem is not decided, so it has no allowance."
                 : `The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
           }
@@ -73,6 +101,13 @@ export const allowances: CheckRule = {
       message: wrong?.text ?? "Every sewn edge has its allowance once.",
       where: wrong ? { panel: wrong.panel, point: wrong.point } : null,
       fix: wrong ? "Set the allowance of this edge." : null,
+      remedy:
+        bare && !crossing && bare.edge.role !== "hem"
+          ? {
+              label: "Give it 1 cm",
+              changes: [{ path: ["allowances", "edges", `${bare.piece.id}.${bare.edge.edge}`], value: "10 mm" }],
+            }
+          : null,
     });
   },
 };

@@ -1,8 +1,9 @@
 import type { BodyMeasures } from "../body";
-import { isOf, type LegPlan, type Panel } from "../drafting";
+import { isOf, type LegPlan, type Panel, type ResolvedRules } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
+import type { MoveEntry } from "../styles";
 import type { Mm } from "../units";
 import type { Readings } from "./readings";
 
@@ -19,30 +20,54 @@ export interface Check {
   readonly message: string;
   readonly where: { readonly panel: string; readonly point: Point } | null;
   readonly fix: string | null;
+  /** What one press changes in the job to mend it; null or absent where that is for the maker. */
+  readonly remedy?: Remedy | null;
+}
+
+/** A change to the job's own data, by path; applying a remedy or advice is nothing but this. */
+export interface JobChange {
+  readonly path: readonly (string | number)[];
+  readonly value: unknown;
+}
+
+export interface Remedy {
+  readonly label: string;
+  readonly changes: readonly JobChange[];
 }
 
 /** What a check may look at: results only, never intentions. */
 export interface Inspected {
   readonly measures: BodyMeasures;
   readonly plan: LegPlan;
-  /** Every panel of the garment on its seam line, bands and flounces included. */
+  /** The legs as the moves left them, and how they are joined: the shape on the body. */
+  readonly legs: readonly Panel[];
+  readonly legSeams: readonly Seam[];
+  /** Every panel of the garment as it is sewn: what is left of the legs, bands, pockets, flounces. */
   readonly panels: readonly Panel[];
   readonly seams: readonly Seam[];
   readonly pieces: readonly Piece[];
   readonly finish: ResolvedFinish;
   readonly readings: Readings;
   readonly zip: {
-    readonly at: "centre-back" | "side";
+    readonly at: "centre-back" | "centre-front" | "side";
     readonly length: Mm;
     readonly hipAlong: Mm;
     readonly smoothAlong: Mm;
   } | null;
   readonly hemDepth: Mm | null;
-  /** Relaxed girth of an ankle cuff; null without one. */
-  readonly cuffGirth: Mm | null;
   /** How much lower than the draft the moves have put the crotch. */
   readonly crotchDrop: Mm;
   readonly shoe: Mm;
+  readonly rules: ResolvedRules;
+  /** The block was brought in, so no rule redraws it. */
+  readonly ownBlock: boolean;
+  readonly moves: readonly MoveEntry[];
+  /** The finish as stored, so that a change keeps the rest of it. */
+  readonly finishSource: Readonly<Record<string, unknown>>;
+  /** The cloth in hand; null for what is not said. `stretch` is the share it gives across. */
+  readonly cloth: { readonly width: Mm | null; readonly length: Mm | null; readonly stretch: number };
+  /** Girths of one leg that the moves were asked for; null where none was stated. */
+  readonly asked: { readonly hem: Mm | null };
 }
 
 /** One check: its file, its id, its words. */
@@ -62,7 +87,14 @@ export function placeOf(panels: readonly Panel[], landmark: string, root?: "fron
 
 /** A check's finding under its rule's name; what passes needs no remedy. */
 export function verdict(rule: CheckRule, found: Omit<Check, "id" | "label">): Check {
-  return { id: rule.id, label: rule.label, ...found, fix: found.status === "pass" ? null : found.fix };
+  const passes = found.status === "pass";
+  return {
+    id: rule.id,
+    label: rule.label,
+    ...found,
+    fix: passes ? null : found.fix,
+    remedy: passes ? null : (found.remedy ?? null),
+  };
 }
 
 /** Pass, look or fault for a deviation that should be small. */

@@ -1,14 +1,65 @@
 import { panelOutline } from "../drafting";
 import { boxOf } from "../geometry";
 import { plain } from "../units";
-import { byFloor, placeOf, verdict, type CheckRule } from "./check";
+import { pulledOn } from "../finish";
+import { byFloor, placeOf, verdict, type Check, type CheckRule, type Inspected } from "./check";
+
+/** What would let the waist pass over the hip, by how the garment is put on. */
+function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix" | "remedy"> {
+  const darted = legs.some((p) => p.edges.some((e) => e.role === "dart"));
+  const own = finishSource.waist;
+  const { waist, fastening } = finish;
+  if (waist && "fit" in waist && waist.fit === "waist") {
+    const held = typeof own === "object" && own !== null ? own : { kind: waist.kind };
+    return {
+      fix: "Cut the band as long as the sewn edge: without an opening it does not pass the hip.",
+      remedy: {
+        label: "Cut the band to the sewn edge",
+        changes: [{ path: ["finish", "waist"], value: { ...held, fit: "edge" } }],
+      },
+    };
+  }
+  if (pulledOn(finish) && darted) {
+    return {
+      fix: "Leave the waist hip-wide: darts and a pull-on waist do not go together.",
+      remedy: {
+        label: "Leave the waist hip-wide",
+        changes: [{ path: ["block", "rules", "waist", "shaping"], value: "hipWide" }],
+      },
+    };
+  }
+  const zipped = fastening && "length" in fastening && fastening.length !== "auto" ? fastening.kind : "zip-centre-back";
+  return {
+    fix: "Choose a longer zip, or another closure.",
+    remedy: {
+      label:
+        zipped === "zip-side"
+          ? "Set a zip in at the side"
+          : zipped === "fly"
+            ? "Lengthen the fly"
+            : "Set a zip in at the centre back",
+      changes: [{ path: ["finish", "fastening"], value: { kind: zipped, length: "auto" } }],
+    },
+  };
+}
+
+/** A shorter leg, where a move sets the length. */
+function shorterBy(moves: Inspected["moves"], hem: number, by: number): Check["remedy"] {
+  const index = moves.findIndex((m) => m.move === "set-length" && m.on);
+  if (index < 0) return null;
+  return {
+    label: `Shorten the leg by ${plain(Math.ceil(by))} mm`,
+    changes: [{ path: ["moves", index, "params", "length"], value: `${plain(Math.floor(hem - by))} mm` }],
+  };
+}
 
 /** Can it be put on: the widest the waist opens against the hip. */
 export const pullOn: CheckRule = {
   id: "pull-on",
   label: "Goes over the hip",
   note: "The opened waist passes over the hip.",
-  measure({ measures, readings, panels }) {
+  measure(inspected) {
+    const { measures, readings, legs } = inspected;
     const value = readings.waistOpening - measures.hip.mm;
     const status = byFloor(value, 20, 0);
     return verdict(this, {
@@ -20,8 +71,8 @@ export const pullOn: CheckRule = {
         value < 0
           ? `The opened waist is ${plain(-value)} mm too small to pass over the hip.`
           : `The opened waist passes with ${plain(value)} mm to spare.`,
-      where: placeOf(panels, "waistCentre"),
-      fix: "Choose a longer zip, or another closure.",
+      where: placeOf(legs, "waistCentre"),
+      ...howToOpen(inspected),
     });
   },
 };
@@ -31,7 +82,7 @@ export const zipLength: CheckRule = {
   id: "zip-length",
   label: "Zip length",
   note: "The zip opens past the hip and does not run into the turn of the crotch curve.",
-  measure({ zip, readings, measures, panels }) {
+  measure({ zip, readings, measures, legs, finish }) {
     if (!zip) return null;
     const passes = readings.waistOpening >= measures.hip.mm;
     const over = zip.length - zip.smoothAlong;
@@ -48,7 +99,16 @@ export const zipLength: CheckRule = {
           : zip.at === "side"
             ? `${plain(zip.length)} mm down the left side.`
             : `${plain(zip.length)} mm, ending before the crotch turns.`,
-      where: zip.at === "side" ? placeOf(panels, "hipSide") : placeOf(panels, "hipCentre", "back"),
+      where:
+        zip.at === "side"
+          ? placeOf(legs, "hipSide")
+          : placeOf(legs, "hipCentre", zip.at === "centre-front" ? "front" : "back"),
+      remedy: finish.fastening
+        ? {
+            label: "Take the length that fits",
+            changes: [{ path: ["finish", "fastening"], value: { kind: finish.fastening.kind, length: "auto" } }],
+          }
+        : null,
       fix:
         status === "pass"
           ? null
@@ -64,12 +124,11 @@ export const floorClearance: CheckRule = {
   id: "floor-clearance",
   label: "Off the floor",
   note: "The lowest place of the hem clears the floor in shoes.",
-  measure({ measures, readings, shoe, panels }) {
+  measure({ measures, readings, shoe, legs, moves, plan }) {
     const floor = measures.waistToFloor.mm + shoe;
     const value = floor - readings.lowestPoint;
     const status = byFloor(value, 10, 0);
-    const lowest = panels
-      .filter((p) => p.id !== "waistband")
+    const lowest = legs
       .map((panel) => ({ panel, bottom: boxOf(panelOutline(panel)).bottom }))
       .reduce((a, b) => (b.bottom > a.bottom ? b : a));
     const point = panelOutline(lowest.panel).find(([, y]) => y === lowest.bottom) ?? [0, lowest.bottom];
@@ -84,6 +143,7 @@ export const floorClearance: CheckRule = {
           : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
       where: { panel: lowest.panel.id, point },
       fix: "Shorten the leg.",
+      remedy: shorterBy(moves, plan.levels.hem, 12 - value),
     });
   },
 };

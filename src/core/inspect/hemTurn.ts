@@ -17,10 +17,10 @@ export const hemTurn: CheckRule = {
   id: "hem-turn",
   label: "Turn-up on the curve",
   note: "The turn-up of a curved hem has little to ease in.",
-  measure({ panels, hemDepth }) {
+  measure({ legs, hemDepth, finishSource }) {
     if (hemDepth === null) return null;
     // Part of a circle is always rolled or turned narrowly; there the ease is spread over the whole round.
-    const turned = panels.filter((panel) => !panel.ring || hemDepth > ROLLED);
+    const turned = legs.filter((panel) => !panel.ring || hemDepth > ROLLED);
     if (turned.length === 0) return null;
     const worst = turned
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))
@@ -35,6 +35,10 @@ export const hemTurn: CheckRule = {
       message: `A turn-up of ${plain(hemDepth)} mm leaves ${plain(worst.value)} mm to ease in on the ${worst.panel.name.toLowerCase()}.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
       fix: "Choose a narrower hem, a facing or a rolled hem.",
+      remedy: {
+        label: "Turn it up only as far as lies flat",
+        changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
+      },
     });
   },
 };

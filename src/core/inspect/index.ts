@@ -3,12 +3,13 @@ import type { Check, CheckRule, Inspected } from "./check";
 import { floorClearance, pullOn, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
+import { elastic, legSum, pieceFitsCloth, pocketHand } from "./made";
 import { crotchLength, footEntry, hipEase, thighEase } from "./onBody";
 import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
 
-export type { Check, CheckRule, CheckStatus, Inspected } from "./check";
+export type { Check, CheckRule, CheckStatus, Inspected, Remedy } from "./check";
 export { turnUpExcess } from "./hemTurn";
 
 /** Every check, in the order they are read. */
@@ -27,10 +28,14 @@ export const CHECKS: readonly CheckRule[] = [
   crotchLength,
   dartLength,
   zipLength,
+  elastic,
   footEntry,
+  pocketHand,
   hemTurn,
   floorClearance,
   mirroredPair,
+  legSum,
+  pieceFitsCloth,
   allowances,
   labels,
 ];

@@ -1,8 +1,9 @@
 import type { Derived } from "../derive";
-import { panelMap, type Panel } from "../drafting";
+import { panelById, panelMap, type Panel } from "../drafting";
 import { line, pathEnd, pathStart } from "../geometry";
 import type { Finish } from "../finish";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { seamsOf } from "../pieces";
 import { inspect, type Inspected } from ".";
 
 const hand = derivedOf(palazzoJob(HAND_BODY));
@@ -13,11 +14,16 @@ const statusOf = (derived: Derived, id: string): string | undefined => derived.c
 function inspected(derived: Derived): Inspected {
   return {
     ...derived,
-    panels: derived.band ? [...derived.panels, derived.band] : derived.panels,
+    legs: derived.panels,
+    legSeams: seamsOf(derived.panels, derived.joins),
+    panels: derived.sewn,
+    ownBlock: false,
+    finishSource: {},
+    cloth: { width: null, length: null, stretch: 0 },
+    asked: { hem: null },
     zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
     hemDepth: derived.hemDepth?.mm ?? null,
     crotchDrop: 0,
-    cuffGirth: null,
     shoe: 30,
   };
 }
@@ -27,7 +33,8 @@ const recheck = (change: Partial<Inspected>, id: string): string | undefined =>
 
 /** The panels with one of them put in place of the one of its id. */
 const swapped = (panel: Panel | null): Partial<Inspected> => ({
-  panels: inspected(hand).panels.map((p) => (p.id === panel?.id ? panel : p)),
+  panels: hand.sewn.map((p) => (p.id === panel?.id ? panel : p)),
+  legs: hand.panels.map((p) => (p.id === panel?.id ? panel : p)),
 });
 
 const stretched = (panel: Panel, by: number): Panel => panelMap(panel, ([x, y]) => [x, y > 300 ? y + by : y]);
@@ -74,7 +81,7 @@ describe("checks measure the outlines they are given", () => {
   });
 
   test("a band cut short", () => {
-    const band = hand.band && panelMap(hand.band, ([x, y]) => [x * 0.99, y]);
+    const band = panelMap(panelById(hand.sewn, "waistband"), ([x, y]) => [x * 0.99, y]);
     expect(recheck(swapped(band), "waist-seam")).toBe("fault");
   });
 

@@ -115,10 +115,10 @@ export const creaseBalance: CheckRule = {
   id: "crease-balance",
   label: "Leg halves about the crease",
   note: "At the hem both sides of the crease are equally wide.",
-  measure({ panels, plan }) {
+  measure({ legs, plan }) {
     // A leg hung from its side or inseam has no crease to halve it, and one cut above the knee has not reached it yet.
     const hung = plan.hang === "side" || plan.hang === "inseam";
-    const whole = panels.filter((p) => p.landmarks.creaseHem && p.landmarks.hemSide && p.landmarks.hemInseam);
+    const whole = legs.filter((p) => p.landmarks.creaseHem && p.landmarks.hemSide && p.landmarks.hemInseam);
     if (hung || plan.levels.hem < plan.levels.knee || whole.length === 0) return null;
     const worst = whole
       .map((panel) => {

@@ -1,6 +1,8 @@
 import { STRETCHES } from "../finish";
-import { plain } from "../units";
-import { byFloor, placeOf, verdict, type CheckRule } from "./check";
+import { edgeOf } from "../drafting";
+import { pathLength } from "../geometry";
+import { plain, type Mm } from "../units";
+import { byFloor, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
 
 /** Ease of a finished girth over the body's; one carded with its ease is met when the pattern is as large. */
 function easeRule(
@@ -9,18 +11,22 @@ function easeRule(
     readonly landmark: string;
     readonly garment: string;
     readonly fix: string;
+    readonly remedy: (inspected: Inspected, lacking: Mm) => Remedy;
   },
 ): CheckRule {
-  const { girth, landmark, garment, fix, ...words } = own;
+  const { girth, landmark, garment, fix, remedy, ...words } = own;
   return {
     ...words,
-    measure({ measures, readings, panels }) {
+    measure(inspected) {
+      const { measures, readings, legs, cloth } = inspected;
       const value = readings[`${girth}Girth`] - measures[girth].mm;
       const { net } = measures[girth];
+      // Cloth that stretches may be smaller than the body, by half of what it gives.
+      const given = (cloth.stretch / 2) * measures[girth].mm;
       return verdict(this, {
-        status: net ? byFloor(value, 20, 0) : byFloor(value, -0.5, -2),
+        status: net ? byFloor(value, 20 - given, -given) : byFloor(value, -0.5 - given, -2 - given),
         value,
-        limit: 20,
+        limit: 20 - given,
         unit: "mm",
         message:
           value < 0
@@ -28,8 +34,9 @@ function easeRule(
             : net
               ? `${plain(value)} mm of ease round the ${girth}.`
               : `As large as the carded ${girth}, which already holds its ease.`,
-        where: placeOf(panels, landmark),
+        where: placeOf(legs, landmark),
         fix,
+        remedy: inspected.ownBlock ? null : remedy(inspected, 21 - given - value),
       });
     },
   };
@@ -43,6 +50,13 @@ export const hipEase: CheckRule = easeRule({
   landmark: "hipSide",
   garment: "The trousers are",
   fix: "Add hip ease to front and back.",
+  remedy: ({ rules }, lacking) => ({
+    label: `Add ${plain(Math.ceil(lacking))} mm of ease`,
+    changes: (["front", "back"] as const).map((panel) => ({
+      path: ["block", "rules", "ease", panel],
+      value: `${plain(Math.ceil(10 * (rules.ease[panel] + lacking / 4)) / 10)} mm`,
+    })),
+  }),
 });
 
 export const thighEase: CheckRule = easeRule({
@@ -53,14 +67,32 @@ export const thighEase: CheckRule = easeRule({
   landmark: "crotchPoint",
   garment: "The leg is",
   fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
+  remedy: ({ rules }, lacking) => ({
+    label: `Lengthen the back extension by ${plain(Math.ceil(lacking))} mm`,
+    changes: [
+      {
+        path: ["block", "rules", "backExtension", "add"],
+        value: `${plain(Math.ceil(10 * (rules.backExtension.add + 1.1 * lacking)) / 10)} mm`,
+      },
+    ],
+  }),
 });
+
+/** A deeper crotch, or with a negative amount a higher one. */
+function deeperBy(present: Mm, by: Mm): Remedy {
+  const mm = by > 0 ? Math.ceil(by) : Math.floor(by);
+  return {
+    label: `${mm > 0 ? "Lower" : "Raise"} the crotch by ${plain(Math.abs(mm))} mm`,
+    changes: [{ path: ["block", "rules", "crotchDepth", "add"], value: `${plain(present + mm)} mm` }],
+  };
+}
 
 /** The whole crotch seam against the body's, from waist to waist, with what the waist edge and the crotch were moved. */
 export const crotchLength: CheckRule = {
   id: "crotch-length",
   label: "Crotch seam on the body",
   note: "The crotch seam is as long as the body from waist to waist, and the stated drop.",
-  measure({ measures, readings, panels, plan, crotchDrop }) {
+  measure({ measures, readings, legs, plan, crotchDrop, rules, ownBlock }) {
     const { crotchLength: body } = measures;
     // A waist edge above or below the natural waist lengthens or shortens the seam twice, before and behind.
     const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;
@@ -78,7 +110,9 @@ export const crotchLength: CheckRule = {
         : value > 60
           ? `The crotch seam is ${plain(value)} mm longer than the body: it bags.`
           : `${plain(value)} mm longer than the body's crotch length.`,
-      where: placeOf(panels, "crotchPoint", "back"),
+      where: placeOf(legs, "crotchPoint", "back"),
+      // The seam grows before and behind, so by about twice what the crotch is lowered.
+      remedy: ownBlock ? null : deeperBy(rules.crotchDepth.add, (short ? 2 - value : 55 - value) / 1.9),
       fix: short
         ? "Raise or lengthen the back crotch, or deepen the crotch line."
         : "Raise the crotch line, or shorten the back extension.",
@@ -91,8 +125,9 @@ export const footEntry: CheckRule = {
   id: "foot-entry",
   label: "Foot passes",
   note: "Hem and stretched cuff open wide enough for heel and instep.",
-  measure({ measures, readings, panels, cuffGirth }) {
-    const stretched = cuffGirth === null ? Infinity : cuffGirth * STRETCHES;
+  measure({ measures, readings, panels, legs, finish }) {
+    const cuff = panels.find((p) => p.id === "cuff");
+    const stretched = cuff ? pathLength(edgeOf(cuff, "sewn").path) * STRETCHES : Infinity;
     const value = Math.min(readings.hemGirth, stretched) - measures.heel.mm;
     return verdict(this, {
       status: byFloor(value, 0, 0),
@@ -103,8 +138,20 @@ export const footEntry: CheckRule = {
         value < 0
           ? `The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${plain(-value)} mm too narrow for heel and instep.`
           : `The foot passes with ${plain(value)} mm to spare.`,
-      where: placeOf(panels, "hemSide"),
+      where: placeOf(legs, "hemSide"),
       fix: "Widen the hem, or leave a slit at the side.",
+      remedy:
+        cuff && finish.hem?.kind === "cuff"
+          ? {
+              label: "Take a cuff that passes the heel",
+              changes: [
+                {
+                  path: ["finish", "hem"],
+                  value: { kind: "cuff", depth: `${plain(finish.hem.depth.mm)} mm`, girth: "auto" },
+                },
+              ],
+            }
+          : null,
     });
   },
 };

@@ -69,14 +69,14 @@ function hemTopOf(panel: Panel): Mm {
 
 /**
  * Measures the panels of the garment, without its band. Leg girths are those of the right leg; a seam's length is that
- * of the front on the right leg. `zip` opens the waist.
+ * of the front on the right leg. `zip` opens the waist, which elastic or a fitted band holds at `held` at the most.
  */
 export function readPanels(
   panels: readonly Panel[],
   joins: readonly Join[],
   plan: LegPlan,
   measures: BodyMeasures,
-  zip: Mm,
+  opens: { readonly zip: Mm; readonly held: Mm },
 ): Readings {
   const { levels } = plan;
   const leg = legOf(panels, "right");
@@ -115,7 +115,7 @@ export function readPanels(
     thighGirth: legGirth(thighY),
     kneeGirth: levels.knee < hemTop ? legGirth(levels.knee) : null,
     hemGirth: leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
-    waistOpening: waistGirth + 2 * zip,
+    waistOpening: Math.min(waistGirth, opens.held) + 2 * opens.zip,
     crotchSeamFront,
     crotchSeamBack,
     crotchSeam: crotchSeamFront + crotchSeamBack,

@@ -11,8 +11,8 @@ export const hipCorner: CheckRule = {
   id: "hip-corner",
   label: "Hip runs into the leg",
   note: "Near the hip line the side turns gently, or it puckers when sewn.",
-  measure({ panels }) {
-    const found = panels.flatMap((panel) => {
+  measure({ legs }) {
+    const found = legs.flatMap((panel) => {
       const { hipSide } = panel.landmarks;
       if (!hipSide) return [];
       return edgesWithRole(panel, "side").flatMap((edge) => {
@@ -50,8 +50,8 @@ export const dartLength: CheckRule = {
   id: "dart-length",
   label: "Darts clear of the hip",
   note: "Darts end well above the hip line.",
-  measure({ panels, plan }) {
-    const ends = panels.flatMap((panel) =>
+  measure({ legs, plan, rules }) {
+    const ends = legs.flatMap((panel) =>
       panel.lines
         .filter((l) => l.kind === "dart")
         .map((l) => ({ panel, tip: l.points[1] as Point, value: plan.levels.hip - (l.points[1] as Point)[1] })),
@@ -67,6 +67,15 @@ export const dartLength: CheckRule = {
       message: `The lowest dart, on the ${lowest.panel.name.toLowerCase()}, ends ${plain(lowest.value)} mm above the hip line.`,
       where: { panel: lowest.panel.id, point: lowest.tip },
       fix: "Shorten the dart.",
+      remedy: {
+        label: "Shorten it",
+        changes: [
+          {
+            path: ["block", "rules", "waist", isOf(lowest.panel.id, "front") ? "frontLength" : "backLength"],
+            value: `${plain(Math.max(60, Math.floor(rules.waist[isOf(lowest.panel.id, "front") ? "frontLength" : "backLength"] - (51 - lowest.value))))} mm`,
+          },
+        ],
+      },
     });
   },
 };

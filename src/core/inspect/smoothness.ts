@@ -69,8 +69,8 @@ export const smoothWaist: CheckRule = {
   id: "smooth-waist",
   label: "Waist runs on",
   note: "Joined at side and centres, the waist runs on without peak or dip.",
-  measure({ panels, seams }) {
-    const joint = worstOf(jointsOf(panels, seams, "waist"));
+  measure({ legs, legSeams }) {
+    const joint = worstOf(jointsOf(legs, legSeams, "waist"));
     return (
       joint &&
       report(
@@ -89,8 +89,8 @@ export const smoothHem: CheckRule = {
   id: "smooth-hem",
   label: "Hem runs on",
   note: "Joined at its seams, the hem runs on without peak or dip.",
-  measure({ panels, seams }) {
-    const joint = worstOf(jointsOf(panels, seams, "hem"));
+  measure({ legs, legSeams }) {
+    const joint = worstOf(jointsOf(legs, legSeams, "hem"));
     if (!joint) return null;
     // A tapered hem meets in a shallow peak; what matters is the step over 60 mm of hem.
     const step = 60 * Math.tan((Math.abs(joint.deviation) * Math.PI) / 360);
@@ -104,8 +104,8 @@ export const smoothCrotch: CheckRule = {
   id: "smooth-crotch",
   label: "Crotch runs on",
   note: "Joined at the inseam, the crotch seam runs on without peak or dip.",
-  measure({ panels, seams }) {
-    const joint = worstOf(jointsOf(panels, seams, "crotch"));
+  measure({ legs, legSeams }) {
+    const joint = worstOf(jointsOf(legs, legSeams, "crotch"));
     return (
       joint && report(this, joint, byLimits(joint.deviation, 3, 8), 3, "Draw both crotch curves square to the inseam.")
     );

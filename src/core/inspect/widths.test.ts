@@ -10,7 +10,7 @@ const sources = {
   easeProfile: shape.readings.easeProfile,
   crotch: shape.plan.levels.crotch,
   wedges: shape.shown,
-  allowances: shape.allowances,
+  allowances: shape.allowances.widths,
 };
 
 describe("the width budget", () => {
@@ -30,7 +30,7 @@ describe("the width budget", () => {
     expect(front?.ease).toBeGreaterThan(10);
     expect(front?.ease).toBeLessThan(13);
     expect(back?.ease).toBeGreaterThan(9);
-    expect(front?.allowance).toBe(shape.allowances.side + shape.allowances.crotch);
+    expect(front?.allowance).toBe(shape.allowances.widths.side + shape.allowances.widths.crotch);
   });
 
   test("below the waist the dart takes its share, at the hem the slashes take theirs", () => {

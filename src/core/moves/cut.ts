@@ -30,6 +30,9 @@ import {
 import type { Mm } from "../units";
 import type { StyleState } from "./move";
 
+/** What can be cut: panels and how they are sewn together. */
+export type Cuttable = Pick<StyleState, "panels" | "joins">;
+
 /** A place on a panel's outline: an edge, and the arc length from its start. */
 export interface Place {
   readonly edge: string;
@@ -165,7 +168,7 @@ export function withInner(part: Panel, source: Panel): Panel {
  * Cuts one panel in two along a path. Both parts stay in their frame; every seam the panel was part of now names the
  * parts, and the new edges, of role `style`, are joined by a seam of their own. Edges lose no length.
  */
-export function cutPanel(state: StyleState, panelId: string, cut: PanelCut): StyleState {
+export function cutPanel<S extends Cuttable>(state: S, panelId: string, cut: PanelCut): S {
   const panel = panelById(state.panels, panelId);
   const between = run(panel, cut.from, cut.to);
   const rest = run(panel, cut.to, cut.from);
@@ -223,7 +226,10 @@ export function renamed(join: Join, panelId: string, refs: ReadonlyMap<string, r
   const side = (list: readonly EdgeRef[]): EdgeRef[] =>
     list.flatMap((ref) => {
       if (ref.panel !== panelId) return [ref];
-      const parts = refs.get(ref.edge) ?? [];
+      const found = refs.get(ref.edge) ?? [];
+      // A stretch of an edge that was not cut stays that stretch.
+      const [only] = found;
+      const parts = ref.part && only && found.length === 1 ? [{ ...only, part: ref.part }] : found;
       return ref.reversed ? [...parts].reverse().map((p) => ({ ...p, reversed: !p.reversed })) : parts;
     });
   return { ...join, a: side(join.a), b: side(join.b) };

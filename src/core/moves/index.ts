@@ -17,8 +17,8 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export { onPanel } from "./cut";
-export { topWithDartsClosed } from "./yoke";
+export { cutPanel, middleGrain, onPanel } from "./cut";
+export { cutTop, topWithDartsClosed } from "./yoke";
 export { garmentLengthSchema } from "./setLength";
 export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";

@@ -35,7 +35,7 @@ import {
 } from "../geometry";
 import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { cutPanel, middleGrain, renamed } from "./cut";
+import { cutPanel, middleGrain, renamed, type Cuttable } from "./cut";
 import { wholeLegs } from "./legs";
 import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
@@ -97,14 +97,14 @@ export const yoke: Move<Params> = {
   },
 };
 
-function cutYoke(
-  state: StyleState,
+function cutYoke<S extends Cuttable>(
+  state: S,
   panel: Panel,
   centre: Quantity,
   side: Mm,
   keep: boolean,
   param: "centre" | "front",
-): StyleState {
+): S {
   const crotch = edgeOf(panel, "crotch").path;
   const hip = panel.landmarks.hipSide?.[1] ?? Infinity;
   const top = panel.landmarks.waistSide?.[1] ?? 0;
@@ -249,8 +249,18 @@ export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
   return closedYoke(panel, top, drawn);
 }
 
-/** The centre back of the yoke on the fold: no seam, one piece, its grain along the fold. */
-function onFold(state: StyleState, yokeId: string): StyleState {
+/**
+ * The top of a panel cut off as deep as asked all along, its darts closed, what is left of them staying below: a
+ * contour band, `<panel>-yoke`, over `<panel>-lower`. Its centre lies on the fold where asked. Throws MoveRefused where
+ * the depth leaves no fair line.
+ */
+export function cutTop<S extends Cuttable>(state: S, panel: Panel, depth: Quantity, folded: boolean): S {
+  const cut = cutYoke(state, panel, depth, depth.mm, true, "centre");
+  return folded ? onFold(cut, `${panel.id}-yoke`) : cut;
+}
+
+/** The centre of the yoke on the fold: no seam, one piece, its grain along the fold. */
+function onFold<S extends Cuttable>(state: S, yokeId: string): S {
   const panel = panelById(state.panels, yokeId);
   const centre = edgeOf(panel, "crotch");
   const [low, high] = [pathStart(centre.path), pathEnd(centre.path)];
@@ -266,7 +276,7 @@ function onFold(state: StyleState, yokeId: string): StyleState {
   const folded: Panel = {
     ...panel,
     edges: panel.edges.map((e) =>
-      e === centre ? { ...e, role: "fold", name: "centre back, on the fold", path: [line(low, high)] } : e,
+      e === centre ? { ...e, role: "fold", name: "centre, on the fold", path: [line(low, high)] } : e,
     ),
     lines: [{ kind: "grain", points: [at(0.15), at(0.85)] }],
     cut: { count: 1, onFold: true },

@@ -1,92 +1,147 @@
-import { pathAt, pathLength, pointAdd, pointScale, polygonArea, type Point } from "../geometry";
-import { edgeOf, edgesWithRole, isOf, panelArea, panelOutline, type Edge, type Panel } from "../drafting";
-import type { AllowanceSet } from "../finish";
+import {
+  pathAt,
+  pathLength,
+  pointAdd,
+  pointBetween,
+  pointDistance,
+  pointScale,
+  polygonArea,
+  type Point,
+} from "../geometry";
+import { edgeOf, panelArea, panelById, panelOutline, type AllowanceKind, type Edge, type Panel } from "../drafting";
+import type { AllowanceSet, Running } from "../finish";
 import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { notchPlaces, type NotchPlace } from "./notches";
 import type { Notch, Piece, PieceEdge } from "./piece";
 import type { Seam } from "./seams";
 
+/** How the hem is cut: its allowance, and whether it is the mirror image of the leg above. */
+export interface HemCut {
+  readonly allowance: Mm;
+  readonly mirrored: boolean;
+}
+
+/** The part of a centre seam that opens, or is cut as if it did: its length below the waist, and its allowance. */
+export interface OpeningCut {
+  readonly root: "front" | "back";
+  readonly length: Mm;
+  readonly width: Mm;
+}
+
 /** What the pieces of a job need beyond its panels. */
 export interface CutPlan {
   readonly allowances: AllowanceSet;
-  /** Depth of the turned hem; null while the hem is undecided. */
-  readonly hemDepth: Mm | null;
-  /** The hem is sewn to a cuff, not turned. */
-  readonly hemSewn: boolean;
-  /** Length of the zip along the centre back below the sewn waist; null without one. */
-  readonly zipLength: Mm | null;
+  /** Null while the hem is undecided. */
+  readonly hem: HemCut | null;
+  readonly opening: OpeningCut | null;
   /** The zip is set into the side, whose seams then carry its allowance. */
   readonly zipAtSide: boolean;
+  /** Marks the finishes ask for. */
+  readonly marks: readonly NotchPlace[];
   readonly job: { readonly name: string; readonly wearer: string; readonly date: string; readonly version: string };
 }
 
-/** The zip's wide allowance narrows to the crotch's over this length. */
+/** The opening's wide allowance narrows to the crotch's over this length. */
 const ZIP_TAPER: Mm = 60;
+
+/** An edge along which the garment opens: its last stretch, up to the waist. */
+interface OpensOn {
+  readonly length: Mm;
+  readonly width: Mm;
+}
 
 /** Every panel as a piece to cut, with its allowances applied once and its matching marks. */
 export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan: CutPlan): Piece[] {
-  const marks = notchPlaces(panels, seams);
+  const opened = openedEdges(panels, seams, plan.opening);
+  const ends = [...opened].flatMap(([key, { length }]): NotchPlace[] => {
+    const [panel, edge] = key.split(".") as [string, string];
+    const whole = pathLength(edgeOf(panelById(panels, panel), edge).path);
+    if (whole - length < 1) return [];
+    return [{ panel, edge, along: whole - length, kind: "single", pairs: `crotch-${plan.opening?.root ?? "back"}` }];
+  });
+  const marks = notchPlaces(panels, seams, [...plan.marks, ...ends]);
   return panels.map((panel) => {
-    const withZip = hasZip(panel, plan.zipLength);
     const own = marks.filter((mark) => mark.panel === panel.id);
-    return pieceOf(panel, withZip ? [...own, ...zipMark(panel, withZip)] : own, withZip, plan);
+    return pieceOf(panel, own, opened, plan);
   });
 }
 
-/** The edge the zip is set into, and how far down it goes; null on panels without one. */
-function hasZip(panel: Panel, zip: Mm | null): ZipOn | null {
-  const edge = edgesWithRole(panel, "crotch")[0];
-  const whole = isOf(panel.id, "back") && panel.landmarks.waistCentre && panel.landmarks.crotchPoint;
-  return whole && edge && zip !== null ? { edge, zip } : null;
-}
-
-interface ZipOn {
-  readonly edge: Edge;
-  readonly zip: Mm;
-}
-
-const zipMark = (panel: Panel, { edge, zip }: ZipOn): NotchPlace[] => [
-  { panel: panel.id, edge: edge.id, along: pathLength(edge.path) - zip, kind: "single", pairs: "crotch-back" },
-];
-
-function pieceOf(panel: Panel, marks: readonly NotchPlace[], zip: ZipOn | null, plan: CutPlan): Piece {
-  const { allowances } = plan;
-  const isBand = panel.id === "waistband";
-  const applied: EdgeAllowance[] = panel.edges.map((edge) => {
-    if (isBand) return flat(edge, allowances.band);
-    if (edge === zip?.edge) return zipAllowance(edge, allowances, zip.zip);
-    switch (edge.role) {
-      case "hem":
-        if (plan.hemSewn) return flat(edge, allowances.inseam);
-        return { ...flat(edge, plan.hemDepth ?? 0), mirrored: !panel.ring };
-      case "fold":
-        return flat(edge, 0);
-      case "side":
-        return flat(edge, plan.zipAtSide ? Math.max(allowances.side, allowances.zip) : allowances.side);
-      case "style":
-        return flat(edge, allowances.side);
-      case "inseam":
-        return flat(edge, allowances.inseam);
-      case "crotch":
-        return flat(edge, allowances.crotch);
-      default:
-        return flat(edge, allowances.waist);
+/** Which centre edges the opening runs along, from the waist down, by "panel.edge". Centre edges run up to the waist. */
+function openedEdges(
+  panels: readonly Panel[],
+  seams: readonly Seam[],
+  opening: OpeningCut | null,
+): ReadonlyMap<string, OpensOn> {
+  const found = new Map<string, OpensOn>();
+  if (!opening) return found;
+  for (const seam of seams.filter((s) => s.kind === "crotch" && s.id.startsWith(`crotch-${opening.root}`))) {
+    for (const walk of [seam.walkA, seam.walkB]) {
+      let rest = opening.length;
+      for (const ref of [...walk].reverse()) {
+        const length = Math.min(rest, pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path));
+        if (length > 0) found.set(`${ref.panel}.${ref.edge}`, { length, width: opening.width });
+        rest -= length;
+      }
     }
+  }
+  return found;
+}
+
+/** The kind of allowance an edge takes by what it is. */
+function kindOf(panel: Panel, edge: Edge, zipAtSide: boolean): AllowanceKind {
+  if (panel.sewn?.all) return panel.sewn.all;
+  switch (edge.role) {
+    case "side":
+      return zipAtSide ? "zip" : "side";
+    case "style":
+      return panel.sewn?.style ?? "style";
+    case "inseam":
+    case "crotch":
+      return edge.role;
+    default:
+      return "waist";
+  }
+}
+
+/** What is cut beyond one edge. */
+function allowanceOf(panel: Panel, edge: Edge, opens: OpensOn | undefined, plan: CutPlan): EdgeAllowance {
+  const { widths, edges } = plan.allowances;
+  const single = edges[`${panel.id}.${edge.id}`] ?? edges[`${panel.of ?? panel.id}.${edge.id}`];
+  if (edge.role === "fold") return flat(edge, 0);
+  if (single) return running(edge, single);
+  if (opens) return openingAllowance(edge, widths.crotch, opens);
+  if (edge.role === "hem" && !panel.id.startsWith("hem-facing")) {
+    return { ...flat(edge, plan.hem?.allowance ?? 0), mirrored: plan.hem?.mirrored === true && !panel.ring };
+  }
+  const kind = kindOf(panel, edge, plan.zipAtSide);
+  return flat(edge, kind === "zip" ? Math.max(widths.zip, widths.side) : widths[kind]);
+}
+
+function pieceOf(
+  panel: Panel,
+  marks: readonly NotchPlace[],
+  opened: ReadonlyMap<string, OpensOn>,
+  plan: CutPlan,
+): Piece {
+  const applied = panel.edges.map((edge) => allowanceOf(panel, edge, opened.get(`${panel.id}.${edge.id}`), plan));
+  const edges = applied.flatMap(({ edge, widest, width }): PieceEdge[] => {
+    const opens = opened.get(`${panel.id}.${edge.id}`);
+    const whole = pathLength(edge.path);
+    const ends = [width(0), width(whole)] as const;
+    if (opens && Math.abs(ends[0] - ends[1]) > 1e-9)
+      return openingStretches(edge, plan.allowances.widths.crotch, opens);
+    if (Math.abs(ends[0] - ends[1]) > 1e-9) return [stretch(edge, edge.id, [0, whole], ends[0], ends[1])];
+    return [stretch(edge, edge.id, [0, whole], widest)];
   });
-  const edges = applied.flatMap(({ edge, widest }): PieceEdge[] =>
-    edge === zip?.edge
-      ? zipStretches(edge, allowances, zip.zip)
-      : [stretch(edge, edge.id, [0, pathLength(edge.path)], widest)],
-  );
   return finish(panel, applied, edges, marks, cutOf(panel), plan);
 }
 
 /** One for each leg, unless the panel belongs to one leg or says otherwise. */
 function cutOf(panel: Panel): Piece["cut"] {
   if (panel.cut) {
-    const { count, onFold } = panel.cut;
-    return { count, pairs: false, onFold, singleLayer: count === 1 && !onFold };
+    const { count, onFold, pairs = false } = panel.cut;
+    return { count, pairs, onFold, singleLayer: count === 1 && !onFold };
   }
   const pairs = panel.half === "both";
   return { count: pairs ? 2 : 1, pairs, onFold: false, singleLayer: !pairs };
@@ -111,25 +166,36 @@ const stretch = (
   ...(allowanceEnd === undefined ? {} : { allowanceEnd }),
 });
 
-/** Wide along the zip, narrowing below it. The crotch edge runs from the crotch point up to the waist. */
-function zipAllowance(edge: Edge, set: AllowanceSet, zip: Mm): EdgeAllowance {
-  const zipFrom = pathLength(edge.path) - zip;
-  const width = (along: Mm): Mm => {
-    const below = Math.min(1, Math.max(0, (zipFrom - along) / ZIP_TAPER));
-    return set.zip + (set.crotch - set.zip) * below;
+/** A width that runs evenly from one end of the edge to the other. */
+function running(edge: Edge, [from, to]: Running): EdgeAllowance {
+  const whole = pathLength(edge.path);
+  return {
+    edge,
+    width: (along) => from + ((to - from) * along) / whole,
+    widest: Math.max(from, to),
+    mirrored: false,
   };
-  return { edge, width, widest: Math.max(set.zip, set.crotch), mirrored: false };
 }
 
-function zipStretches(edge: Edge, set: AllowanceSet, zip: Mm): PieceEdge[] {
+/** Wide along the opening, narrowing below it. */
+function openingAllowance(edge: Edge, usual: Mm, opens: OpensOn): EdgeAllowance {
+  const from = pathLength(edge.path) - opens.length;
+  const width = (along: Mm): Mm => {
+    const below = Math.min(1, Math.max(0, (from - along) / ZIP_TAPER));
+    return opens.width + (usual - opens.width) * below;
+  };
+  return { edge, width, widest: Math.max(opens.width, usual), mirrored: false };
+}
+
+function openingStretches(edge: Edge, usual: Mm, opens: OpensOn): PieceEdge[] {
   const whole = pathLength(edge.path);
-  const zipFrom = whole - zip;
-  const taperFrom = Math.max(0, zipFrom - ZIP_TAPER);
+  const from = whole - opens.length;
+  const taperFrom = Math.max(0, from - ZIP_TAPER);
   return [
-    stretch(edge, "crotch", [0, taperFrom], set.crotch),
-    stretch(edge, "crotch-taper", [taperFrom, zipFrom], set.crotch, set.zip),
-    stretch(edge, "crotch-zip", [zipFrom, whole], set.zip),
-  ];
+    stretch(edge, "crotch", [0, taperFrom], usual),
+    stretch(edge, "crotch-taper", [taperFrom, from], usual, opens.width),
+    stretch(edge, "crotch-zip", [from, whole], opens.width),
+  ].filter((s) => s.length > 1e-6);
 }
 
 function finish(
@@ -153,31 +219,55 @@ function finish(
   const grainLine = panel.lines.find((l) => l.kind === "grain");
   if (!grainLine) throw new RangeError(`${panel.id} has no grain line`);
   return {
-    id: panel.id,
+    id: panel.of ?? panel.id,
     name: panel.name,
     panel,
     material: panel.material,
+    alsoCut: panel.alsoCut ?? [],
     cut,
     seamLine: panelOutline(panel),
     cutLine,
     edges,
     grain: [grainLine.points[0] as Point, grainLine.points[grainLine.points.length - 1] as Point],
     notches,
+    drills: drillsOf(panel),
     label: labelOf(panel, cut, plan),
     area: panelArea(panel),
   };
 }
 
+/** Drilled this far short of a dart's tip, so that the hole is hidden in the dart. */
+const DRILL_SHORT: Mm = 10;
+
+function drillsOf(panel: Panel): Point[] {
+  return panel.lines
+    .filter((l) => l.kind === "dart")
+    .flatMap(({ points }) => {
+      const [from, tip, to] = points;
+      if (!from || !tip || !to) return [];
+      const mouth = pointBetween(from, to, 0.5);
+      const long = pointDistance(mouth, tip);
+      return long > 2 * DRILL_SHORT ? [pointBetween(tip, mouth, DRILL_SHORT / long)] : [];
+    });
+}
+
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
 function cutWords(cut: Piece["cut"]): string {
+  if (cut.pairs && cut.count === 4) return "cut 4, two left and two right";
   if (cut.pairs) return `cut ${cut.count}, left and right`;
   return cut.onFold ? `cut ${cut.count} on the fold` : `cut ${cut.count}, single layer`;
+}
+
+/** What the same outline is cut from besides, in one line: "and 2 interfacing, 2 lining". */
+function alsoWords({ alsoCut = [] }: Panel): string[] {
+  return alsoCut.length === 0 ? [] : [`and ${alsoCut.map(({ material, count }) => `${count} ${material}`).join(", ")}`];
 }
 
 function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {
   return [
     panel.name,
     `${cutWords(cut)}, ${panel.material}`,
+    ...alsoWords(panel),
     job.name || "Unnamed job",
     job.wearer ? `for ${job.wearer}` : "wearer not named",
     [job.version, job.date].filter(Boolean).join(", "),

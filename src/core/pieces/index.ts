@@ -1,4 +1,4 @@
 export * from "./piece";
 export * from "./seams";
-export { cutPieces } from "./cutPieces";
+export { cutPieces, type HemCut, type OpeningCut } from "./cutPieces";
 export { pathTurn } from "./offset";

@@ -1,4 +1,4 @@
-import { edgeOf, panelById, type EdgeRef, type Panel } from "../drafting";
+import { isOf, refLength, type EdgeRef, type Panel } from "../drafting";
 import { pathLength } from "../geometry";
 import type { Mm } from "../units";
 import type { Notch } from "./piece";
@@ -36,25 +36,29 @@ function marksOf(seam: Seam): readonly Mm[] {
 function placeOn(panels: readonly Panel[], walk: readonly EdgeRef[], distance: Mm): Omit<NotchPlace, "kind" | "pairs"> {
   let rest = distance;
   for (const [i, ref] of walk.entries()) {
-    const length = pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path);
+    const length = refLength(panels, ref);
     if (rest <= length + 1e-9 || i === walk.length - 1) {
       const within = Math.min(length, Math.max(0, rest));
-      return { panel: ref.panel, edge: ref.edge, along: ref.reversed ? length - within : within };
+      const from = ref.part?.[0] ?? 0;
+      return { panel: ref.panel, edge: ref.edge, along: from + (ref.reversed ? length - within : within) };
     }
     rest -= length;
   }
   throw new RangeError("a seam without edges");
 }
 
-/** The band is marked where the seams of the waist meet it, double at the centre back. */
+/** A strip on the waist is marked where the seams of the waist meet it, double at the centre back. */
 function bandMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
   const places: NotchPlace[] = [];
   let reached = 0;
   const mark = (distance: Mm, kind: Notch["kind"]): void =>
     void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id });
-  if (seam.leg === "right") mark(0, "double");
+  const ends = [seam.walkB[0], seam.walkB.at(-1)].map((ref) => ref !== undefined && isOf(ref.panel, "back"));
+  // The half of each leg starts or ends at the centre back; a stretch of the back alone starts there or at the side.
+  const whole = ends[0] !== ends[1];
+  if (whole && ends[0] && seam.leg === "right") mark(0, "double");
   seam.walkB.forEach((ref, i) => {
-    reached += pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path);
+    reached += seam.ratio === 0 ? 0 : refLength(panels, ref) / seam.ratio;
     const next = seam.walkB[i + 1];
     if (next ? next.panel !== ref.panel : seam.leg === "right") mark(reached, "single");
   });
@@ -63,12 +67,17 @@ function bandMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
 
 /**
  * Matching marks of every seam: on both sides at the same arc length from their shared start, or at the same share of
- * it where one side is gathered or pleated in, so that they meet when the seam is sewn. Darts are marked at their legs.
+ * it where one side is gathered or pleated in, so that they meet when the seam is sewn. Darts are marked at their legs; what a finish
+ * asks for is marked besides.
  * One mark for the front and for what both share, two for the centre back.
  */
-export function notchPlaces(panels: readonly Panel[], seams: readonly Seam[]): NotchPlace[] {
+export function notchPlaces(
+  panels: readonly Panel[],
+  seams: readonly Seam[],
+  asked: readonly NotchPlace[] = [],
+): NotchPlace[] {
   const places = seams.flatMap((seam): NotchPlace[] => {
-    if (seam.kind === "waist" && seam.a[0]?.startsWith("waistband.")) return bandMarks(panels, seam);
+    if (seam.walkA[0]?.panel === "waistband" && seam.kind === "waist") return bandMarks(panels, seam);
     const kind = seam.id.startsWith("crotch-back") ? "double" : "single";
     const distances: readonly (readonly [Mm, Mm])[] =
       seam.how === "gathered" || seam.how === "pleated"
@@ -102,7 +111,7 @@ export function notchPlaces(panels: readonly Panel[], seams: readonly Seam[]): N
   );
   // Left and right of one pattern are walked as two seams and marked once.
   const seen = new Set<string>();
-  return [...places, ...darts].filter(({ panel, edge, along, pairs }) => {
+  return [...places, ...darts, ...asked].filter(({ panel, edge, along, pairs }) => {
     const key = `${panel}.${edge}.${along.toFixed(3)}.${pairs.replace(/-(left|right)$/, "")}`;
     if (seen.has(key)) return false;
     seen.add(key);

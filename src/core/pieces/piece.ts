@@ -30,6 +30,8 @@ export interface Piece {
   readonly name: string;
   readonly panel: Panel;
   readonly material: Material;
+  /** The same outline cut again from other cloth: lining, interfacing, a second layer. */
+  readonly alsoCut: readonly { readonly material: Material; readonly count: number }[];
   readonly cut: {
     readonly count: number;
     readonly pairs: boolean;
@@ -41,6 +43,8 @@ export interface Piece {
   readonly edges: readonly PieceEdge[];
   readonly grain: readonly [Point, Point];
   readonly notches: readonly Notch[];
+  /** Places inside the piece that are marked through the cloth: a centimetre short of every dart's tip. */
+  readonly drills: readonly Point[];
   readonly label: readonly string[];
   readonly area: number;
 }

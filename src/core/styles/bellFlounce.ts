@@ -29,5 +29,5 @@ export const bellFlounce: Style = {
     "flounce.start": ({ waistToKnee }) =>
       quantity(waistToKnee.mm + 80, `knee ${plain(waistToKnee.mm)} + 80`, { waistToKnee }),
   },
-  finish: BAND_AND_ZIP,
+  finish: { ...BAND_AND_ZIP, waist: { kind: "contour-band", depth: "50 mm", sits: "cut" }, hem: { kind: "rolled" } },
 };

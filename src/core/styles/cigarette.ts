@@ -9,7 +9,8 @@ export const cigarette: Style = {
   label: "Cigarette",
   note: "A high waist and a leg that tapers to the ankle, measured with the knee bent.",
   school: "proportional",
-  rules: { crotchDepth: { add: "50 mm" }, level: { high: "50 mm" } },
+  // The usual crotch depth and 50, read from a waist line 50 higher: the crotch stays where it is on the body.
+  rules: { level: { high: "50 mm" } },
   params: z.strictObject({
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
     knee: autoLengthSchema.optional().describe("Finished girth of one leg at the knee."),
@@ -31,8 +32,9 @@ export const cigarette: Style = {
       ),
   },
   finish: {
-    waist: { kind: "straight-band", depth: "50 mm", sits: "above", overlap: "30 mm" },
+    waist: { kind: "contour-band", depth: "50 mm", sits: "cut" },
     fastening: { kind: "zip-side", length: "auto" },
+    pockets: [],
     hem: { kind: "turned", depth: "auto" },
   },
 };

@@ -18,6 +18,7 @@ export const culotte: Style = {
   finish: {
     waist: "undecided",
     fastening: "undecided",
+    pockets: "undecided",
     hem: { kind: "turned", depth: "auto" },
   },
 };

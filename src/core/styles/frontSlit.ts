@@ -32,8 +32,9 @@ export const frontSlit: Style = {
     ]),
   ),
   finish: {
-    waist: { kind: "straight-band", depth: "50 mm", sits: "above", overlap: "0 mm" },
+    waist: { kind: "casing", depth: "50 mm", elastic: "waist-less" },
     fastening: { kind: "none" },
+    pockets: [],
     hem: { kind: "turned", depth: "auto" },
   },
 };

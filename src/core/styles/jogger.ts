@@ -36,5 +36,10 @@ export const jogger: Style = {
       ),
     "casing.depth": () => quantity(40, "the style's own: 40"),
   },
-  finish: { ...CASED, hem: { kind: "cuff", depth: "60 mm" } },
+  finish: {
+    ...CASED,
+    waist: { kind: "cut-on-casing", elastic: "waist-less", drawstring: true },
+    pockets: [{ kind: "slant" }],
+    hem: { kind: "cuff", depth: "60 mm" },
+  },
 };

@@ -27,5 +27,5 @@ export const palazzo: Style = {
     "shape-leg.hem": leg,
     "spread.hemSpread": () => quantity(240, "the style's own: 240 a panel in two equal gaps"),
   },
-  finish: BAND_AND_ZIP,
+  finish: { ...BAND_AND_ZIP, pockets: [{ kind: "slant" }] },
 };

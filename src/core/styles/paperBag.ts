@@ -29,5 +29,5 @@ export const paperBag: Style = {
     "casing.frill": () => quantity(45, "the style's own: 45"),
     "casing.depth": () => quantity(35, "the style's own: 35"),
   },
-  finish: CASED,
+  finish: { ...CASED, pockets: [{ kind: "patch" }], belt: { width: "40 mm" } },
 };

@@ -27,5 +27,5 @@ export const pleated: Style = {
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { count: 2, depth: "30 mm", run: "knee" },
   autos: { "shape-leg.knee": bentKnee(90), "shape-leg.hem": ankleAnd(150) },
-  finish: BAND_AND_ZIP,
+  finish: { ...BAND_AND_ZIP, fastening: { kind: "fly", length: "auto" }, pockets: [{ kind: "slant" }] },
 };

@@ -35,16 +35,18 @@ export function flaredFromKnee(kneeEase: Mm, out: Mm): Style["autos"] {
   };
 }
 
-/** A straight band 40 deep above the waist, a zip at the centre back, a turned hem. */
+/** A straight band 40 deep above the waist, a zip at the centre back, a turned hem, no pockets. */
 export const BAND_AND_ZIP: Style["finish"] = {
   waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
   fastening: { kind: "zip-centre-back", length: "auto" },
+  pockets: [],
   hem: { kind: "turned", depth: "auto" },
 };
 
-/** A casing cut on to the panels, pulled on. */
+/** A casing cut on to the panels with elastic in it, pulled on, no pockets. */
 export const CASED: Style["finish"] = {
-  waist: { kind: "cut-on-casing" },
+  waist: { kind: "cut-on-casing", elastic: "waist-less" },
   fastening: { kind: "none" },
+  pockets: [],
   hem: { kind: "turned", depth: "auto" },
 };

@@ -26,5 +26,5 @@ export const sweat: Style = {
     "widen-leg.side": () => quantity(25, "the style's own: 25 a panel"),
     "drop-crotch.by": () => quantity(15, "the style's own: 15 lower"),
   },
-  finish: CASED,
+  finish: { ...CASED, pockets: [{ kind: "in-seam" }] },
 };

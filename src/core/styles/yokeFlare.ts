@@ -28,5 +28,10 @@ export const yokeFlare: Style = {
     "shape-leg.start": ({ waistToKnee }) =>
       quantity(waistToKnee.mm + 120, `knee ${plain(waistToKnee.mm)} + 120`, { waistToKnee }),
   },
-  finish: { waist: { kind: "facing", depth: "50 mm" }, fastening: "undecided", hem: { kind: "turned", depth: "auto" } },
+  finish: {
+    waist: { kind: "facing", depth: "50 mm" },
+    fastening: { kind: "fly", length: "auto" },
+    pockets: [],
+    hem: { kind: "turned", depth: "auto" },
+  },
 };

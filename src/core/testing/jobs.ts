@@ -2,9 +2,10 @@ import { derive, deriveShape, type Derived, type Shape } from "../derive";
 import { panelById, type Panel } from "../drafting";
 import { parseJob, type Job } from "../files";
 
-/** A palazzo job for a body; throws with the sentence when it is not valid. */
+/** A palazzo job for a body, without pockets unless asked for; throws with the sentence when it is not valid. */
 export function palazzoJob(body: Job["body"], more: Partial<Job> = {}): Job {
-  const parsed = parseJob({ format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, ...more });
+  const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, ...more };
+  const parsed = parseJob({ ...job, finish: { pockets: [], ...more.finish } });
   if (!parsed.ok) throw new Error(parsed.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
   return parsed.job;
 }

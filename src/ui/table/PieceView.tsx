@@ -15,6 +15,18 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
         strokeLinejoin="round"
       />
       <PanelView panel={piece.panel} />
+      {piece.drills.map(([x, y], i) => (
+        <circle
+          key={i}
+          cx={x}
+          cy={y}
+          r={3}
+          fill="none"
+          stroke="var(--text)"
+          strokeWidth={1.4}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
       {piece.notches.map((n, i) => {
         const [dx, dy] = [n.outer[0] - n.at[0], n.outer[1] - n.at[1]];
         const length = Math.hypot(dx, dy) || 1;

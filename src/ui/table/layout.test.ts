@@ -18,7 +18,7 @@ test("paths are drawn with their own curves, not flattened", () => {
 
 test("panels lie side by side with their waists level, strips below, nothing overlapping", () => {
   const placed = layOut(
-    [derived.back, derived.front, ...(derived.band ? [derived.band] : [])].map((p) => ({
+    [derived.back, derived.front, ...derived.sewn.filter((p) => p.id === "waistband")].map((p) => ({
       id: p.id,
       item: p,
       box: panelBox(p),

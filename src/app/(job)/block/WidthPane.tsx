@@ -28,7 +28,7 @@ export function WidthPane() {
         easeProfile: shape.readings.easeProfile,
         crotch: shape.plan.levels.crotch,
         wedges: shape.shown,
-        allowances: shape.allowances,
+        allowances: shape.allowances.widths,
       },
     [shape],
   );

@@ -33,7 +33,6 @@ const FAULTS: Readonly<Record<string, readonly string[]>> = {
   g03: ["crotch-length"],
   g07: ["crotch-length"],
   g11: ["crotch-length"],
-  g13: ["pull-on"],
   g14: ["crotch-length"],
   g15: ["hem-turn"],
   g16: ["crotch-length"],

@@ -1,197 +1,226 @@
 "use client";
+import Button from "@mui/material/Button";
 import type { Finish } from "@/core/finish";
 import type { Job } from "@/core/files";
 import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
-import { JobLengthField } from "@/ui/JobLengthField";
 import { PaneHeading } from "@/ui/StageLayout";
+import { AllowanceFields } from "./AllowanceFields";
+import { FinishEntry } from "./FinishEntry";
+import {
+  BELT,
+  FASTENING_KINDS,
+  HEM_KINDS,
+  POCKET_KINDS,
+  TRIM_KINDS,
+  WAIST_KINDS,
+  type FinishKind,
+} from "./finishFields";
 
 type Room = "waist" | "fastening" | "hem";
+type Entry = Readonly<Record<string, unknown>>;
 
-/** Gives a room of the finish an entry of its own, starting from the style's. */
-function own(draft: Job, room: Room, usual: Finish): void {
-  draft.finish ??= {};
-  const held = draft.finish[room];
-  if (held === undefined || held === "undecided") Object.assign(draft.finish, { [room]: structuredClone(usual[room]) });
-}
-
-const ALLOWANCES = [
-  ["side", "Side seam"],
-  ["inseam", "Inseam"],
-  ["crotch", "Crotch"],
-  ["zip", "Along the zip"],
-  ["waist", "Waist"],
-  ["band", "Band, all round"],
-] as const;
-
-/** One choice of the finish, which may also stay undecided. */
-function Decision(props: {
+const ROOMS: readonly {
   readonly room: Room;
+  readonly heading: string;
   readonly label: string;
-  /** Kinds of this finish and their words. */
-  readonly kinds: readonly (readonly [string, string])[];
-  /** The style's own, or what the job chose over it. */
-  readonly finish: Finish[Room];
-  readonly style: Finish[Room];
-}) {
-  const { room, label, kinds, finish, style } = props;
-  const kindOf = (value: Finish[Room]): string => (typeof value === "object" ? value.kind : "undecided");
-  return (
-    <Choice
-      label={label}
-      value={kindOf(finish)}
-      options={[...kinds, ["undecided", "undecided"]]}
-      onChange={(kind) =>
-        changeJob((draft) => {
-          draft.finish ??= {};
-          if (kind === kindOf(style)) delete draft.finish[room];
-          else Object.assign(draft.finish, { [room]: kind === "undecided" ? kind : { kind } });
-        })
-      }
-    />
-  );
-}
+  readonly kinds: readonly FinishKind[];
+}[] = [
+  { room: "waist", heading: "Waist", label: "Edge", kinds: WAIST_KINDS },
+  { room: "fastening", heading: "Closure", label: "How it opens", kinds: FASTENING_KINDS },
+  { room: "hem", heading: "Hem", label: "How it ends", kinds: HEM_KINDS },
+];
 
-/** Waist, closure and hem, and the allowance of every kind of seam. */
+const asEntry = (value: unknown): Entry => (typeof value === "object" && value !== null ? (value as Entry) : {});
+
+/** Waist, closure, hem, pockets, belt and trims, and the allowance of every kind of seam. */
 export function Finishes() {
   const { job, shape, proof } = useOpenJob();
   if (!shape) return null;
   const { finish, zip, style } = shape;
-  const set = <T extends object>(room: Room): T =>
-    typeof job.finish?.[room] === "object" ? (job.finish[room] as unknown as T) : ({} as T);
-  const finishOf = (room: Room): Pick<Parameters<typeof Decision>[0], "room" | "finish" | "style"> => ({
-    room,
-    finish: job.finish?.[room] ?? style.finish[room],
-    style: style.finish[room],
-  });
-  const prepare = (room: Room) => (draft: Job) => own(draft, room, style.finish);
+  const known = {
+    waist: {},
+    fastening: { length: zip?.length ?? null },
+    hem: { depth: proof?.hemDepth ?? null },
+  };
   return (
     <>
-      <section aria-label="Waist">
-        <PaneHeading>Waist</PaneHeading>
-        <Decision
-          {...finishOf("waist")}
-          label="Edge"
-          kinds={[
-            ["straight-band", "straight band"],
-            ["facing", "shaped facing"],
-            ["cut-on-casing", "casing cut on"],
-          ]}
-        />
-        {finish.facing ? (
-          <JobLengthField
-            label="Depth"
-            path={["finish", "waist", "depth"]}
-            mm={finish.facing.mm}
-            changed={"depth" in set("waist")}
-            prepare={prepare("waist")}
-          />
-        ) : null}
-        {finish.band ? (
-          <>
-            <JobLengthField
-              label="Depth"
-              path={["finish", "waist", "depth"]}
-              mm={finish.band.depth.mm}
-              changed={"depth" in set("waist")}
-              prepare={prepare("waist")}
-            />
+      {ROOMS.map(({ room, heading, label, kinds }) => {
+        const value = job.finish?.[room] ?? style.finish[room] ?? "undecided";
+        const kind = typeof value === "object" ? kinds.find((k) => k.kind === value.kind) : undefined;
+        return (
+          <section key={room} aria-label={heading} style={{ marginBottom: 14 }}>
+            <PaneHeading>{heading}</PaneHeading>
             <Choice
-              label="It sits"
-              value={finish.band.sits}
+              label={label}
+              width={158}
+              value={kind?.kind ?? "undecided"}
+              options={[...kinds.map((k) => [k.kind, k.words] as const), ["undecided", "undecided"]]}
+              onChange={(next) => changeJob((draft) => choose(draft, room, next, style.finish[room]))}
+            />
+            {kind ? (
+              <FinishEntry
+                kind={kind}
+                path={["finish", room]}
+                own={asEntry(job.finish?.[room])}
+                resolved={asEntry(finish[room])}
+                known={known[room]}
+                prepare={(draft) => keepOwn(draft, room, style.finish)}
+              />
+            ) : null}
+          </section>
+        );
+      })}
+      <Pockets />
+      <Extras />
+      <AllowanceFields />
+    </>
+  );
+}
+
+/** Another kind of finish in a room; the style's own kind takes the style's numbers again. */
+function choose(draft: Job, room: Room, kind: string, usual: Finish[Room]): void {
+  draft.finish ??= {};
+  const styles = typeof usual === "object" ? usual.kind : "undecided";
+  if (kind === styles) delete draft.finish[room];
+  else Object.assign(draft.finish, { [room]: kind === "undecided" ? kind : { kind } });
+}
+
+/** Gives a room of the finish an entry of its own, starting from the style's. */
+function keepOwn(draft: Job, room: keyof Finish, usual: Finish): void {
+  draft.finish ??= {};
+  const held = draft.finish[room];
+  if (held === undefined || held === "undecided" || held === "none") {
+    Object.assign(draft.finish, { [room]: structuredClone(usual[room] ?? (room === "belt" ? {} : [])) });
+  }
+}
+
+/** The pockets, one after another, and a button for each kind that can be added. */
+function Pockets() {
+  const { job, shape } = useOpenJob();
+  if (!shape) return null;
+  const { finish, style } = shape;
+  const stored = job.finish?.pockets ?? style.finish.pockets ?? "undecided";
+  const prepare = (draft: Job): void => keepOwn(draft, "pockets", style.finish);
+  const list = Array.isArray(stored) ? stored : [];
+  const change = (edit: (pockets: Record<string, unknown>[]) => void): void =>
+    changeJob((draft) => {
+      prepare(draft);
+      if (Array.isArray(draft.finish?.pockets)) edit(draft.finish.pockets as unknown as Record<string, unknown>[]);
+    });
+  return (
+    <section aria-label="Pockets" style={{ marginBottom: 14 }}>
+      <PaneHeading>Pockets</PaneHeading>
+      {stored === "undecided" ? (
+        <p style={{ color: "var(--quiet)", margin: "0 0 4px" }}>Undecided.</p>
+      ) : list.length === 0 ? (
+        <p style={{ color: "var(--quiet)", margin: "0 0 4px" }}>None.</p>
+      ) : null}
+      {list.map((pocket, i) => {
+        const kind = POCKET_KINDS.find((k) => k.kind === pocket.kind);
+        if (!kind) return null;
+        return (
+          <div key={`${i}-${pocket.kind}`} style={{ marginBottom: 8 }}>
+            <div style={{ display: "flex", justifyContent: "space-between", alignItems: "baseline" }}>
+              <b>{kind.words[0]?.toUpperCase() + kind.words.slice(1)}</b>
+              <Button size="small" onClick={() => change((pockets) => pockets.splice(i, 1))}>
+                Take out
+              </Button>
+            </div>
+            <FinishEntry
+              kind={kind}
+              path={["finish", "pockets", i]}
+              own={asEntry(pocket)}
+              resolved={asEntry(finish.pockets?.[i])}
+              prepare={prepare}
+            />
+          </div>
+        );
+      })}
+      <div style={{ display: "flex", gap: 6, flexWrap: "wrap" }}>
+        {POCKET_KINDS.map((k) => (
+          <Button
+            key={k.kind}
+            size="small"
+            variant="outlined"
+            disabled={list.length >= 4 || list.some((p) => p.kind === k.kind)}
+            onClick={() => change((pockets) => pockets.push({ kind: k.kind }))}
+          >
+            Add: {k.words}
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+/** Belt and trims: there or not, and their numbers. */
+function Extras() {
+  const { job, shape } = useOpenJob();
+  if (!shape) return null;
+  const { finish, style } = shape;
+  const belted = finish.belt !== null;
+  const trims = job.finish?.trims ?? style.finish.trims ?? [];
+  return (
+    <section aria-label="Belt and trims" style={{ marginBottom: 14 }}>
+      <PaneHeading>Belt and trims</PaneHeading>
+      <Choice
+        label="Belt"
+        value={belted ? "belt" : "none"}
+        options={[
+          ["none", "none"],
+          ["belt", "belt in loops"],
+        ]}
+        onChange={(next) =>
+          changeJob((draft) => {
+            draft.finish ??= {};
+            draft.finish.belt = next === "none" ? "none" : {};
+          })
+        }
+      />
+      {finish.belt ? (
+        <FinishEntry
+          kind={BELT}
+          path={["finish", "belt"]}
+          own={asEntry(job.finish?.belt)}
+          resolved={asEntry(finish.belt)}
+          prepare={(draft) => keepOwn(draft, "belt", style.finish)}
+        />
+      ) : null}
+      {TRIM_KINDS.map((kind) => {
+        const i = trims.findIndex((t) => t.kind === kind.kind);
+        return (
+          <div key={kind.kind}>
+            <Choice
+              label={kind.words[0]?.toUpperCase() + kind.words.slice(1)}
+              width={84}
+              value={i >= 0 ? "yes" : "no"}
               options={[
-                ["above", "above the waist"],
-                ["on", "on the waist"],
+                ["no", "no"],
+                ["yes", "yes"],
               ]}
-              onChange={(sits) =>
+              onChange={(next) =>
                 changeJob((draft) => {
-                  own(draft, "waist", style.finish);
-                  const waist = draft.finish?.waist;
-                  if (typeof waist === "object" && waist.kind === "straight-band") waist.sits = sits;
+                  draft.finish ??= {};
+                  const others = structuredClone(trims).filter((t) => t.kind !== kind.kind);
+                  draft.finish.trims =
+                    next === "yes" ? [...others, { kind: kind.kind } as (typeof trims)[number]] : others;
                 })
               }
             />
-            <p style={{ color: "var(--quiet)", fontSize: 13, margin: "0 0 6px" }}>
-              {finish.band.sits === "on"
-                ? "Its depth is taken off the panels."
-                : "It stands above the panels; levels stay."}
-            </p>
-            <JobLengthField
-              label="Underlap"
-              path={["finish", "waist", "overlap"]}
-              mm={finish.band.overlap.mm}
-              changed={"overlap" in set("waist")}
-              prepare={prepare("waist")}
-            />
-          </>
-        ) : null}
-      </section>
-      <section aria-label="Closure" style={{ marginTop: 14 }}>
-        <PaneHeading>Closure</PaneHeading>
-        <Decision
-          {...finishOf("fastening")}
-          label="How it opens"
-          kinds={[
-            ["zip-centre-back", "zip, centre back"],
-            ["zip-side", "zip, left side"],
-            ["none", "pulled on"],
-          ]}
-        />
-        {zip ? (
-          <JobLengthField
-            label="Zip, below the band"
-            path={["finish", "fastening", "length"]}
-            mm={zip.length.mm}
-            note={zip.length.formula}
-            changed={finish.zip?.length !== "auto"}
-            prepare={prepare("fastening")}
-          />
-        ) : null}
-      </section>
-      <section aria-label="Hem" style={{ marginTop: 14 }}>
-        <PaneHeading>Hem</PaneHeading>
-        <Decision
-          {...finishOf("hem")}
-          label="How it ends"
-          kinds={[
-            ["turned", "turned up"],
-            ["cuff", "gathered into a cuff"],
-          ]}
-        />
-        {finish.cuff ? (
-          <JobLengthField
-            label="Depth of the cuff"
-            path={["finish", "hem", "depth"]}
-            mm={finish.cuff.depth.mm}
-            changed={"depth" in set("hem")}
-            prepare={prepare("hem")}
-          />
-        ) : null}
-        {finish.hem ? (
-          <JobLengthField
-            label="Depth, mirrored"
-            path={["finish", "hem", "depth"]}
-            mm={proof?.hemDepth?.mm ?? null}
-            note={proof?.hemDepth?.formula ?? ""}
-            changed={finish.hem.depth !== "auto"}
-            prepare={prepare("hem")}
-          />
-        ) : null}
-      </section>
-      <section aria-label="Allowances" style={{ marginTop: 14 }}>
-        <PaneHeading>Allowances, firm woven cloth</PaneHeading>
-        {ALLOWANCES.map(([key, label]) => (
-          <JobLengthField
-            key={key}
-            label={label}
-            path={["allowances", key]}
-            mm={shape.allowances[key]}
-            changed={job.allowances?.[key] !== undefined}
-            prepare={(draft) => void (draft.allowances ??= {})}
-          />
-        ))}
-      </section>
-    </>
+            {i >= 0 ? (
+              <FinishEntry
+                kind={kind}
+                path={["finish", "trims", i]}
+                own={asEntry(trims[i])}
+                resolved={asEntry(finish.trims[i])}
+                prepare={(draft) => keepOwn(draft, "trims", style.finish)}
+              />
+            ) : null}
+          </div>
+        );
+      })}
+    </section>
   );
 }

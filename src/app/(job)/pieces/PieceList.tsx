@@ -1,6 +1,8 @@
 "use client";
-import { setView } from "@/store/viewStore";
+import type { Notion } from "@/core/finish";
+import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 
 /** What to cut: piece, how many, from what. */
@@ -29,12 +31,40 @@ export function PieceList() {
                   : `${piece.cut.count}, ${piece.cut.onFold ? "on the fold" : "single"}`}
               </td>
               <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>
-                {piece.material}, {(piece.area / 100).toFixed(0)} cm²
+                {piece.material}
+                {piece.alsoCut.map(({ material, count }) => `, ${count} ${material}`).join("")}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
+      {proof.notions.length > 0 ? <Notions notions={proof.notions} /> : null}
     </section>
+  );
+}
+
+/** What is bought by length or number, with the caution where it can hurt. */
+function Notions({ notions }: { readonly notions: readonly Notion[] }) {
+  const tape = useView((v) => v.tape);
+  return (
+    <div style={{ marginTop: 12 }}>
+      <PaneHeading>Besides</PaneHeading>
+      {notions.map((notion) => (
+        <div key={notion.id} style={{ borderBottom: "1px solid var(--rule)", padding: "4px 0" }}>
+          <div style={{ display: "flex", justifyContent: "space-between" }}>
+            <span style={{ fontStretch: "85%" }}>
+              {notion.count > 1 ? `${notion.count} ` : ""}
+              {notion.label}
+            </span>
+            {notion.length ? (
+              <b title={notion.length.formula}>
+                <Length mm={notion.length.mm} tape={tape} unit />
+              </b>
+            ) : null}
+          </div>
+          {notion.caution ? <div style={{ color: "var(--look)", fontSize: 13 }}>{notion.caution}</div> : null}
+        </div>
+      ))}
+    </div>
   );
 }

@@ -42,7 +42,7 @@ export function PieceTable() {
           (x + at[0]) * view.k + view.x,
           (y + at[1]) * view.k + view.y,
         ];
-        const lightAt = lit && placed.find((p) => p.id === lit.panel);
+        const lightAt = lit && placed.find((p) => p.id === lit.panel || p.item.panel.id === lit.panel);
         const light = lit && lightAt ? onScreen(lightAt.at, [lit.point[0], lit.point[1]]) : null;
         return (
           <>

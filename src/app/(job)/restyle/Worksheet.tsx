@@ -15,6 +15,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { nanoid } from "nanoid";
 import { useCallback, useMemo, useState } from "react";
 import { MOVES } from "@/core/moves";
+import { pulledOn, type ResolvedFinish } from "@/core/finish";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -74,34 +75,16 @@ export function Worksheet() {
             <li style={{ padding: "10px 0", borderTop: "1px solid var(--rule)", display: "flex", gap: 10 }}>
               <Circle text={String(shape.moves.length + 1)} hot={false} />
               <div>
-                {finish.band ? (
-                  <>
-                    Finish with a straight band,{" "}
-                    <b>
-                      <Length mm={finish.band.depth.mm} tape={tape} unit />
-                    </b>
-                  </>
-                ) : finish.facing ? (
-                  <>
-                    Turn the waist with a shaped facing,{" "}
-                    <b>
-                      <Length mm={finish.facing.mm} tape={tape} unit />
-                    </b>
-                  </>
-                ) : finish.cutOn ? (
-                  "Its waist is the casing"
-                ) : (
-                  "The waist is undecided"
-                )}
+                <FinishWords finish={finish} />
                 {zip ? (
                   <>
-                    {zip.at === "side" ? ", zip down the left side, " : ", zip at the centre back, "}
+                    , {ZIP_WORDS[zip.at]}{" "}
                     <b title={zip.length.formula}>
                       <Length mm={zip.length.mm} tape={tape} unit />
                     </b>
                     .
                   </>
-                ) : finish.pulledOn ? (
+                ) : pulledOn(finish) ? (
                   ", pulled on."
                 ) : (
                   ", the closure is undecided."
@@ -113,6 +96,37 @@ export function Worksheet() {
       </DndContext>
       <AddLine onAdded={setChosen} />
     </section>
+  );
+}
+
+const ZIP_WORDS = {
+  "centre-back": "zip at the centre back,",
+  "centre-front": "fly in the centre front, zip",
+  side: "zip down the left side,",
+} as const;
+
+/** How the waist is finished, in a few words with its depth. */
+function FinishWords({ finish: { waist } }: { readonly finish: ResolvedFinish }) {
+  const tape = useView((v) => v.tape);
+  if (!waist) return <>The waist is undecided</>;
+  const words = {
+    "straight-band": "Finish with a straight band,",
+    "contour-band": "Cut a contour band,",
+    facing: "Turn the waist with a shaped facing,",
+    "cut-on-casing": "Its waist is the casing",
+    casing: "Finish with a separate casing,",
+    "ring-band": "Finish with a frilled ring,",
+  }[waist.kind];
+  const depth = "depth" in waist ? waist.depth.mm : "channel" in waist ? waist.frill.mm + waist.channel.mm : null;
+  return (
+    <>
+      {words}{" "}
+      {depth === null ? null : (
+        <b>
+          <Length mm={depth} tape={tape} unit />
+        </b>
+      )}
+    </>
   );
 }
 

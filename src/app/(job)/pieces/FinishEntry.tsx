@@ -1,0 +1,81 @@
+"use client";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import { changeJob, setAtPath } from "@/store/jobStore";
+import type { Job } from "@/core/files";
+import type { Mm } from "@/core/units";
+import { Choice } from "@/ui/Choice";
+import { JobLengthField } from "@/ui/JobLengthField";
+import type { FinishField, FinishKind } from "./finishFields";
+
+interface Props {
+  readonly kind: FinishKind;
+  /** Where in the job the entry is kept. */
+  readonly path: readonly (string | number)[];
+  /** The entry as stored, the entry as resolved to millimetres, and what `auto` comes to where that is known. */
+  readonly own: Readonly<Record<string, unknown>>;
+  readonly resolved: Readonly<Record<string, unknown>>;
+  readonly known?: Readonly<Record<string, { readonly mm: Mm; readonly formula: string } | null>>;
+  /** Gives the job an entry of its own to be changed. */
+  readonly prepare: (draft: Job) => void;
+}
+
+const isQuantity = (value: unknown): value is { mm: Mm; formula: string } =>
+  typeof value === "object" && value !== null && "mm" in value;
+
+/** The numbers and choices of one finish. */
+export function FinishEntry(props: Props) {
+  const { kind } = props;
+  return (
+    <>
+      {kind.fields.map((field) => (
+        <Field key={field.key} {...props} field={field} />
+      ))}
+      {kind.note ? <p style={{ color: "var(--quiet)", fontSize: 13, margin: "0 0 6px" }}>{kind.note}</p> : null}
+    </>
+  );
+}
+
+function Field({ field, path, own, resolved, known, prepare }: Props & { readonly field: FinishField }) {
+  const value = resolved[field.key];
+  const at = [...path, field.key];
+  const set = (next: unknown): void =>
+    changeJob((draft) => {
+      prepare(draft);
+      setAtPath(draft, at, next);
+    });
+  switch (field.as) {
+    case "length": {
+      const shown = isQuantity(value) ? value : (known?.[field.key] ?? null);
+      return (
+        <JobLengthField
+          label={field.label}
+          path={at}
+          mm={shown?.mm ?? null}
+          note={shown?.formula ?? "worked out by itself"}
+          changed={own[field.key] !== undefined && own[field.key] !== "auto"}
+          prepare={prepare}
+        />
+      );
+    }
+    case "yes":
+      return (
+        <FormControlLabel
+          label={field.label}
+          sx={{ ml: -1, minHeight: 34, "& .MuiFormControlLabel-label": { fontStretch: "85%" } }}
+          control={<Checkbox size="small" checked={value === true} onChange={(event) => set(event.target.checked)} />}
+        />
+      );
+    case "choice":
+      return (
+        <Choice
+          label={field.label}
+          value={typeof value === "string" ? value : "own"}
+          options={[...field.options, ...(typeof value === "string" ? [] : [["own", "its own length"] as const])]}
+          onChange={(next) => {
+            if (next !== "own") set(next);
+          }}
+        />
+      );
+  }
+}

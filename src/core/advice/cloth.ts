@@ -1,0 +1,69 @@
+import { edgesWithRole } from "../drafting";
+import type { AdviceRule } from "./advice";
+
+/** Cloth that gives this much across takes the shape of the body without darts. */
+const STRETCHY = 0.1;
+
+/** Soft or stretch cloth wants no darts, and little or no allowance. */
+export const noDartsInStretch: AdviceRule = {
+  id: "no-darts-in-stretch",
+  label: "No darts in stretch cloth",
+  note: "Soft or stretch cloth, so no darts and little or no allowance.",
+  judge({ cloth, legs, ownBlock }) {
+    if (cloth.stretch < STRETCHY || ownBlock || !legs.some((p) => edgesWithRole(p, "dart").length > 0)) return null;
+    return {
+      id: this.id,
+      message: "The cloth stretches, so the waist needs no darts.",
+      reason: "Side and centre take the shaping, and the cloth gives the rest; a dart only makes a hard line in it.",
+      action: {
+        label: "Shape the waist without darts",
+        changes: [{ path: ["block", "rules", "waist", "shaping"], value: "none" }],
+      },
+    };
+  },
+};
+
+/** Stretch cloth is sewn with narrow allowances. */
+export const narrowAllowances: AdviceRule = {
+  id: "stretch-allowances",
+  label: "Narrow allowances in stretch cloth",
+  note: "Soft or stretch cloth, so little allowance.",
+  judge({ cloth, allowances }) {
+    if (cloth.stretch < STRETCHY || allowances.id === "stretch" || allowances.id === "overlocked") return null;
+    return {
+      id: this.id,
+      message: "Stretch cloth is sewn and trimmed in one, so its allowances can be narrow.",
+      reason: "Wide allowances pull against the seam and show through.",
+      action: { label: "Take the set for stretch cloth", changes: [{ path: ["allowances", "set"], value: "stretch" }] },
+    };
+  },
+};
+
+/** Narrow cloth: spread less, join, or fold it across. */
+export const narrowCloth: AdviceRule = {
+  id: "narrow-cloth",
+  label: "Cloth too narrow for a piece",
+  note: "Narrow cloth, so less spread, a join, or a fold across.",
+  judge({ cloth, pieces, moveIndex }) {
+    const { width } = cloth;
+    if (width === null) return null;
+    const wide = pieces.find((p) => {
+      const xs = p.cutLine.map(([x]) => x);
+      return p.material === "shell" && Math.max(...xs) - Math.min(...xs) > width;
+    });
+    if (!wide) return null;
+    const index = moveIndex.flounce;
+    return {
+      id: this.id,
+      message: `The ${wide.name.toLowerCase()} is wider than the cloth.`,
+      reason: "Better a planned join, a smaller opening or a fold across than a flare that gets skimpy at the table.",
+      action:
+        index === undefined
+          ? null
+          : {
+              label: "Cut the flounce in four parts",
+              changes: [{ path: ["moves", index, "params", "parts"], value: 4 }],
+            },
+    };
+  },
+};

@@ -1,0 +1,81 @@
+import type { Mm, Unit } from "../units";
+import type { AllowanceKind } from "../drafting";
+import { lengthWithin, type FinishError } from "./resolve";
+import type { Allowances } from "./schema";
+
+/** An allowance at the start and at the end of an edge. */
+export type Running = readonly [Mm, Mm];
+
+/** Which seams take what width in millimetres, and single edges that differ, by "panel.edge". */
+export interface AllowanceSet {
+  readonly id: AllowanceSetId;
+  readonly widths: Readonly<Record<AllowanceKind, Mm>>;
+  readonly edges: Readonly<Record<string, Running>>;
+}
+
+export type AllowanceSetId = NonNullable<Allowances["set"]>;
+
+interface NamedSet {
+  readonly label: string;
+  readonly note: string;
+  readonly widths: AllowanceSet["widths"];
+}
+
+/** The sets by cloth and use: what the trade adds where nothing else is said. */
+export const ALLOWANCE_SETS: Readonly<Record<AllowanceSetId, NamedSet>> = {
+  woven: {
+    label: "firm woven cloth",
+    note: "Pressed open seams.",
+    widths: { side: 20, inseam: 15, crotch: 12, zip: 25, waist: 10, band: 10, style: 20, pocket: 10 },
+  },
+  stretch: {
+    label: "stretch cloth",
+    note: "A little, sewn and trimmed in one.",
+    widths: { side: 7, inseam: 7, crotch: 7, zip: 20, waist: 7, band: 7, style: 7, pocket: 7 },
+  },
+  overlocked: {
+    label: "overlocked",
+    note: "The overlocker cuts at 7 mm; along a zip the seam is still pressed open.",
+    widths: { side: 7, inseam: 7, crotch: 7, zip: 25, waist: 10, band: 10, style: 7, pocket: 7 },
+  },
+  "let-out": {
+    label: "to let out later",
+    note: "Wide at side, centre back and inseam, so that the garment can grow.",
+    widths: { side: 38, inseam: 20, crotch: 20, zip: 25, waist: 10, band: 10, style: 20, pocket: 10 },
+  },
+  children: {
+    label: "children, to grow",
+    note: "Wide at the sides; local product-safety rules decide about cords and buttons.",
+    widths: { side: 25, inseam: 20, crotch: 15, zip: 25, waist: 10, band: 10, style: 15, pocket: 10 },
+  },
+};
+
+const LIMITS: readonly [Mm, Mm] = [0, 60];
+
+/** The allowances in millimetres: the set's, with the maker's own laid over; errors name their path. */
+export function resolveAllowances(
+  own: Allowances,
+  unit: Unit,
+): { readonly set: AllowanceSet; readonly errors: readonly FinishError[] } {
+  const errors: FinishError[] = [];
+  const id = own.set ?? "woven";
+  const usual = Object.entries(ALLOWANCE_SETS[id].widths) as [AllowanceKind, Mm][];
+  const widths = Object.fromEntries(
+    usual.map(([kind, mm]) => {
+      const asked = own[kind];
+      return [kind, asked === undefined ? mm : lengthWithin(`allowances.${kind}`, asked, LIMITS, unit, errors)];
+    }),
+  ) as AllowanceSet["widths"];
+  const edges = Object.fromEntries(
+    Object.entries(own.edges ?? {}).map(([edge, asked]): [string, Running] => {
+      const at = (input: typeof asked): Mm =>
+        typeof input === "object" && "from" in input
+          ? 0
+          : lengthWithin(`allowances.edges.${edge}`, input, LIMITS, unit, errors);
+      return typeof asked === "object" && "from" in asked
+        ? [edge, [at(asked.from), at(asked.to)]]
+        : [edge, [at(asked), at(asked)]];
+    }),
+  );
+  return { set: { id, widths, edges }, errors };
+}

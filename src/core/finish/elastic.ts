@@ -1,0 +1,63 @@
+import type { BodyMeasures } from "../body";
+import { plain, quantity, type Mm, type Quantity } from "../units";
+import type { FinishContext, Notion } from "./garment";
+import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolve";
+
+/** What elastic or rib stretches to at most, of its relaxed length. */
+export const STRETCHES = 1.8;
+
+/** Elastic is joined into a ring with this overlap. */
+const ELASTIC_JOIN: Mm = 10;
+
+/** Relaxed length of a waist elastic by its rule, joined; null without one. */
+export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): Quantity | null {
+  if (typeof rule === "object") return rule;
+  switch (rule) {
+    case "none":
+      return null;
+    case "waist":
+      return quantity(waist.mm, `waist ${plain(waist.mm)}`, { waist });
+    case "waist-less":
+      return quantity(0.9 * waist.mm, `waist ${plain(waist.mm)} less a tenth`, { waist });
+    case "hip-less":
+      return quantity(hip.mm - 254, `hip ${plain(hip.mm)} - 254`, { hip });
+  }
+}
+
+/** The elastic of a waist: its rule, where the waist holds one. */
+export function elasticOf({ waist }: ResolvedFinish): ElasticRule {
+  return waist && "elastic" in waist ? waist.elastic : "none";
+}
+
+/** What is drawn into a channel: elastic, cord and its eyelets. */
+export function elasticNotions(
+  waist: Extract<ResolvedWaist, { elastic: ElasticRule }>,
+  { measures, hip }: FinishContext,
+): readonly Notion[] {
+  const relaxed = elasticLength(waist.elastic, measures);
+  return [
+    ...(relaxed
+      ? [
+          {
+            id: "elastic-waist",
+            label: "Elastic, waist",
+            count: 1,
+            length: quantity(relaxed.mm + ELASTIC_JOIN, `${relaxed.formula} + ${ELASTIC_JOIN} to join it`),
+            caution: "Elastic that is too tight marks the skin: try it round the waist before it is joined.",
+          },
+        ]
+      : []),
+    ...(waist.drawstring
+      ? [
+          {
+            id: "cord",
+            label: "Cord",
+            count: 1,
+            length: quantity(hip + 250, `hip ${plain(hip)} + 250 to tie`),
+            caution: "No cords at the waist of children's clothes, and none loose near machinery; local rules decide.",
+          },
+          { id: "eyelets", label: "Eyelets, 13 mm each side of the centre front", count: 2, length: null },
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,62 @@
+import { along, refsLength, type Join, type Panel } from "../drafting";
+import { plain, quantity } from "../units";
+import { foldedStrip, unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
+import type { ResolvedBelt, ResolvedTrim } from "./resolve";
+
+/** A belt folded from one strip, and the strip its loops are cut from. */
+export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: FinishContext): Garment {
+  const length =
+    belt.length === "auto"
+      ? quantity(measures.waist.mm + 300, `waist ${plain(measures.waist.mm)} + 300 to close`, { waist: measures.waist })
+      : belt.length;
+  const strip = (id: string, name: string, long: number, deep: number): Panel => ({
+    ...foldedStrip(id, name, [{ id: "sewn", name: "long edge", length: long, role: "style" }], deep),
+    sewn: { all: "band" },
+  });
+  // A loop goes over the belt with a little room and is turned in at both ends.
+  const loop = belt.width.mm + 35;
+  const panels = [
+    strip("belt", "Belt", length.mm, belt.width.mm),
+    ...(belt.loops > 0
+      ? [strip("belt-loops", `Belt loops, ${belt.loops} of ${plain(loop)} mm`, belt.loops * loop, belt.loopWidth.mm)]
+      : []),
+  ];
+  const notions: readonly Notion[] = [{ id: "buckle", label: "Buckle, or the belt is tied", count: 1, length: null }];
+  return withParts(garment, { panels, notions });
+}
+
+/** What is set into the seams: a pleated strip at the sides, a lining for the flounce. */
+export function withTrim(garment: Garment, trim: ResolvedTrim): Garment {
+  if (trim.kind === "flounce-lining") {
+    if (!garment.panels.some((p) => p.ring)) return unsettled(garment, "There is no flounce to line.");
+    return {
+      ...garment,
+      panels: garment.panels.map((p) =>
+        p.ring
+          ? { ...p, alsoCut: [...(p.alsoCut ?? []), { material: "lining" as const, count: p.cut?.count ?? 2 }] }
+          : p,
+      ),
+    };
+  }
+  const side = garment.joins.find((j) => j.kind === "side");
+  if (!side) return unsettled(garment, "There is no side seam to set a pleated strip into.");
+  const sewn = refsLength(garment.panels, side.a);
+  const strip = foldedStrip(
+    "trim",
+    "Pleated strip",
+    [{ id: "sewn", name: "pleated edge", length: sewn * trim.fullness, role: "style" }],
+    trim.width.mm,
+  );
+  const { cut: _cut, ...pair } = strip;
+  const panel: Panel = { ...pair, material: trim.contrast ? "contrast" : "shell", sewn: { all: "side" } };
+  const join: Join = {
+    id: "trim",
+    label: "Pleated strip in the side seam",
+    kind: "style",
+    how: "pleated",
+    leg: side.leg,
+    a: side.a,
+    b: [along("trim", "sewn")],
+  };
+  return withParts(garment, { panels: [panel], joins: [join] });
+}

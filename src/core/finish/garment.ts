@@ -1,0 +1,125 @@
+import type { BodyMeasures } from "../body";
+import { refsLength, type EdgeRef, type Edge, type EdgeRole, type Join, type Panel } from "../drafting";
+import { line, type Point } from "../geometry";
+import type { Mm, Quantity } from "../units";
+
+/** What is bought by length or number and not cut from a pattern piece. */
+export interface Notion {
+  readonly id: string;
+  readonly label: string;
+  readonly count: number;
+  /** Length of each; null where it is counted only. */
+  readonly length: Quantity | null;
+  /** The usual one-line caution where it can hurt. */
+  readonly caution?: string;
+}
+
+/** A matching mark that a finish asks for: a place on an edge, by arc length from its start. */
+export interface Mark {
+  readonly panel: string;
+  readonly edge: string;
+  readonly along: Mm;
+  readonly kind: "single" | "double";
+  /** The seam or part it belongs to. */
+  readonly pairs: string;
+}
+
+/** The whole garment between two finishes: all that is sewn, and what it needs besides. */
+export interface Garment {
+  readonly panels: readonly Panel[];
+  readonly joins: readonly Join[];
+  readonly notions: readonly Notion[];
+  readonly marks: readonly Mark[];
+  /** What a finish could not settle, as sentences. */
+  readonly undecided: readonly string[];
+}
+
+/** What a finish may look at besides the garment. */
+export interface FinishContext {
+  readonly measures: BodyMeasures;
+  readonly hip: Mm;
+  /** Length of the zip below the sewn waist; 0 without one. */
+  readonly zip: Mm;
+}
+
+/** The garment with more parts sewn on. */
+export function withParts(garment: Garment, parts: Partial<Garment>): Garment {
+  return {
+    panels: [...garment.panels, ...(parts.panels ?? [])],
+    joins: [...garment.joins, ...(parts.joins ?? [])],
+    notions: [...garment.notions, ...(parts.notions ?? [])],
+    marks: [...garment.marks, ...(parts.marks ?? [])],
+    undecided: [...garment.undecided, ...(parts.undecided ?? [])],
+  };
+}
+
+/** What does not suit this garment, said. */
+export const unsettled = (garment: Garment, sentence: string): Garment => withParts(garment, { undecided: [sentence] });
+
+/** Panels and their edges under other names, everywhere they are joined. */
+export function renamedPanels(garment: Garment, names: ReadonlyMap<string, string>): Garment {
+  const name = (id: string): string => names.get(id) ?? id;
+  const refs = (list: readonly EdgeRef[]): EdgeRef[] => list.map((ref) => ({ ...ref, panel: name(ref.panel) }));
+  return {
+    ...garment,
+    panels: garment.panels.map((p) => (names.has(p.id) ? { ...p, id: name(p.id) } : p)),
+    joins: garment.joins.map((j) => ({ ...j, a: refs(j.a), b: refs(j.b) })),
+    marks: garment.marks.map((m) => ({ ...m, panel: name(m.panel) })),
+  };
+}
+
+const at = (x: Mm, y: Mm): Point => [x, y];
+
+/** A stretch of a strip's sewn edge. */
+export interface StripStretch {
+  readonly id: string;
+  readonly name: string;
+  readonly length: Mm;
+  readonly role: EdgeRole;
+}
+
+/**
+ * A folded strip on its seam line, drawn whole: `depth` deep when folded, its sewn edge below in stretches that run
+ * from the right end to the left. The fold runs along its middle; the grain along the strip.
+ */
+export function foldedStrip(
+  id: string,
+  name: string,
+  stretches: readonly StripStretch[],
+  depth: Mm,
+  lines: readonly Mm[] = [],
+): Panel {
+  const whole = stretches.reduce((sum, s) => sum + s.length, 0);
+  let reached = whole;
+  const sewn = stretches.map((s): Edge => {
+    const from = reached;
+    reached -= s.length;
+    return { id: s.id, role: s.role, name: s.name, path: [line(at(from, 2 * depth), at(reached, 2 * depth))] };
+  });
+  const role = stretches[0]?.role ?? "style";
+  return {
+    id,
+    name,
+    half: "both",
+    material: "shell",
+    cut: { count: 1, onFold: false },
+    edges: [
+      { id: "inner", role, name: "inner edge", path: [line(at(0, 0), at(whole, 0))] },
+      { id: "end-right", role: "style", name: "end", path: [line(at(whole, 0), at(whole, 2 * depth))] },
+      ...sewn,
+      { id: "end-left", role: "style", name: "end", path: [line(at(0, 2 * depth), at(0, 0))] },
+    ],
+    landmarks: {},
+    lines: [
+      { kind: "fold", points: [at(0, depth), at(whole, depth)] },
+      ...lines.map((y) => ({ kind: "placement" as const, points: [at(0, y), at(whole, y)] })),
+      {
+        kind: "grain",
+        points: [at(whole * 0.2, depth * 1.5), at(whole * 0.2 + Math.min(200, whole * 0.5), depth * 1.5)],
+      },
+    ],
+  };
+}
+
+/** Length of a run of the garment's edges. */
+export const runLength = (garment: Garment, refs: readonly EdgeRef[]): Mm => refsLength(garment.panels, refs);

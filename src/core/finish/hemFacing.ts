@@ -1,0 +1,69 @@
+import { along, edgesWithRole, type Edge, type Join, type Panel } from "../drafting";
+import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../geometry";
+import { middleGrain } from "../moves";
+import { plain, type Mm } from "../units";
+import { unsettled, withParts, type Garment } from "./garment";
+
+/**
+ * The lowest part of a panel as a facing of its hem: as deep along both seams as asked, its upper edge square to them.
+ * Null where the hem is cut up or the seams are shorter than the facing is deep.
+ */
+function hemStrip(panel: Panel, depth: Mm): Panel | null {
+  const hems = edgesWithRole(panel, "hem");
+  const [hem] = hems;
+  if (!hem || hems.length > 1) return null;
+  const i = panel.edges.indexOf(hem);
+  const n = panel.edges.length;
+  const [before, after] = [panel.edges[(i + n - 1) % n] as Edge, panel.edges[(i + 1) % n] as Edge];
+  const [above, beyond] = [pathLength(before.path), pathLength(after.path)];
+  if (Math.min(above, beyond) < depth * 1.5 || before.role === "fold" || after.role === "fold") return null;
+  const down = pathBetween(before.path, above - depth, above);
+  const up = pathBetween(after.path, 0, depth);
+  const [from, to] = [pathAt(after.path, depth), pathAt(before.path, above - depth)];
+  const upper = squareCurve(from.point, from.tangent, to.point, to.tangent);
+  const edges: Edge[] = [
+    { ...before, path: down },
+    { ...hem },
+    { ...after, path: up },
+    { id: "upper", role: "style", name: "free edge", path: [upper] },
+  ];
+  const strip: Panel = {
+    id: `hem-facing-${panel.id}`,
+    name: `Hem facing, ${panel.name.toLowerCase()}`,
+    half: panel.half,
+    material: panel.material,
+    edges,
+    landmarks: {},
+    lines: [],
+    sewn: { style: "pocket" },
+  };
+  const outline = [pathStart(down), pathEnd(down), pathEnd(hem.path), pathStart(pathReverse(up))];
+  return { ...strip, lines: [middleGrain(outline)] };
+}
+
+/** A shaped facing for the hem of every panel, sewn to it and at both seams. */
+export function withHemFacing(garment: Garment, depth: Mm): Garment {
+  const hemmed = garment.panels.filter((p) => edgesWithRole(p, "hem").length > 0 && !p.ring);
+  const made = hemmed.map((source) => ({ source, panel: hemStrip(source, depth) }));
+  const without = made.find((m) => !m.panel);
+  const rings = garment.panels.some((p) => p.ring);
+  const done = made.flatMap(({ source, panel }) => (panel ? [{ source, panel }] : []));
+  const joins = done.map(({ source, panel }): Join => {
+    const [hem] = edgesWithRole(source, "hem") as [Edge];
+    return {
+      id: panel.id,
+      label: panel.name,
+      kind: "style",
+      how: "equal",
+      leg: source.half,
+      a: [along(source.id, hem.id)],
+      b: [along(panel.id, hem.id)],
+    };
+  });
+  const faced = withParts(garment, { panels: done.map((d) => d.panel), joins });
+  if (!without && !rings) return faced;
+  return unsettled(
+    faced,
+    `The hem of the ${(without?.source.name ?? "flounce").toLowerCase()} cannot be faced ${plain(depth)} mm deep: turn or roll it there.`,
+  );
+}

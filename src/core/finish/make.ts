@@ -1,0 +1,82 @@
+import type { Join, Panel } from "../drafting";
+import { quantity, type Mm } from "../units";
+import { contourBand } from "./contourBand";
+import { cuffGirth, withCuff } from "./cuff";
+import { elasticNotions } from "./elastic";
+import { withBelt, withTrim } from "./extras";
+import { waistFacing } from "./facing";
+import { withFly, withMockFly } from "./fly";
+import { withParts, type FinishContext, type Garment, type Notion } from "./garment";
+import { withHemFacing } from "./hemFacing";
+import { inSeamPocket, patchPocket } from "./otherPockets";
+import { opensAt, pulledOn, type ResolvedFinish } from "./resolve";
+import { slantPocket } from "./slantPocket";
+import { waistStrip } from "./waistStrips";
+
+/** What the finishes need to know of the pattern they finish. */
+export interface Finishing extends FinishContext {
+  readonly hipLevel: Mm;
+  /** From the sewn waist down to the hip line, along the centre front. */
+  readonly hipAlong: Mm;
+  /** What the length has given up for a cuff; its own depth unless a move says so. */
+  readonly cuffDepth: Mm | null;
+}
+
+/**
+ * The garment from its style panels: waist, fastening, pockets, hem, belt and trims, in the order in which each takes
+ * from what the others left. What cannot be made here is said, never left out silently.
+ */
+export function finishGarment(
+  panels: readonly Panel[],
+  joins: readonly Join[],
+  finish: ResolvedFinish,
+  context: Finishing,
+): Garment {
+  const opens = opensAt(finish);
+  const zip: readonly Notion[] =
+    context.zip > 0
+      ? [{ id: "zip", label: "Zip", count: 1, length: quantity(context.zip, "below the sewn waist, at the least") }]
+      : [];
+  let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
+  const { waist, fastening, hem } = finish;
+  switch (waist?.kind) {
+    case "straight-band":
+    case "casing":
+    case "ring-band":
+      garment = waistStrip(garment, waist, opens, context);
+      break;
+    case "contour-band":
+      garment = contourBand(garment, waist, opens);
+      break;
+    case "facing":
+      garment = waistFacing(garment, waist.depth.mm, opens);
+      break;
+    case "cut-on-casing":
+      garment = withParts(garment, { notions: elasticNotions(waist, context) });
+      if (!panels.some((p) => p.casings?.waist)) {
+        garment = withParts(garment, {
+          undecided: ["The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band."],
+        });
+      }
+  }
+  if (fastening?.kind === "fly") garment = withFly(garment, fastening, context);
+  if (fastening?.kind === "mock-fly") garment = withMockFly(garment, context.hipAlong, fastening.extension.mm);
+  for (const pocket of finish.pockets ?? []) {
+    if (pocket.kind === "slant") garment = slantPocket(garment, pocket);
+    else if (pocket.kind === "in-seam") garment = inSeamPocket(garment, pocket);
+    else garment = patchPocket(garment, pocket, context.hipLevel);
+  }
+  if (hem?.kind === "faced") garment = withHemFacing(garment, hem.depth.mm);
+  if (hem?.kind === "cuff") {
+    garment = withCuff(garment, cuffGirth(hem.girth, context.measures), context.cuffDepth ?? hem.depth.mm);
+  }
+  if (finish.belt) garment = withBelt(garment, finish.belt, context);
+  for (const trim of finish.trims) garment = withTrim(garment, trim);
+  if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && fastening?.kind !== "front-placket") {
+    const where = opens === "side" ? "side seam" : opens.replace("-", " ");
+    garment = withParts(garment, {
+      undecided: [`The closure is not decided: the ${where} is cut or lies on a fold, so no zip can be set in there.`],
+    });
+  }
+  return garment;
+}

@@ -1,0 +1,203 @@
+import { along, edgesWithRole, type Edge, type Join, type Panel } from "../drafting";
+import {
+  line,
+  pathBetween,
+  pathEnd,
+  pathFlatten,
+  pathLength,
+  pathStart,
+  pointAdd,
+  pointDistance,
+  pointSubtract,
+  type Point,
+} from "../geometry";
+import { topWithDartsClosed } from "../moves";
+import { plain, type Mm } from "../units";
+import { unsettled, withParts, type Garment, type Mark } from "./garment";
+import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
+import type { ResolvedPocket } from "./resolve";
+
+type InSeam = Extract<ResolvedPocket, { kind: "in-seam" }>;
+type Patch = Extract<ResolvedPocket, { kind: "patch" }>;
+
+/** In-seam pockets: two bag pieces a side, drawn on the front's own side seam and caught in the waist. */
+export function inSeamPocket(garment: Garment, pocket: InSeam): Garment {
+  const fronts = pocketFronts(garment);
+  const [front] = fronts;
+  if (!front) return unsettled(garment, "No front has a whole corner of waist and side for in-seam pockets.");
+  // A casing cut on is folded down: the bag is caught where the channel ends.
+  const { waist, side, inward, top } = front;
+  const end = top + pocket.from.mm + pocket.opening.mm;
+  const bagSide = pathBetween(side.path, top, end + 25);
+  if (end + 25 > pathLength(side.path) * 0.8) return unsettled(garment, "The side seam is too short for the pocket.");
+  const width = Math.min(pocket.width.mm, pathLength(waist.path) - 4);
+  const from = pathEnd(bagSide);
+  const to: Point = [pathStart(bagSide)[0] + inward * width, pathStart(bagSide)[1]];
+  const opening = placeAt(side, end);
+  const bottom = opening[1] + pocket.below.mm;
+  const edges: readonly Edge[] = [
+    { id: "waist", role: "waist", name: "caught in the waist", path: [line(to, pathStart(bagSide))] },
+    { id: "side", role: "side", name: "side seam", path: bagSide },
+    {
+      id: "bag",
+      role: "style",
+      name: "bag",
+      path: bagEdge(from, to, opening, inward, Math.max(width, pocket.width.mm), bottom),
+    },
+  ];
+  const bag: Panel = {
+    id: "pocket-bag",
+    name: "Pocket bag",
+    half: "both",
+    material: "pocketing",
+    cut: { count: 4, onFold: false, pairs: true },
+    edges,
+    landmarks: { openingTop: placeAt(side, top + pocket.from.mm), openingEnd: opening },
+    lines: [shortGrain(middleOf(to, from, [opening[0] + inward * width * 0.5, bottom]), 0.4 * (bottom - to[1]))],
+    sewn: { style: "pocket" },
+  };
+  const marks = garment.joins
+    .filter((j) => j.kind === "side")
+    .flatMap((j) =>
+      [j.a, j.b].flatMap((refs) => {
+        const [first] = refs;
+        if (!first) return [];
+        return [top + pocket.from.mm, end].map((at): Mark => ({
+          panel: first.panel,
+          edge: first.edge,
+          along: at,
+          kind: "single",
+          pairs: "pocket-bag",
+        }));
+      }),
+    );
+  const own = [pocket.from.mm, pocket.from.mm + pocket.opening.mm].map((at): Mark => ({
+    panel: "pocket-bag",
+    edge: "side",
+    along: at,
+    kind: "single",
+    pairs: "pocket-bag",
+  }));
+  const join: Join = {
+    id: "pocket-bag",
+    label: "Pocket bag",
+    kind: "style",
+    how: "equal",
+    leg: "both",
+    a: [along("pocket-bag", "bag")],
+    b: [along("pocket-bag", "bag")],
+  };
+  return withParts(garment, { panels: [bag], joins: [join], marks: [...marks, ...own] });
+}
+
+/** Where along an edge its distance from a place first reaches `wanted`; null where it never does. */
+function reaches(edge: Edge, from: Point, wanted: Mm): Mm | null {
+  const whole = pathLength(edge.path);
+  const away = (s: Mm): Mm => pointDistance(from, placeAt(edge, s)) - wanted;
+  if (away(0) >= 0) return 0;
+  if (away(whole) < 0) return null;
+  let [low, high] = [0, whole];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (away(middle) < 0) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+/**
+ * The side of a front, as deep as the patch, and the patch's upper corner on the dart line, with the darts closed. A
+ * front without darts has its corner in the middle of its waist.
+ */
+function closedTop(
+  { panel, waist, side, top }: PocketFront,
+  depth: Mm,
+): { readonly side: Edge; readonly start: Point } | null {
+  if (top + depth > pathLength(side.path) * 0.8) return null;
+  if (!panel.edges.some((e) => e.role === "dart")) {
+    const own = { ...side, path: pathBetween(side.path, top, top + depth) };
+    const by = pointSubtract(placeAt(waist, pathLength(waist.path) / 2), pathEnd(waist.path));
+    return { side: own, start: pointAdd(pathStart(own.path), by) };
+  }
+  const shut = topWithDartsClosed(panel, depth);
+  const closedSide = shut?.edges.find((e) => e.role === "side");
+  const closedWaist = shut?.edges.find((e) => e.role === "waist");
+  if (!closedSide || !closedWaist) return null;
+  const before = edgesWithRole(panel, "waist").filter((e) => e !== waist);
+  return {
+    side: closedSide,
+    start: placeAt(
+      closedWaist,
+      before.reduce((sum, e) => sum + pathLength(e.path), 0),
+    ),
+  };
+}
+
+/**
+ * The patch on the front's top with its darts closed: from the dart line at the waist a slanting opening to the side,
+ * down the side, and back across to the dart line. A sentence where it cannot be.
+ */
+function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | string {
+  const { panel, side, inward, top } = front;
+  const depth = pocket.depth === "auto" ? Math.max(120, hip - placeAt(side, top)[1]) : pocket.depth.mm;
+  const closed = closedTop(front, depth);
+  if (!closed) return "The waist is cut into parts or the side too short, so the patch has no closed dart to lie over.";
+  const { side: closedSide, start } = closed;
+  const opened = reaches(closedSide, start, pocket.opening.mm);
+  const whole = pathLength(closedSide.path);
+  if (opened === null || opened > whole - 40) {
+    const longest = pointDistance(start, placeAt(closedSide, whole - 40));
+    return `From the dart line to the side, ${plain(whole)} mm deep, the opening of the patch can be at most ${plain(longest)} mm long.`;
+  }
+  const own = pathBetween(closedSide.path, opened, whole);
+  const low = pathEnd(own);
+  const bottom: Point = [start[0] - inward * 4, low[1] + 6];
+  const edges: readonly Edge[] = [
+    { id: "opening", role: "style", name: "slanting opening", path: [line(start, pathStart(own))] },
+    { id: "side", role: "side", name: "side seam", path: own },
+    { id: "bottom", role: "style", name: "lower edge", path: [line(low, bottom)] },
+    { id: "inner", role: "style", name: "edge at the dart line", path: [line(bottom, start)] },
+  ];
+  return {
+    id: `patch${legSuffix(panel)}`,
+    name: "Patch pocket",
+    half: panel.half,
+    material: panel.material,
+    edges,
+    landmarks: { openingTop: start, openingEnd: pathStart(own) },
+    lines: [shortGrain(middleOf(start, low, bottom, pathStart(own)), 0.4 * (bottom[1] - start[1]))],
+    sewn: { style: "pocket" },
+    // Doubled: it faces itself.
+    alsoCut: [{ material: panel.material, count: panel.half === "both" ? 2 : 1 }],
+  };
+}
+
+/** Patch pockets over the closed darts of the fronts, with the place they are sewn on marked. */
+export function patchPocket(garment: Garment, pocket: Patch, hip: Mm): Garment {
+  const fronts = pocketFronts(garment);
+  if (fronts.length === 0)
+    return unsettled(garment, "No front has a whole corner of waist and side for patch pockets.");
+  return fronts.reduce((made, front) => {
+    const patch = patchOn(front, pocket, hip);
+    if (typeof patch === "string") return unsettled(made, patch);
+    const placed = pocket.contrast
+      ? {
+          ...patch,
+          material: "contrast" as const,
+          alsoCut: (patch.alsoCut ?? []).map((c) => ({ ...c, material: "contrast" as const })),
+        }
+      : patch;
+    const outline = placed.edges
+      .filter((e) => e.id === "bottom" || e.id === "inner")
+      .flatMap((e) => pathFlatten(e.path));
+    return withParts(
+      {
+        ...made,
+        panels: made.panels.map((p) =>
+          p.id === front.panel.id ? { ...p, lines: [...p.lines, { kind: "placement" as const, points: outline }] } : p,
+        ),
+      },
+      { panels: [placed] },
+    );
+  }, garment);
+}

@@ -1,0 +1,188 @@
+import { against, along, type Edge, type Join, type Panel } from "../drafting";
+import {
+  cubic,
+  line,
+  pathBetween,
+  pathLength,
+  pathReverse,
+  pointAdd,
+  pointBetween,
+  pointDistance,
+  pointScale,
+  pointSubtract,
+  type Path,
+  type Point,
+} from "../geometry";
+import { cutPanel } from "../moves";
+import { plain, type Mm } from "../units";
+import { unsettled, withParts, type Garment } from "./garment";
+import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
+import type { ResolvedPocket } from "./resolve";
+
+type Slant = Extract<ResolvedPocket, { kind: "slant" }>;
+
+/** The bag is caught in the side seam this far below the opening. */
+const CAUGHT: Mm = 40;
+/** Width of the facing that stiffens the opening. */
+const FACING: Mm = 35;
+
+/** The line of the opening from the waist to the side. */
+function openingPath(a: Point, b: Point, shape: Slant["edge"], inward: 1 | -1): Path {
+  if (shape === "straight") return [line(a, b)];
+  const chord: Point = [b[0] - a[0], b[1] - a[1]];
+  // Hollowed toward the centre front and down.
+  const hollow: Point = pointScale([inward * Math.abs(chord[1]), Math.abs(chord[0])], 1 / pointDistance(a, b));
+  if (shape === "curved") {
+    const bow = pointScale(hollow, 0.16 * pointDistance(a, b));
+    return [cubic(a, pointAdd(pointBetween(a, b, 0.3), bow), pointAdd(pointBetween(a, b, 0.7), bow), b)];
+  }
+  const count = Math.max(3, Math.round(pointDistance(a, b) / 40));
+  const bow = pointScale(hollow, 9);
+  return Array.from({ length: count }, (_, i) => {
+    const [p, q] = [pointBetween(a, b, i / count), pointBetween(a, b, (i + 1) / count)];
+    return cubic(p, pointAdd(pointBetween(p, q, 0.15), bow), pointAdd(pointBetween(p, q, 0.85), bow), q);
+  });
+}
+
+/** One pocket: the front loses its corner, a hip piece completes it and reaches behind, a bag faces the hip piece. */
+function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment {
+  const { panel, waist, side, inward, top } = front;
+  const room = pathLength(waist.path);
+  // Under a casing that is cut on, the pocket begins where the casing ends.
+  const down = top + pocket.down.mm;
+  const across = pocket.across === "auto" ? Math.min(60, 0.66 * room) : pocket.across.mm;
+  const under = Math.min(room - across - 2, pocket.width.mm - across);
+  if (under < 10) {
+    return unsettled(
+      garment,
+      `A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${plain(room - 12)} mm across.`,
+    );
+  }
+  if (down + CAUGHT > pathLength(side.path) * 0.7) {
+    return unsettled(garment, "The side seam is too short for the slant pocket.");
+  }
+  const [a, b] = [placeAt(waist, room - across), placeAt(side, down)];
+  const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + CAUGHT)];
+  const run: Point = pointSubtract(placeAt(side, top), placeAt(side, 0));
+  const mouth: Point = pointAdd(a, run);
+  const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
+  const tail = legSuffix(panel);
+  const [hipId, bagId, facingId, mainId] = [
+    `pocket-hip${tail}`,
+    `pocket-bag${tail}`,
+    `pocket-facing${tail}`,
+    `${panel.id}-main`,
+  ];
+  const cut = cutPanel(garment, panel.id, {
+    from: { edge: waist.id, along: room - across },
+    to: { edge: side.id, along: down },
+    path: opening,
+    between: { id: hipId, name: "Pocket, hip piece" },
+    rest: { id: panel.id.endsWith("-main") ? panel.id : mainId, name: panel.name },
+    seam: { id: `pocket-opening${tail}`, label: "Pocket opening" },
+    edge: { id: "opening", name: "pocket opening" },
+  });
+  const restId = panel.id.endsWith("-main") ? panel.id : mainId;
+  const bottom = b[1] + pocket.below.mm;
+  const free = bagEdge(d, c, b, inward, pocket.width.mm, bottom);
+  const sideUnder: Edge = {
+    ...side,
+    id: "side-under",
+    name: "side seam, under",
+    path: pathBetween(side.path, down, down + CAUGHT),
+  };
+  const waistUnder: Edge = {
+    ...waist,
+    id: "waist-under",
+    name: "waist, under",
+    path: pathBetween(waist.path, room - across - under, room - across),
+  };
+  const bag: Edge = { id: "bag", role: "style", name: "bag", path: free };
+  const grain = shortGrain(middleOf(b, c, placeAt(side, down * 0.5)), 0.45 * (bottom - b[1] + down));
+  const part = (id: string, name: string, edges: readonly Edge[], material: Panel["material"]): Panel => ({
+    id,
+    name,
+    half: panel.half,
+    material,
+    edges,
+    landmarks: {},
+    lines: [grain],
+    sewn: { style: "pocket" },
+  });
+  const openingEdge: Edge = { id: "opening", role: "style", name: "pocket opening", path: opening };
+  const landmarks = { openingTop: mouth, openingEnd: b };
+  const bagPanel = { ...part(bagId, "Pocket, bag", [waistUnder, openingEdge, sideUnder, bag], "pocketing"), landmarks };
+  const facingFrom = Math.min(FACING, under * 0.8);
+  const [f, g] = [placeAt(waist, room - across - facingFrom), placeAt(side, down + FACING * 0.9)];
+  const facing = part(
+    facingId,
+    "Pocket, facing",
+    [
+      { ...waistUnder, id: "waist", path: pathBetween(waist.path, room - across - facingFrom, room - across) },
+      openingEdge,
+      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + FACING * 0.9) },
+      {
+        id: "free",
+        role: "style",
+        name: "free edge",
+        path: pathReverse([
+          ...(top > 0 ? [line(f, pointAdd(f, run))] : []),
+          ...openingPath(pointAdd(f, run), g, pocket.edge, inward),
+        ]),
+      },
+    ],
+    panel.material,
+  );
+  const facingPanel: Panel = { ...facing, lines: [shortGrain(middleOf(a, b, f, g), Math.min(80, down * 0.4))] };
+  const panels = cut.panels.flatMap((p): Panel[] => {
+    if (p.id === hipId) {
+      const own = p.edges.filter((e) => e.id !== "opening");
+      const hip = part(
+        hipId,
+        "Pocket, hip piece",
+        [...own, sideUnder, bag, waistUnder],
+        pocket.contrast ? "contrast" : panel.material,
+      );
+      return [hip];
+    }
+    return p.id === restId ? [{ ...p, of: panel.of ?? panel.id }] : [p];
+  });
+  const seam = (id: string, label: string, one: Join["a"], other: Join["b"]): Join => ({
+    id: `${id}${tail}`,
+    label,
+    kind: "style",
+    how: "equal",
+    leg: panel.half,
+    a: one,
+    b: other,
+  });
+  const opened = cut.joins.filter((j) => j.id !== `pocket-opening${tail}`);
+  return withParts(
+    { ...cut, panels, joins: opened },
+    {
+      panels: [bagPanel, facingPanel],
+      joins: [
+        seam("pocket-opening", "Pocket opening", [against(restId, "opening")], [against(bagId, "opening")]),
+        seam(
+          "pocket-facing",
+          "Pocket opening and its facing",
+          [against(restId, "opening")],
+          [against(facingId, "opening")],
+        ),
+        seam("pocket-bag", "Pocket bag", [along(hipId, "bag")], [along(bagId, "bag")]),
+      ],
+      marks: [
+        { panel: hipId, edge: "side-under", along: 0, kind: "single", pairs: `pocket-opening${tail}` },
+        { panel: hipId, edge: "waist-under", along: under, kind: "single", pairs: `pocket-opening${tail}` },
+      ],
+    },
+  );
+}
+
+/** Slant pockets in every front. */
+export function slantPocket(garment: Garment, pocket: Slant): Garment {
+  const fronts = pocketFronts(garment);
+  if (fronts.length === 0)
+    return unsettled(garment, "No front has a whole corner of waist and side for slant pockets.");
+  return fronts.reduce((made, front) => pocketOn(made, front, pocket), garment);
+}

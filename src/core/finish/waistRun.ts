@@ -1,0 +1,41 @@
+import { isOf, walkedBack, waistWalk, type EdgeRef } from "../drafting";
+import type { Garment } from "./garment";
+import type { OpensAt } from "./resolve";
+
+/** A stretch of the waist between two places where a band can end: its edges in the order they are sewn. */
+export interface WaistStretch {
+  readonly id: string;
+  readonly name: string;
+  readonly leg: "left" | "right";
+  readonly refs: readonly EdgeRef[];
+}
+
+/**
+ * The sewn waist from one side of the opening right round to the other. Closed round at the centre back where the
+ * garment does not open; at the left side seam where it opens there.
+ */
+export function waistRun({ panels }: Garment, opens: OpensAt): readonly WaistStretch[] {
+  const right = waistWalk(panels, "right");
+  const left = waistWalk(panels, "left");
+  const half = (leg: "left" | "right", refs: readonly EdgeRef[]): WaistStretch => ({
+    id: `sewn-${leg}`,
+    name: `sewn edge, ${leg} half`,
+    leg,
+    refs,
+  });
+  switch (opens) {
+    case "centre-front":
+      return [half("left", walkedBack(left)), half("right", right)];
+    case "side": {
+      const back = left.filter((ref) => isOf(ref.panel, "back"));
+      const front = left.filter((ref) => !isOf(ref.panel, "back"));
+      return [
+        { id: "sewn-left-back", name: "sewn edge, left back", leg: "left", refs: walkedBack(back) },
+        half("right", right),
+        { id: "sewn-left-front", name: "sewn edge, left front", leg: "left", refs: walkedBack(front) },
+      ];
+    }
+    default:
+      return [half("right", right), half("left", walkedBack(left))];
+  }
+}
