@@ -240,7 +240,7 @@ export function derive(job: Job): Derived | DeriveFault {
     moves: shape.moves,
     finishSource: job.finish ?? {},
     cloth: clothOf(job),
-    asked: askedGirths(shape.worksheet),
+    asked: askedGirths(job, shape),
   };
   return {
     ...shape,
@@ -270,11 +270,29 @@ function clothOf({ cloth, body }: Job): Inspected["cloth"] {
   return { width: read(cloth?.width), length: read(cloth?.length), stretch: cloth?.stretch ?? 0 };
 }
 
-/** Girths of one leg that the last of the moves was asked for, where a move says what it asks. */
-function askedGirths(worksheet: readonly WorksheetLine[]): Inspected["asked"] {
-  const made = worksheet.filter((l) => l.on && l.passed === null);
-  const last = made.filter((l) => l.numbers.hemGirth).at(-1);
-  return { hem: last?.numbers.hemGirth?.mm ?? null };
+/** Moves that decide how wide the hem is; the last of them that is made has the last word. */
+const HEM_MOVES = new Set([
+  "shape-leg",
+  "widen-leg",
+  "spread",
+  "full-spread",
+  "side-panel",
+  "godet",
+  "flounce",
+  "pleats",
+]);
+const HEM_PARAMS: Readonly<Record<string, string>> = { "shape-leg": "hem", spread: "hemGirth" };
+
+/** The hem of one leg that was asked for in so many words; null where the last move that widens it follows other numbers. */
+function askedGirths(job: Job, { worksheet, moves, style }: Shape): Inspected["asked"] {
+  const last = worksheet.filter((l) => l.on && l.passed === null && HEM_MOVES.has(l.move)).at(-1);
+  const param = last && HEM_PARAMS[last.move];
+  if (!last || last.index === null || !param) return { hem: null };
+  const named = param === "hemGirth" || style.feeds?.[`${last.move}.${param}`] === "hemGirth";
+  const input = moves[last.index]?.params[param] ?? (named ? job.style.params.hemGirth : undefined);
+  if (input === undefined || input === "auto") return { hem: null };
+  const read = readLength(input as LengthInput, job.body.unit);
+  return { hem: read.ok ? read.mm : null };
 }
 
 /** Depth of the cuff where the length gave something up for it. */

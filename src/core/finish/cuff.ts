@@ -10,7 +10,7 @@ export function cuffGirth(asked: Quantity | "auto", { ankle, heel }: BodyMeasure
 }
 
 /** The hem of one leg, walked from the inseam round the front and back again. */
-export function hemWalk(panels: readonly Panel[]): EdgeRef[] {
+function hemWalk(panels: readonly Panel[]): EdgeRef[] {
   const leg = legOf(panels, "right");
   const hems = (root: "front" | "back"): Panel[] =>
     leg.filter((p) => isOf(p.id, root) && rimEdges(p, "hem").length > 0);

@@ -48,6 +48,8 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   }));
   const [first, second] = made;
   if (!first || !second) {
+    const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
+    if (yokes.length > 0 && yokes.every((p) => p.id.endsWith("-yoke"))) return facedWithThemselves(garment, yokes);
     return unsettled(garment, "The waist is cut into parts, so its facing has to be drawn on the sewn waist.");
   }
   const side: Join = {
@@ -60,4 +62,22 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
     b: [along(second.panel.id, "side")],
   };
   return withParts(garment, { panels: made.map((m) => m.panel), joins: [...sewn, side] });
+}
+
+/** A yoke is its own facing: the same outline cut again. */
+function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment {
+  return {
+    ...garment,
+    panels: garment.panels.map((panel) => {
+      if (!yokes.includes(panel)) return panel;
+      const count = panel.cut?.count ?? 2;
+      return {
+        ...panel,
+        alsoCut: [
+          { material: panel.material, count },
+          { material: "interfacing", count },
+        ],
+      };
+    }),
+  };
 }

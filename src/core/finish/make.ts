@@ -6,10 +6,10 @@ import { elasticNotions } from "./elastic";
 import { withBelt, withTrim } from "./extras";
 import { waistFacing } from "./facing";
 import { withFly, withMockFly } from "./fly";
-import { withParts, type FinishContext, type Garment, type Notion } from "./garment";
+import { unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
 import { withHemFacing } from "./hemFacing";
 import { inSeamPocket, patchPocket } from "./otherPockets";
-import { opensAt, pulledOn, type ResolvedFinish } from "./resolve";
+import { opensAt, pulledOn, type OpensAt, type ResolvedFinish, type ResolvedWaist } from "./resolve";
 import { slantPocket } from "./slantPocket";
 import { waistStrip } from "./waistStrips";
 
@@ -20,6 +20,29 @@ export interface Finishing extends FinishContext {
   readonly hipAlong: Mm;
   /** What the length has given up for a cuff; its own depth unless a move says so. */
   readonly cuffDepth: Mm | null;
+}
+
+/** The waist edge, whichever way it is finished. */
+function withWaist(garment: Garment, waist: ResolvedWaist, opens: OpensAt, context: Finishing): Garment {
+  switch (waist.kind) {
+    case "straight-band":
+    case "casing":
+    case "ring-band":
+      return waistStrip(garment, waist, opens, context);
+    case "contour-band":
+      return contourBand(garment, waist, opens);
+    case "facing":
+      return waistFacing(garment, waist.depth.mm, opens);
+    case "cut-on-casing": {
+      const drawn = withParts(garment, { notions: elasticNotions(waist, context) });
+      return garment.panels.some((p) => p.casings?.waist)
+        ? drawn
+        : unsettled(
+            drawn,
+            "The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band.",
+          );
+    }
+  }
 }
 
 /**
@@ -39,26 +62,13 @@ export function finishGarment(
       : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const { waist, fastening, hem } = finish;
-  switch (waist?.kind) {
-    case "straight-band":
-    case "casing":
-    case "ring-band":
-      garment = waistStrip(garment, waist, opens, context);
-      break;
-    case "contour-band":
-      garment = contourBand(garment, waist, opens);
-      break;
-    case "facing":
-      garment = waistFacing(garment, waist.depth.mm, opens);
-      break;
-    case "cut-on-casing":
-      garment = withParts(garment, { notions: elasticNotions(waist, context) });
-      if (!panels.some((p) => p.casings?.waist)) {
-        garment = withParts(garment, {
-          undecided: ["The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band."],
-        });
-      }
-  }
+  const cased = panels.some((p) => p.casings?.waist);
+  if (cased && waist && waist.kind !== "cut-on-casing") {
+    garment = unsettled(
+      garment,
+      "A casing is cut on to the waist already: take that move out, or let the casing be the waist's finish.",
+    );
+  } else if (waist) garment = withWaist(garment, waist, opens, context);
   if (fastening?.kind === "fly") garment = withFly(garment, fastening, context);
   if (fastening?.kind === "mock-fly") garment = withMockFly(garment, context.hipAlong, fastening.extension.mm);
   for (const pocket of finish.pockets ?? []) {
@@ -78,5 +88,8 @@ export function finishGarment(
       undecided: [`The closure is not decided: the ${where} is cut or lies on a fold, so no zip can be set in there.`],
     });
   }
-  return garment;
+  // The legs come first, as they are cut first; what was cut from them and sewn on follows.
+  const legs = new Set(panels.map((p) => p.id));
+  const isLeg = (p: Panel): boolean => legs.has(p.of ?? p.id);
+  return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))] };
 }

@@ -1,4 +1,4 @@
-import { along, edgesWithRole, type Edge, type Join, type Panel } from "../drafting";
+import { along, type Edge, type Join, type Panel } from "../drafting";
 import {
   line,
   pathBetween,
@@ -119,11 +119,13 @@ function closedTop(
     const by = pointSubtract(placeAt(waist, pathLength(waist.path) / 2), pathEnd(waist.path));
     return { side: own, start: pointAdd(pathStart(own.path), by) };
   }
-  const shut = topWithDartsClosed(panel, depth);
+  const isUpper = (e: Edge): boolean => e.role === "waist" || /^yoke(-|$)/.test(e.id);
+  const worn = panel.edges.map((e) => (isUpper(e) ? { ...e, role: "waist" as const } : e));
+  const shut = topWithDartsClosed({ ...panel, edges: worn }, depth);
   const closedSide = shut?.edges.find((e) => e.role === "side");
   const closedWaist = shut?.edges.find((e) => e.role === "waist");
   if (!closedSide || !closedWaist) return null;
-  const before = edgesWithRole(panel, "waist").filter((e) => e !== waist);
+  const before = panel.edges.filter((e) => isUpper(e) && e !== waist);
   return {
     side: closedSide,
     start: placeAt(

@@ -37,7 +37,7 @@ export function pocketFronts({ panels }: Garment): readonly PocketFront[] {
     const upper = panel.edges.filter((e) => e.role === "waist" || e.role === "casing" || /^yoke(-|$)/.test(e.id));
     const waist = upper.find((e) => side && pointDistance(pathEnd(e.path), pathStart(side.path)) < 1e-6);
     if (!isOf(panel.id, "front") || panel.id.startsWith("band-") || !side || !waist) return [];
-    if (pathLength(side.path) < 300) return [];
+    if (pathLength(side.path) < 220) return [];
     const inward = pathStart(waist.path)[0] > pathEnd(waist.path)[0] ? 1 : -1;
     const cased = panel.casings?.waist;
     return [{ panel, waist, side, inward, top: cased?.added ?? 0, folded: cased?.folded ?? 0 }];
@@ -61,7 +61,7 @@ export function bagEdge(from: Point, to: Point, side: Point, inward: 1 | -1, wid
   return [
     cubic(
       from,
-      [from[0] + inward * round * 0.3, from[1] + (bottom - from[1]) * 0.75],
+      [from[0] + inward * round * 0.4, from[1] + (bottom - from[1]) * 0.3],
       [low[0] - inward * round * 0.6, bottom],
       low,
     ),

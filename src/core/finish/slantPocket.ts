@@ -127,7 +127,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
         name: "free edge",
         path: pathReverse([
           ...(top > 0 ? [line(f, pointAdd(f, run))] : []),
-          ...openingPath(pointAdd(f, run), g, pocket.edge, inward),
+          ...openingPath(pointAdd(f, run), g, pocket.edge === "curved" ? "curved" : "straight", inward),
         ]),
       },
     ],

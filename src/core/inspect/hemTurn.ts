@@ -2,7 +2,7 @@ import { edgesWithRole, type Panel } from "../drafting";
 import { pathAt, pathLength } from "../geometry";
 import { plain } from "../units";
 import { pathTurn } from "../pieces";
-import { byLimits, verdict, type CheckRule } from "./check";
+import { byLimits, verdict, type CheckRule, type Inspected } from "./check";
 
 /** Hems no deeper than this are rolled. */
 const ROLLED = 10;
@@ -12,12 +12,16 @@ export function turnUpExcess(panel: Panel, depth: number): number {
   return edgesWithRole(panel, "hem").reduce((sum, edge) => sum + 2 * depth * Math.abs(pathTurn(edge.path)), 0);
 }
 
+/** A hem that is already turned no deeper than it has to be. */
+const asFlat = (hem: Inspected["finish"]["hem"]): boolean =>
+  hem !== null && (hem.kind === "rolled" || ("depth" in hem && hem.depth === "auto"));
+
 /** A curved hem turned up deeply has cloth to ease in. */
 export const hemTurn: CheckRule = {
   id: "hem-turn",
   label: "Turn-up on the curve",
   note: "The turn-up of a curved hem has little to ease in.",
-  measure({ legs, hemDepth, finishSource }) {
+  measure({ legs, hemDepth, finish, finishSource }) {
     if (hemDepth === null) return null;
     // Part of a circle is always rolled or turned narrowly; there the ease is spread over the whole round.
     const turned = legs.filter((panel) => !panel.ring || hemDepth > ROLLED);
@@ -35,10 +39,15 @@ export const hemTurn: CheckRule = {
       message: `A turn-up of ${plain(hemDepth)} mm leaves ${plain(worst.value)} mm to ease in on the ${worst.panel.name.toLowerCase()}.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
       fix: "Choose a narrower hem, a facing or a rolled hem.",
-      remedy: {
-        label: "Turn it up only as far as lies flat",
-        changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
-      },
+      remedy: asFlat(finish.hem)
+        ? {
+            label: "Face the hem instead",
+            changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "faced" } } }],
+          }
+        : {
+            label: "Turn it up only as far as lies flat",
+            changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
+          },
     });
   },
 };

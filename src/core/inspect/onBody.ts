@@ -4,6 +4,14 @@ import { pathLength } from "../geometry";
 import { plain, type Mm } from "../units";
 import { byFloor, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
 
+/** Front and back each wider, throughout. */
+function widerBy({ ease }: Inspected["rules"], mm: Mm): Remedy["changes"] {
+  return (["front", "back"] as const).map((panel) => ({
+    path: ["block", "rules", "ease", panel],
+    value: `${plain(Math.ceil(10 * (ease[panel] + mm)) / 10)} mm`,
+  }));
+}
+
 /** Ease of a finished girth over the body's; one carded with its ease is met when the pattern is as large. */
 function easeRule(
   own: Pick<CheckRule, "id" | "label" | "note"> & {
@@ -52,10 +60,7 @@ export const hipEase: CheckRule = easeRule({
   fix: "Add hip ease to front and back.",
   remedy: ({ rules }, lacking) => ({
     label: `Add ${plain(Math.ceil(lacking))} mm of ease`,
-    changes: (["front", "back"] as const).map((panel) => ({
-      path: ["block", "rules", "ease", panel],
-      value: `${plain(Math.ceil(10 * (rules.ease[panel] + lacking / 4)) / 10)} mm`,
-    })),
+    changes: widerBy(rules, lacking / 4),
   }),
 });
 
@@ -68,13 +73,8 @@ export const thighEase: CheckRule = easeRule({
   garment: "The leg is",
   fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
   remedy: ({ rules }, lacking) => ({
-    label: `Lengthen the back extension by ${plain(Math.ceil(lacking))} mm`,
-    changes: [
-      {
-        path: ["block", "rules", "backExtension", "add"],
-        value: `${plain(Math.ceil(10 * (rules.backExtension.add + 1.1 * lacking)) / 10)} mm`,
-      },
-    ],
+    label: `Widen front and back by ${plain(Math.ceil(lacking / 2))} mm each`,
+    changes: widerBy(rules, lacking / 2),
   }),
 });
 

@@ -55,3 +55,34 @@ export function derivedOf(job: Job): Derived & WithLegs {
   if (!derived.ok) throw new Error(derived.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
   return withLegs(derived);
 }
+
+const card = (name: string, ...mm: readonly number[]): Job["body"] => ({
+  name,
+  unit: "mm",
+  measures: Object.fromEntries(
+    [
+      "waist",
+      "hip",
+      "thigh",
+      "knee",
+      "kneeBent",
+      "calf",
+      "ankle",
+      "heel",
+      "waistToHip",
+      "crotchDepth",
+      "waistToKnee",
+      "waistToCalf",
+      "waistToAnkle",
+      "waistToFloor",
+    ].map((key, i) => [key, mm[i] ?? 0]),
+  ),
+});
+
+/** Four differing wearers, whose cards leave the crotch length out, as most do. */
+export const FOUR_BODIES: readonly Job["body"][] = [
+  card("Slim", 660, 900, 520, 350, 375, 330, 215, 310, 200, 255, 570, 740, 930, 1010),
+  card("Middle", 780, 1020, 590, 385, 415, 365, 240, 335, 208, 275, 590, 765, 960, 1040),
+  card("Full", 980, 1220, 700, 440, 470, 405, 260, 350, 215, 310, 595, 770, 965, 1050),
+  card("Tall", 840, 1010, 580, 395, 425, 375, 250, 360, 225, 285, 650, 840, 1055, 1140),
+];

@@ -14,15 +14,14 @@ const LETTER = 6;
 
 /**
  * Beside the grain where the piece is wide enough for it at this scale (pixels per millimetre), else below the piece
- * with a leader. `row` staggers labels below pieces that lie side by side. Never across a line.
+ * with a leader. Never across a line.
  */
-export function screenLabel(piece: Piece, k = 1, row = 0): ScreenLabel {
+export function screenLabel(piece: Piece, k = 1): ScreenLabel {
   const { pairs, onFold } = piece.cut;
   const count = `cut ${piece.cut.count}${pairs ? ", a pair" : onFold ? " on the fold" : ""}`;
   const box = boxOf(piece.cutLine);
-  const seam = boxOf(piece.seamLine);
-  if (seam.right - seam.left > 2.5 * (seam.bottom - seam.top)) {
-    return { at: [seam.left, box.bottom + 8], lines: [`${piece.name}, ${count}, ${piece.material}`], leader: null };
+  if (box.right - box.left > 2.5 * (box.bottom - box.top)) {
+    return { at: [box.left, box.bottom + 8 / k], lines: [`${piece.name}, ${count}, ${piece.material}`], leader: null };
   }
   const lines = [piece.name, count, piece.material];
   const [a, b] = piece.grain;
@@ -46,8 +45,8 @@ export function screenLabel(piece: Piece, k = 1, row = 0): ScreenLabel {
   if ([at[1], at[1] + tall / 2, at[1] + tall].every(room)) return { at, lines, leader: null };
   const middle = (box.left + box.right) / 2;
   return {
-    at: [box.left, box.bottom + (10 + row * 20) / k],
-    lines: [`${piece.name}, ${count}`],
+    at: [box.left, box.bottom + 8 / k],
+    lines: [piece.name, `${count}, ${piece.material}`],
     leader: [middle, box.bottom],
   };
 }

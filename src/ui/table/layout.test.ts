@@ -37,7 +37,7 @@ test("a label that does not fit inside at this scale stands below the piece with
   const front = derived.pieces.find((p) => p.id === "front");
   if (!front) throw new Error("no front");
   expect(screenLabel(front, 0.8).leader).toBeNull();
-  const far = screenLabel(front, 0.1, 1);
+  const far = screenLabel(front, 0.1);
   expect(far.leader).not.toBeNull();
   expect(far.at[1]).toBeGreaterThan(Math.max(...front.cutLine.map((p) => p[1])));
 });

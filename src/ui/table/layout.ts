@@ -29,35 +29,74 @@ export interface Placed<T> {
 
 const GAP = 70;
 
+interface Laid<T> {
+  readonly id: string;
+  readonly item: T;
+  readonly box: Box;
+}
+
+/** How low parts are laid out: room below each for its label, the least room across, and the shape of the view. */
+export interface PartsLayout {
+  readonly below: number;
+  readonly least: number;
+  /** Width of the view against its height. */
+  readonly aspect: number;
+}
+
+const BESIDE: PartsLayout = { below: GAP, least: 0, aspect: 0 };
+
+const height = (b: Box): number => b.bottom - b.top;
+const width = (b: Box): number => b.right - b.left;
+
+/** Rows of parts from a place on, no wider than `most`. */
+function inRows<T>(items: readonly Laid<T>[], from: Point, most: number, { below, least }: PartsLayout): Placed<T>[] {
+  let [x, top, rowHeight] = [from[0], from[1], 0];
+  return items.map(({ id, item, box }) => {
+    const cell = Math.max(width(box), least);
+    if (x > from[0] && x + cell > from[0] + most) [x, top, rowHeight] = [from[0], top + rowHeight + below, 0];
+    const placed = { id, item, at: [x - box.left, top - box.top] as const, box };
+    x += cell + GAP;
+    rowHeight = Math.max(rowHeight, height(box));
+    return placed;
+  });
+}
+
 /**
- * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist); wide
- * and low ones go in rows below, no wider than what lies above, `below` millimetres apart.
+ * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist). Wide
+ * and low ones go in rows: below, no wider than what lies above; or, where the view's shape is given, below or beside,
+ * whichever shows everything largest.
  */
-export function layOut<T>(
-  items: readonly { readonly id: string; readonly item: T; readonly box: Box }[],
-  below: number = GAP,
-): Placed<T>[] {
-  const height = (b: Box): number => b.bottom - b.top;
-  const width = (b: Box): number => b.right - b.left;
+export function layOut<T>(items: readonly Laid<T>[], parts: PartsLayout = BESIDE): Placed<T>[] {
   const tallest = Math.max(0, ...items.map((i) => height(i.box)));
   const isLow = (b: Box): boolean => width(b) > 2.5 * height(b) || height(b) < 0.35 * tallest;
   let x = 0;
   let bottom = 0;
-  const placed: Placed<T>[] = [];
+  const legs: Placed<T>[] = [];
   for (const { id, item, box } of items.filter((i) => !isLow(i.box))) {
-    placed.push({ id, item, at: [x - box.left, 0], box });
+    legs.push({ id, item, at: [x - box.left, 0], box });
     x += width(box) + GAP;
     bottom = Math.max(bottom, box.bottom);
   }
-  const [left, most] = [0, Math.max(x - GAP, 1)];
-  let [rowX, rowTop, rowHeight] = [left, bottom + below, 0];
-  for (const { id, item, box } of items.filter((i) => isLow(i.box))) {
-    if (rowX > left && rowX + width(box) > most) [rowX, rowTop, rowHeight] = [left, rowTop + rowHeight + below, 0];
-    placed.push({ id, item, at: [rowX - box.left, rowTop - box.top], box });
-    rowX += width(box) + Math.max(GAP, below);
-    rowHeight = Math.max(rowHeight, height(box));
-  }
-  return placed;
+  const low = items.filter((i) => isLow(i.box));
+  const [most, under] = [Math.max(x - GAP, 1), bottom + parts.below];
+  const below = (wide: number): Placed<T>[] => [...legs, ...inRows(low, [0, under], wide, parts)];
+  if (parts.aspect === 0 || legs.length === 0 || low.length === 0) return below(most);
+  const top = Math.min(...legs.map((l) => l.box.top));
+  const beside = (wide: number): Placed<T>[] => {
+    const small = low.filter((i) => width(i.box) <= wide);
+    const strips = low.filter((i) => width(i.box) > wide);
+    const right = inRows(small, [x, top], wide, parts);
+    const lowest = Math.max(bottom, ...right.map((r) => r.at[1] + r.box.bottom));
+    return [...legs, ...right, ...inRows(strips, [0, lowest + parts.below], most + GAP + wide, parts)];
+  };
+  const room = (placed: readonly Placed<T>[]): number => {
+    const box = boundsOf(placed);
+    return Math.max(width(box) + parts.least / 2, (height(box) + parts.below) * parts.aspect);
+  };
+  const widths = [1, 1.2, 1.4, 1.7, 2].map((factor) => most * factor);
+  const columns = [1, 2, 3, 4].map((n) => n * Math.max(parts.least, 250) + (n - 1) * GAP);
+  const tries = [...widths.map(below), ...columns.map(beside)];
+  return tries.reduce((best, next) => (room(next) < room(best) - 1e-6 ? next : best));
 }
 
 /** The box around everything placed. */

@@ -70,6 +70,7 @@ function Field({ field, path, own, resolved, known, prepare }: Props & { readonl
       return (
         <Choice
           label={field.label}
+          width={158}
           value={typeof value === "string" ? value : "own"}
           options={[...field.options, ...(typeof value === "string" ? [] : [["own", "its own length"] as const])]}
           onChange={(next) => {

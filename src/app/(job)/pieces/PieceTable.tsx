@@ -10,8 +10,8 @@ import { PieceView } from "@/ui/table/PieceView";
 import { styleOf } from "@/ui/table/PanelView";
 import { Table } from "@/ui/table/Table";
 
-/** Left below the legs for the labels that do not fit on them, in millimetres. */
-const ROOM_FOR_LABELS = 170;
+/** Room for labels of two lines below the parts and across, in millimetres, on a table a little higher than wide. */
+const PARTS = { below: 150, least: 300, aspect: 0.8 };
 
 /** Backs first, then fronts, then every other part. */
 const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ? 1 : 2);
@@ -24,7 +24,7 @@ export function PieceTable() {
     const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a.id) - rank(b.id));
     return layOut(
       pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })),
-      ROOM_FOR_LABELS,
+      PARTS,
     );
   }, [proof]);
   if (placed.length === 0)
@@ -46,8 +46,8 @@ export function PieceTable() {
         const light = lit && lightAt ? onScreen(lightAt.at, [lit.point[0], lit.point[1]]) : null;
         return (
           <>
-            {visible.map(({ id: pieceId, item, at }, i) => {
-              const label = screenLabel(item, view.k, i % 2);
+            {visible.map(({ id: pieceId, item, at }) => {
+              const label = screenLabel(item, view.k);
               const [x, y] = onScreen(at, label.at);
               const from = label.leader && onScreen(at, label.leader);
               return (
