@@ -85,7 +85,7 @@ describe.each(all)("%s", (_, derived) => {
           const marks = derived.pieces.find((p) => p.panel.id === ref.panel)?.notches ?? [];
           for (const mark of marks.filter((m) => m.pairs.replace(LEG, "") === seam.id.replace(LEG, ""))) {
             const near = pathNearest(path, mark.at as Point);
-            if (near.distance < 0.05) found.push(before + near.along);
+            if (near.distance < 0.4) found.push(before + near.along);
           }
           before += pathLength(path);
         }
