@@ -209,7 +209,7 @@ export function derive(job: Job): Derived | DeriveFault {
     hip: measures.hip.mm,
     zip: zip?.length.mm ?? 0,
     hipLevel: plan.levels.hip,
-    hipAlong: centreOf(shape.panels, shape.joins, "front")?.hipAlong ?? 0,
+    mockFly: mockLength(centreOf(shape.panels, shape.joins, "front")),
     cuffDepth: cuffDepth(shape),
   });
   const seams = seamsOf(garment.panels, garment.joins);
@@ -316,12 +316,16 @@ function hemCut({ hem }: ResolvedFinish, depth: Quantity | null, { widths }: All
   }
 }
 
+/** A mock fly ends at the hip line, or where the crotch begins to turn if that comes first. */
+const mockLength = (front: ReturnType<typeof centreOf>): Mm =>
+  front ? Math.min(front.hipAlong, front.smoothAlong) : 0;
+
 /** The stretch of a centre seam that opens, and what is cut beyond it. */
 function openingCut({ zip, finish, allowances, panels, joins }: Shape): OpeningCut | null {
   const { fastening } = finish;
   if (fastening?.kind === "mock-fly") {
     const front = centreOf(panels, joins, "front");
-    return front && { root: "front", length: front.hipAlong, width: fastening.extension.mm };
+    return front && { root: "front", length: mockLength(front), width: fastening.extension.mm };
   }
   if (!zip || zip.at === "side") return null;
   const grown = fastening?.kind === "fly" && fastening.grown === "on";

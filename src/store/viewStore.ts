@@ -17,6 +17,8 @@ interface ViewState {
   letGo: boolean;
   /** Knee and hem are pulled at one edge alone, not at both halves together. */
   oneSide: boolean;
+  /** What the hand does on the pieces: nothing special, roll two edges, or lay the tape. */
+  tool: "none" | "roll" | "tape";
   /** A kept version laid over the pattern. */
   over: string | null;
   helpOpen: boolean;
@@ -33,6 +35,7 @@ export const useView = create<ViewState>()(() => ({
   pull: null,
   letGo: false,
   oneSide: false,
+  tool: "none",
   over: null,
   helpOpen: false,
   commandsOpen: false,

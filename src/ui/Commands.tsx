@@ -25,6 +25,10 @@ function useCommands(onHandOver: () => void): readonly Command[] {
   const { id } = useOpenJob();
   const router = useRouter();
   const flip = (name: "showFront" | "showBack" | "ghost"): void => setView((v) => ({ [name]: !v[name] }));
+  const pick = (tool: "roll" | "tape"): void => {
+    setView((v) => ({ tool: v.tool === tool ? "none" : tool }));
+    router.push(stageHref("pieces", id));
+  };
   return [
     ...STAGES.map(({ n, id: stage, label }) => ({
       keys: String(n),
@@ -34,6 +38,8 @@ function useCommands(onHandOver: () => void): readonly Command[] {
     { keys: "f", text: "Front on or off", run: () => flip("showFront") },
     { keys: "b", text: "Back on or off", run: () => flip("showBack") },
     { keys: "g", text: "Ghost of the block on or off", run: () => flip("ghost") },
+    { keys: "r", text: "Roll the seams, on Pieces", run: () => pick("roll") },
+    { keys: "t", text: "Lay the tape, on Pieces", run: () => pick("tape") },
     { keys: "0", text: "Fit the pattern to the table", run: () => window.dispatchEvent(new Event(FIT_EVENT)) },
     { keys: "u", text: "Inches or centimetres", run: () => setView((v) => ({ tape: v.tape === "in" ? "cm" : "in" })) },
     { keys: "$mod+z", text: "Undo", run: undo },
@@ -47,7 +53,7 @@ function useCommands(onHandOver: () => void): readonly Command[] {
 
 /** What is pressed, and the command it stands for; layouts differ on whether "?" needs Shift. */
 const BINDINGS: readonly (readonly [string, string])[] = [
-  ...["1", "2", "3", "4", "f", "b", "g", "0", "u", "h", "w", "?", "$mod+z", "$mod+Shift+Z", "$mod+k"].map(
+  ...["1", "2", "3", "4", "f", "b", "g", "r", "t", "0", "u", "h", "w", "?", "$mod+z", "$mod+Shift+Z", "$mod+k"].map(
     (keys) => [keys, keys] as const,
   ),
   ["Shift+?", "?"],

@@ -33,6 +33,7 @@ export function JobLengthField({ label, path, mm, changed, note, negative, prepa
         hideLabel
         allowEmpty
         negative={negative}
+        placeholder={mm === null ? "by itself" : undefined}
         text={mm === null ? "" : formatLength(mm, tape)}
         unit={tape}
         tape={tape}

@@ -68,8 +68,8 @@ function stitched(garment: Garment, run: readonly EdgeRef[], wide: Mm): Garment 
 }
 
 /** A mock fly: the fronts are cut with an extension that is folded back and topstitched; the seam stays shut. */
-export function withMockFly(garment: Garment, hipAlong: Mm, wide: Mm): Garment {
-  const run = flyRun(garment, hipAlong);
+export function withMockFly(garment: Garment, long: Mm, wide: Mm): Garment {
+  const run = flyRun(garment, long);
   if (run.length === 0)
     return unsettled(garment, "The centre front lies on a fold, so there is no seam for a mock fly.");
   return stitched(garment, run, wide);

@@ -16,8 +16,8 @@ import { waistStrip } from "./waistStrips";
 /** What the finishes need to know of the pattern they finish. */
 export interface Finishing extends FinishContext {
   readonly hipLevel: Mm;
-  /** From the sewn waist down to the hip line, along the centre front. */
-  readonly hipAlong: Mm;
+  /** Length of a mock fly down the centre front. */
+  readonly mockFly: Mm;
   /** What the length has given up for a cuff; its own depth unless a move says so. */
   readonly cuffDepth: Mm | null;
 }
@@ -70,7 +70,7 @@ export function finishGarment(
     );
   } else if (waist) garment = withWaist(garment, waist, opens, context);
   if (fastening?.kind === "fly") garment = withFly(garment, fastening, context);
-  if (fastening?.kind === "mock-fly") garment = withMockFly(garment, context.hipAlong, fastening.extension.mm);
+  if (fastening?.kind === "mock-fly") garment = withMockFly(garment, context.mockFly, fastening.extension.mm);
   for (const pocket of finish.pockets ?? []) {
     if (pocket.kind === "slant") garment = slantPocket(garment, pocket);
     else if (pocket.kind === "in-seam") garment = inSeamPocket(garment, pocket);

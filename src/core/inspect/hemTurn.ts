@@ -45,7 +45,7 @@ export const hemTurn: CheckRule = {
             changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "faced" } } }],
           }
         : {
-            label: "Turn it up only as far as lies flat",
+            label: "Take the depth that lies flat",
             changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
           },
     });

@@ -12,6 +12,16 @@ export interface ScreenLabel {
 /** Width of a letter of the labels' type on the screen, in pixels. */
 const LETTER = 6;
 
+/** What stands below a piece: its name, and how many to cut from what. */
+function wordsBelow(piece: Piece): readonly [string, string] {
+  const { pairs, onFold, count } = piece.cut;
+  return [piece.name, `cut ${count}${pairs ? ", a pair" : onFold ? " on the fold" : ""}, ${piece.material}`];
+}
+
+/** Width of the label below a piece, in pixels. */
+export const labelWidth = (piece: Piece): number =>
+  Math.max(...wordsBelow(piece).map((text) => text.length)) * LETTER + 14;
+
 /**
  * Beside the grain where the piece is wide enough for it at this scale (pixels per millimetre), else below the piece
  * with a leader. Never across a line.
@@ -20,9 +30,6 @@ export function screenLabel(piece: Piece, k = 1): ScreenLabel {
   const { pairs, onFold } = piece.cut;
   const count = `cut ${piece.cut.count}${pairs ? ", a pair" : onFold ? " on the fold" : ""}`;
   const box = boxOf(piece.cutLine);
-  if (box.right - box.left > 2.5 * (box.bottom - box.top)) {
-    return { at: [box.left, box.bottom + 8 / k], lines: [`${piece.name}, ${count}, ${piece.material}`], leader: null };
-  }
   const lines = [piece.name, count, piece.material];
   const [a, b] = piece.grain;
   const at: Point = [a[0] + 8 / k, a[1] + (b[1] - a[1]) * 0.62];
@@ -44,9 +51,10 @@ export function screenLabel(piece: Piece, k = 1): ScreenLabel {
   const tall = (lines.length * 17) / k;
   if ([at[1], at[1] + tall / 2, at[1] + tall].every(room)) return { at, lines, leader: null };
   const middle = (box.left + box.right) / 2;
+  const wide = box.right - box.left > 2.5 * (box.bottom - box.top);
   return {
     at: [box.left, box.bottom + 8 / k],
-    lines: [piece.name, `${count}, ${piece.material}`],
-    leader: [middle, box.bottom],
+    lines: wordsBelow(piece),
+    leader: wide ? null : [middle, box.bottom],
   };
 }

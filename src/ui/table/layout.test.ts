@@ -1,7 +1,7 @@
-import { cubic, line } from "@/core/geometry";
+import { boxOf, cubic, line } from "@/core/geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "@/core/testing/jobs";
-import { screenLabel } from "./labels";
-import { boundsOf, layOut, panelBox, pathData, pointsData } from "./layout";
+import { labelWidth, screenLabel } from "./labels";
+import { layOutParts, boundsOf, layOut, panelBox, pathData, pointsData } from "./layout";
 
 const derived = derivedOf(palazzoJob(HAND_BODY));
 
@@ -44,10 +44,66 @@ test("a label that does not fit inside at this scale stands below the piece with
 
 test("screen labels lie inside legs and outside strips", () => {
   for (const piece of derived.pieces) {
-    const { at, lines } = screenLabel(piece);
+    const { at, lines } = screenLabel(piece, 0.8);
     const ys = piece.cutLine.map((p) => p[1]);
     if (piece.id === "waistband") expect(at[1]).toBeGreaterThan(Math.max(...ys));
     else expect(at[0]).toBeGreaterThan(piece.grain[0][0]);
     expect(lines.join(" ")).toContain(piece.name);
   }
+});
+
+describe("parts laid out for a view", () => {
+  const view = { width: 490, height: 650 };
+  const many = derivedOf(
+    palazzoJob(HAND_BODY, {
+      style: { id: "front-slit", params: {} },
+      finish: { pockets: [{ kind: "slant" }], hem: { kind: "faced" }, belt: { loops: 5 } },
+    }),
+  );
+  const bell = derivedOf(palazzoJob(HAND_BODY, { style: { id: "bell-flounce", params: { share: 1 } } }));
+
+  test.each([
+    ["sixteen and more pieces", many],
+    ["circles", bell],
+  ])("%s: no label lies over another piece or label", (_, garment) => {
+    const isLeg = (id: string): boolean => /^(front|back)/.test(id) && !/^hem/.test(id);
+    const { placed, bounds } = layOutParts(
+      garment.pieces.map((piece) => ({
+        id: piece.panel.id,
+        item: piece,
+        box: boxOf(piece.cutLine),
+        part: !isLeg(piece.id),
+        label: labelWidth(piece),
+      })),
+      view,
+    );
+    const k = Math.min(view.width / (bounds.right - bounds.left), view.height / (bounds.bottom - bounds.top));
+    const boxes = placed.map(({ item, at }) => {
+      const { lines, at: own, leader } = screenLabel(item, k);
+      const box = boxOf(item.cutLine);
+      const place = {
+        left: box.left + at[0],
+        right: box.right + at[0],
+        top: box.top + at[1],
+        bottom: box.bottom + at[1],
+      };
+      const wide = Math.max(...lines.map((l) => l.length)) * 6;
+      const [x, y] = [own[0] + at[0], own[1] + at[1]];
+      const label = { left: x, right: x + wide / k, top: y, bottom: y + 34 / k };
+      return { id: item.panel.id, place, label, below: leader !== null || own[1] > box.bottom };
+    });
+    type Rect = (typeof boxes)[number]["place"];
+    const over = (a: Rect, b: Rect): boolean =>
+      a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1;
+    for (const a of boxes.filter((x) => x.below)) {
+      for (const b of boxes.filter((x) => x.id !== a.id)) {
+        expect([a.id, b.id, over(a.label, b.place), b.below && over(a.label, b.label)]).toEqual([
+          a.id,
+          b.id,
+          false,
+          false,
+        ]);
+      }
+    }
+  });
 });

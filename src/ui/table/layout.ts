@@ -33,70 +33,111 @@ interface Laid<T> {
   readonly id: string;
   readonly item: T;
   readonly box: Box;
+  /** Laid in the rows of parts, not beside the legs; left out, wide and low things are. */
+  readonly part?: boolean;
+  /** Width of its label in pixels; two lines stand below it. */
+  readonly label?: number;
 }
 
-/** How low parts are laid out: room below each for its label, the least room across, and the shape of the view. */
-export interface PartsLayout {
-  readonly below: number;
-  readonly least: number;
-  /** Width of the view against its height. */
-  readonly aspect: number;
+/** The view everything has to be shown in, in pixels. */
+export interface ViewSize {
+  readonly width: number;
+  readonly height: number;
 }
 
-const BESIDE: PartsLayout = { below: GAP, least: 0, aspect: 0 };
+/** Height of a label of two lines below its piece, in pixels. */
+const LABEL_HEIGHT = 44;
 
 const height = (b: Box): number => b.bottom - b.top;
 const width = (b: Box): number => b.right - b.left;
 
-/** Rows of parts from a place on, no wider than `most`. */
-function inRows<T>(items: readonly Laid<T>[], from: Point, most: number, { below, least }: PartsLayout): Placed<T>[] {
+/** Rows from a place on, no wider than `most`; every cell is as wide as its label at `k` pixels a millimetre. */
+function inRows<T>(items: readonly Laid<T>[], from: Point, most: number, k: number): Placed<T>[] {
+  const below = Math.max(GAP, LABEL_HEIGHT / k);
   let [x, top, rowHeight] = [from[0], from[1], 0];
-  return items.map(({ id, item, box }) => {
-    const cell = Math.max(width(box), least);
+  return items.map(({ id, item, box, label }) => {
+    const cell = Math.max(width(box), (label ?? 0) / k);
     if (x > from[0] && x + cell > from[0] + most) [x, top, rowHeight] = [from[0], top + rowHeight + below, 0];
     const placed = { id, item, at: [x - box.left, top - box.top] as const, box };
-    x += cell + GAP;
+    x += cell + GAP / 2;
     rowHeight = Math.max(rowHeight, height(box));
     return placed;
   });
 }
 
-/**
- * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist). Wide
- * and low ones go in rows: below, no wider than what lies above; or, where the view's shape is given, below or beside,
- * whichever shows everything largest.
- */
-export function layOut<T>(items: readonly Laid<T>[], parts: PartsLayout = BESIDE): Placed<T>[] {
-  const tallest = Math.max(0, ...items.map((i) => height(i.box)));
-  const isLow = (b: Box): boolean => width(b) > 2.5 * height(b) || height(b) < 0.35 * tallest;
+/** Things side by side, their own frames' levels aligned. */
+function sideBySide<T>(items: readonly Laid<T>[], k: number): { readonly placed: Placed<T>[]; readonly right: number } {
   let x = 0;
-  let bottom = 0;
-  const legs: Placed<T>[] = [];
-  for (const { id, item, box } of items.filter((i) => !isLow(i.box))) {
-    legs.push({ id, item, at: [x - box.left, 0], box });
-    x += width(box) + GAP;
-    bottom = Math.max(bottom, box.bottom);
+  const placed = items.map(({ id, item, box, label }) => {
+    const at = { id, item, at: [x - box.left, 0] as const, box };
+    x += Math.max(width(box), (label ?? 0) / k) + GAP;
+    return at;
+  });
+  return { placed, right: Math.max(x - GAP, 1) };
+}
+
+/** What everything takes of a view, labels included, in millimetres: its right and lower ends. */
+function reach<T>(items: readonly Laid<T>[], placed: readonly Placed<T>[], k: number): Box {
+  const box = boundsOf(placed);
+  const labels = placed.map((p) => p.at[0] + p.box.left + (items.find((i) => i.id === p.id)?.label ?? 0) / k);
+  return { ...box, right: Math.max(box.right, ...labels), bottom: box.bottom + LABEL_HEIGHT / k };
+}
+
+/**
+ * Lays things side by side in the order given, tops and levels aligned (their frames share y = 0 at the waist); wide
+ * and low ones go in rows below, no wider than what lies above.
+ */
+export function layOut<T>(items: readonly Laid<T>[]): Placed<T>[] {
+  const tallest = Math.max(0, ...items.map((i) => height(i.box)));
+  const isPart = ({ box }: Laid<T>): boolean => width(box) > 2.5 * height(box) || height(box) < 0.35 * tallest;
+  const legs = sideBySide(
+    items.filter((i) => !isPart(i)),
+    Infinity,
+  );
+  const bottom = Math.max(0, ...legs.placed.map((p) => p.box.bottom));
+  return [...legs.placed, ...inRows(items.filter(isPart), [0, bottom + GAP], legs.right, Infinity)];
+}
+
+/**
+ * Lays legs side by side and their parts in rows, below or beside them, whichever shows everything largest in the
+ * view, with room for every label. Returns the places and the box they take, labels included.
+ */
+export function layOutParts<T>(
+  items: readonly Laid<T>[],
+  view: ViewSize,
+): { readonly placed: Placed<T>[]; readonly bounds: Box } {
+  const legs = items.filter((i) => !i.part);
+  const parts = items.filter((i) => i.part);
+  let k = 0.4;
+  let best = { placed: [] as Placed<T>[], bounds: { left: 0, right: 1, top: 0, bottom: 1 } };
+  // The room for labels depends on the scale, and the scale on the room: a few rounds settle it.
+  for (let round = 0; round < 6; round++) {
+    const row = sideBySide(legs, k);
+    const top = Math.min(0, ...row.placed.map((p) => p.box.top));
+    const bottom = Math.max(0, ...row.placed.map((p) => p.box.bottom));
+    const under = bottom + LABEL_HEIGHT / k;
+    const below = (wide: number): Placed<T>[] => [...row.placed, ...inRows(parts, [0, under], wide, k)];
+    const beside = (wide: number): Placed<T>[] => {
+      const small = parts.filter((i) => Math.max(width(i.box), (i.label ?? 0) / k) <= wide);
+      const large = parts.filter((i) => !small.includes(i));
+      const right = inRows(small, [row.right + GAP, top], wide, k);
+      const lowest = Math.max(bottom, ...right.map((r) => r.at[1] + r.box.bottom));
+      return [...row.placed, ...right, ...inRows(large, [0, lowest + LABEL_HEIGHT / k], row.right + GAP + wide, k)];
+    };
+    const widest = Math.max(1, ...parts.map((i) => width(i.box)), ...parts.map((i) => (i.label ?? 0) / k));
+    const tries = [
+      ...[1, 1.2, 1.5, 1.9, 2.4].map((factor) => below(Math.max(row.right * factor, widest))),
+      ...(legs.length > 0 ? [1, 1.6, 2.2, 3.3].map((n) => beside((n * 150) / k)) : []),
+    ].map((placed) => {
+      const bounds = reach(items, placed, k);
+      return { placed, bounds, scale: Math.min(view.width / width(bounds), view.height / height(bounds)) };
+    });
+    const largest = tries.reduce((a, b) => (b.scale > a.scale * 1.001 ? b : a));
+    best = largest;
+    if (Math.abs(largest.scale - k) < 0.01 * k) break;
+    k = largest.scale;
   }
-  const low = items.filter((i) => isLow(i.box));
-  const [most, under] = [Math.max(x - GAP, 1), bottom + parts.below];
-  const below = (wide: number): Placed<T>[] => [...legs, ...inRows(low, [0, under], wide, parts)];
-  if (parts.aspect === 0 || legs.length === 0 || low.length === 0) return below(most);
-  const top = Math.min(...legs.map((l) => l.box.top));
-  const beside = (wide: number): Placed<T>[] => {
-    const small = low.filter((i) => width(i.box) <= wide);
-    const strips = low.filter((i) => width(i.box) > wide);
-    const right = inRows(small, [x, top], wide, parts);
-    const lowest = Math.max(bottom, ...right.map((r) => r.at[1] + r.box.bottom));
-    return [...legs, ...right, ...inRows(strips, [0, lowest + parts.below], most + GAP + wide, parts)];
-  };
-  const room = (placed: readonly Placed<T>[]): number => {
-    const box = boundsOf(placed);
-    return Math.max(width(box) + parts.least / 2, (height(box) + parts.below) * parts.aspect);
-  };
-  const widths = [1, 1.2, 1.4, 1.7, 2].map((factor) => most * factor);
-  const columns = [1, 2, 3, 4].map((n) => n * Math.max(parts.least, 250) + (n - 1) * GAP);
-  const tries = [...widths.map(below), ...columns.map(beside)];
-  return tries.reduce((best, next) => (room(next) < room(best) - 1e-6 ? next : best));
+  return best;
 }
 
 /** The box around everything placed. */

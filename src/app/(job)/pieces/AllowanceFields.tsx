@@ -105,8 +105,8 @@ function SingleEdges() {
       {options.length > 0 ? (
         <div style={{ display: "grid", gridTemplateColumns: "1fr auto", gap: 6, alignItems: "end" }}>
           <Choice
-            label="Edge"
-            width={190}
+            label="Another"
+            width={170}
             value={options.some(([key]) => key === edge) ? edge : (options[0]?.[0] ?? "")}
             options={options}
             onChange={setEdge}

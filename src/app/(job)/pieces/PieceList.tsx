@@ -1,9 +1,16 @@
 "use client";
 import type { Notion } from "@/core/finish";
+import type { Piece } from "@/core/pieces";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
+
+/** What a piece is cut from; what the same outline is cut from besides, by its number. */
+function clothOf({ material, alsoCut }: Piece): string {
+  const also = alsoCut.map((c) => (c.material === material ? `${c.count} to face it` : `${c.count} ${c.material}`));
+  return [material, ...also].join(", ");
+}
 
 /** What to cut: piece, how many, from what. */
 export function PieceList() {
@@ -30,10 +37,7 @@ export function PieceList() {
                   ? `${piece.cut.count}, one pair`
                   : `${piece.cut.count}, ${piece.cut.onFold ? "on the fold" : "single"}`}
               </td>
-              <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>
-                {piece.material}
-                {piece.alsoCut.map(({ material, count }) => `, ${count} ${material}`).join("")}
-              </td>
+              <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>{clothOf(piece)}</td>
             </tr>
           ))}
         </tbody>

@@ -4,14 +4,15 @@ import { isOf } from "@/core/drafting";
 import { boxOf, type Point } from "@/core/geometry";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
-import { boundsOf, layOut } from "@/ui/table/layout";
-import { screenLabel } from "@/ui/table/labels";
+import { layOutParts } from "@/ui/table/layout";
+import { labelWidth, screenLabel } from "@/ui/table/labels";
 import { PieceView } from "@/ui/table/PieceView";
 import { styleOf } from "@/ui/table/PanelView";
 import { Table } from "@/ui/table/Table";
+import { TapeTool } from "./TapeTool";
 
-/** Room for labels of two lines below the parts and across, in millimetres, on a table a little higher than wide. */
-const PARTS = { below: 150, least: 300, aspect: 0.8 };
+/** The view the pieces are laid out for; a larger window shows the same larger. */
+const VIEW = { width: 490, height: 650 };
 
 /** Backs first, then fronts, then every other part. */
 const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ? 1 : 2);
@@ -19,12 +20,18 @@ const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ?
 /** Every piece on the table with cut line, seam line, grain, notches and label. */
 export function PieceTable() {
   const { id, proof } = useOpenJob();
-  const { tape, showFront, showBack, lit } = useView();
-  const placed = useMemo(() => {
+  const { tape, showFront, showBack, lit, tool } = useView();
+  const { placed, bounds } = useMemo(() => {
     const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a.id) - rank(b.id));
-    return layOut(
-      pieces.map((piece) => ({ id: piece.id, item: piece, box: boxOf(piece.cutLine) })),
-      PARTS,
+    return layOutParts(
+      pieces.map((piece) => ({
+        id: piece.panel.id,
+        item: piece,
+        box: boxOf(piece.cutLine),
+        part: rank(piece.id) === 2,
+        label: labelWidth(piece),
+      })),
+      VIEW,
     );
   }, [proof]);
   if (placed.length === 0)
@@ -33,16 +40,16 @@ export function PieceTable() {
   return (
     <Table
       label="Pieces on the table"
-      bounds={boundsOf(placed)}
+      bounds={bounds}
       fitKey={`${id}-pieces-${placed.length}`}
       tape={tape}
-      footer="heavy line: cut   own line: sew"
+      footer={tool === "tape" ? "press two places: straight, and along the edge" : "heavy line: cut   own line: sew"}
       overlay={(view) => {
         const onScreen = (at: Point, [x, y]: Point): Point => [
           (x + at[0]) * view.k + view.x,
           (y + at[1]) * view.k + view.y,
         ];
-        const lightAt = lit && placed.find((p) => p.id === lit.panel || p.item.panel.id === lit.panel);
+        const lightAt = lit && placed.find((p) => p.id === lit.panel || p.item.id === lit.panel);
         const light = lit && lightAt ? onScreen(lightAt.at, [lit.point[0], lit.point[1]]) : null;
         return (
           <>
@@ -76,6 +83,7 @@ export function PieceTable() {
                 </g>
               );
             })}
+            {tool === "tape" ? <TapeTool view={view} placed={visible} tape={tape} /> : null}
             {light ? (
               <circle cx={light[0]} cy={light[1]} r={14} fill="none" stroke="var(--chalk)" strokeWidth={3} />
             ) : null}

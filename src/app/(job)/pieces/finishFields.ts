@@ -104,7 +104,7 @@ export const HEM_KINDS: readonly FinishKind[] = [
   },
   {
     kind: "cuff",
-    words: "gathered into a cuff",
+    words: "into a cuff",
     fields: [length("depth", "Depth of the cuff"), length("girth", "Girth, relaxed")],
   },
 ];
