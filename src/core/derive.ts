@@ -256,7 +256,7 @@ export function derive(job: Job): Derived | DeriveFault {
       moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
       moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
     }),
-    undecided: garment.undecided,
+    undecided: [...garment.undecided, ...(job.cloth ? [] : ["The cloth is not decided."])],
   };
 }
 

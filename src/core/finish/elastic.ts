@@ -43,6 +43,7 @@ export function elasticNotions(
             label: "Elastic, waist",
             count: 1,
             length: quantity(relaxed.mm + ELASTIC_JOIN, `${relaxed.formula} + ${ELASTIC_JOIN} to join it`),
+            note: `Quarter elastic and waist: ${plain(relaxed.mm / 4)} mm from centre to side seam.`,
             caution: "Elastic that is too tight marks the skin: try it round the waist before it is joined.",
           },
         ]

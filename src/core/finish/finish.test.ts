@@ -9,6 +9,7 @@ const style: Finish = {
   fastening: { kind: "zip-centre-back", length: "auto" },
   hem: { kind: "turned", depth: "auto" },
   pockets: [],
+  inside: "overlocked",
 };
 
 describe("finish", () => {

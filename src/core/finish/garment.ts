@@ -10,6 +10,8 @@ export interface Notion {
   readonly count: number;
   /** Length of each; null where it is counted only. */
   readonly length: Quantity | null;
+  /** How it is set in. */
+  readonly note?: string;
   /** The usual one-line caution where it can hurt. */
   readonly caution?: string;
 }

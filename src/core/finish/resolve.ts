@@ -104,6 +104,8 @@ export interface ResolvedFinish {
   readonly fastening: ResolvedFastening | null;
   readonly pockets: readonly ResolvedPocket[] | null;
   readonly hem: ResolvedHem | null;
+  /** How the inner edges are finished; null while it is undecided. */
+  readonly inside: "overlocked" | "bound" | "lined" | "raw" | null;
   readonly belt: ResolvedBelt | null;
   readonly trims: readonly ResolvedTrim[];
   /** What the maker has not chosen, as sentences. */
@@ -331,6 +333,8 @@ export function resolveFinish(
   const fastening = chosen("fastening", "The closure is not decided.");
   const pockets = chosen("pockets", "Pockets are not decided.");
   const hem = chosen("hem", "The hem is not decided.");
+  const inside = own.inside ?? style.inside ?? "undecided";
+  if (inside === "undecided") undecided.push("How the inner edges are finished is not decided.");
   const belt = own.belt ?? style.belt ?? "none";
   const stylePockets = Array.isArray(style.pockets) ? style.pockets : [];
   const finish: ResolvedFinish = {
@@ -350,6 +354,7 @@ export function resolveFinish(
         ),
       ),
     hem: hem && hemOf(reader("hem", "hem", hem, style.hem), hem.kind),
+    inside: inside === "undecided" ? null : inside,
     belt: belt === "none" ? null : beltOf(reader("belt", "belt", belt, style.belt)),
     trims: (own.trims ?? style.trims ?? []).map((trim, i): ResolvedTrim => {
       if (trim.kind === "flounce-lining") return trim;

@@ -165,6 +165,10 @@ export const finishSchema = z.strictObject({
     .describe("Pockets; an empty list is none.")
     .optional(),
   hem: z.union([undecided, hemSchema]).describe("The hem.").optional(),
+  inside: z
+    .enum(["undecided", "overlocked", "bound", "lined", "raw"])
+    .describe("How the inner edges are kept from fraying.")
+    .optional(),
   belt: z
     .union([z.literal("none"), beltSchema])
     .describe("A belt in loops.")

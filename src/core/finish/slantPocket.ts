@@ -101,7 +101,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const grain = shortGrain(middleOf(b, c, placeAt(side, down * 0.5)), 0.45 * (bottom - b[1] + down));
   const part = (id: string, name: string, edges: readonly Edge[], material: Panel["material"]): Panel => ({
     id,
-    name,
+    name: panel.half === "both" ? name : `${name}, ${panel.half}`,
     half: panel.half,
     material,
     edges,

@@ -75,6 +75,24 @@ describe.each(all)("%s", (_, derived) => {
     }
   });
 
+  test("no corner is cut nearer than the narrower of its two allowances", () => {
+    for (const piece of derived.pieces) {
+      const { edges } = piece.panel;
+      edges.forEach((edge, i) => {
+        const before = edges[(i + edges.length - 1) % edges.length];
+        if (edge.role === "dart" || !before || before.role === "dart") return;
+        const widthAt = (id: string, end: "start" | "end"): number => {
+          const own = piece.edges.filter((e) => e.edge === id);
+          const stretch = end === "start" ? own[0] : own.at(-1);
+          return end === "end" ? (stretch?.allowanceEnd ?? stretch?.allowance ?? 0) : (stretch?.allowance ?? 0);
+        };
+        const least = Math.min(widthAt(edge.id, "start"), widthAt(before.id, "end"));
+        const off = distanceToOutline(pathAt(edge.path, 0).point, piece.cutLine);
+        expect([piece.panel.id, edge.id, off > least - 0.2 || off.toFixed(2)]).toEqual([piece.panel.id, edge.id, true]);
+      });
+    }
+  });
+
   test("marks of a seam lie at the same distance from its start on both sides", () => {
     for (const seam of derived.seams.filter((s) => s.how === "equal")) {
       const along = (walk: typeof seam.walkA): number[] => {

@@ -94,8 +94,27 @@ export function joinRuns(
       if (!best || away < best.away) best = { i, j, meet, away };
     }
   }
-  if (!best || best.away > Math.max(MITRE_LIMIT * widest, 1)) return { a: [...a], b: [...b] };
+  if (!best || best.away > Math.max(MITRE_LIMIT * widest, 1)) return squaredOff(a, b, corner);
   return { a: [...longA.slice(0, best.i + 1), best.meet], b: [best.meet, ...longB.slice(best.j + 1)] };
+}
+
+/**
+ * A corner too sharp to be mitred: both runs go on by their own widths and are joined straight across, so that no cloth
+ * is cut nearer to the corner than the allowance. Runs that hardly turn are joined as they are.
+ */
+function squaredOff(
+  a: readonly Point[],
+  b: readonly Point[],
+  corner: Point,
+): { readonly a: Point[]; readonly b: Point[] } {
+  const [beforeA, endA] = [a[a.length - 2] as Point, a[a.length - 1] as Point];
+  const [startB, afterB] = [b[0] as Point, b[1] as Point];
+  const [inA, outB] = [pointUnit(pointSubtract(endA, beforeA)), pointUnit(pointSubtract(afterB, startB))];
+  if (inA[0] * outB[0] + inA[1] * outB[1] > 0) return { a: [...a], b: [...b] };
+  return {
+    a: [...a, extend(beforeA, endA, pointDistance(endA, corner))],
+    b: [extend(afterB, startB, pointDistance(startB, corner)), ...b],
+  };
 }
 
 function extend(from: Point, through: Point, by: Mm): Point {

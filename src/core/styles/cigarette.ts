@@ -35,6 +35,7 @@ export const cigarette: Style = {
     waist: { kind: "contour-band", depth: "50 mm", sits: "cut" },
     fastening: { kind: "zip-side", length: "auto" },
     pockets: [],
+    inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
 };

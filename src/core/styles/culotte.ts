@@ -19,6 +19,7 @@ export const culotte: Style = {
     waist: "undecided",
     fastening: "undecided",
     pockets: "undecided",
+    inside: "undecided",
     hem: { kind: "turned", depth: "auto" },
   },
 };

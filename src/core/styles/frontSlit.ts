@@ -35,6 +35,7 @@ export const frontSlit: Style = {
     waist: { kind: "casing", depth: "50 mm", elastic: "waist-less" },
     fastening: { kind: "none" },
     pockets: [],
+    inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
 };

@@ -40,6 +40,7 @@ export const BAND_AND_ZIP: Style["finish"] = {
   waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
   fastening: { kind: "zip-centre-back", length: "auto" },
   pockets: [],
+  inside: "overlocked",
   hem: { kind: "turned", depth: "auto" },
 };
 
@@ -48,5 +49,6 @@ export const CASED: Style["finish"] = {
   waist: { kind: "cut-on-casing", elastic: "waist-less" },
   fastening: { kind: "none" },
   pockets: [],
+  inside: "overlocked",
   hem: { kind: "turned", depth: "auto" },
 };

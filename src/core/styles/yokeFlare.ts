@@ -32,6 +32,7 @@ export const yokeFlare: Style = {
     waist: { kind: "facing", depth: "50 mm" },
     fastening: { kind: "fly", length: "auto" },
     pockets: [],
+    inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
 };

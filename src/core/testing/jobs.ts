@@ -4,7 +4,7 @@ import { parseJob, type Job } from "../files";
 
 /** A palazzo job for a body, without pockets unless asked for; throws with the sentence when it is not valid. */
 export function palazzoJob(body: Job["body"], more: Partial<Job> = {}): Job {
-  const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, ...more };
+  const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, cloth: {}, ...more };
   const parsed = parseJob({ ...job, finish: { pockets: [], ...more.finish } });
   if (!parsed.ok) throw new Error(parsed.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
   return parsed.job;

@@ -107,11 +107,18 @@ describe.each(files)("%s", (file) => {
   });
 });
 
-/** On other wearers, with every remedy pressed: what is left for the maker. */
-const LEFT: Readonly<Record<string, readonly string[]>> = {
-  // A very full hip over a slim knee is an abrupt curve whatever one does.
-  "g05 Full": ["hip-corner"],
+/** What the proof has to find on other wearers: on all of them, or on one. */
+const SHOWN: Readonly<Record<string, readonly string[]>> = {
+  g09: ["pull-on"],
+  g17: ["pull-on"],
+  g18: ["pull-on"],
+  // Opened this wide, the hem of a short leg hangs to the floor; one press shortens it.
+  "g03 Slim": ["floor-clearance"],
+  // A very full hip over a slim knee is an abrupt curve whatever one does; its thigh fills the leg.
+  "g05 Full": ["hip-corner", "thigh-ease"],
 };
+/** With every remedy pressed: what is left for the maker. */
+const LEFT: Readonly<Record<string, readonly string[]>> = { "g05 Full": ["hip-corner"] };
 /** A frilled ring cut to the body's waist has darts under it as well: two presses. */
 const PRESSES = 4;
 
@@ -140,7 +147,8 @@ describe.each(files.map((f) => [f.slice(0, 3), garment(f)] as const))("%s on fou
       for (const seam of tried.seams.filter((s) => s.how === "equal"))
         expect([seam.id, Math.abs(seam.lengthA - seam.lengthB) < 0.3]).toEqual([seam.id, true]);
       expect(tried.worksheet.filter((l) => l.passed)).toEqual([]);
-      if (id === "g09") expect(tried.checks.find((c) => c.id === "pull-on")?.status).toBe("fault");
+      const faults = tried.checks.filter((c) => c.status === "fault").map((c) => c.id);
+      if (job.block.school !== "own") expect(faults).toEqual(SHOWN[`${id} ${name}`] ?? SHOWN[id] ?? []);
       // Cut without adding its seams, which eat the ease.
       if (id === "g04") expect(tried.checks.find((c) => c.id === "hip-ease")?.status).not.toBe("pass");
       const after = derivedOf(mended({ ...job, body }));

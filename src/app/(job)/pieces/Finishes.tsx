@@ -32,6 +32,14 @@ const ROOMS: readonly {
   { room: "hem", heading: "Hem", label: "How it ends", kinds: HEM_KINDS },
 ];
 
+const INSIDE = [
+  ["overlocked", "overlocked"],
+  ["bound", "bound"],
+  ["lined", "lined"],
+  ["raw", "left raw"],
+  ["undecided", "undecided"],
+] as const;
+
 const asEntry = (value: unknown): Entry => (typeof value === "object" && value !== null ? (value as Entry) : {});
 
 /** Waist, closure, hem, pockets, belt and trims, and the allowance of every kind of seam. */
@@ -73,6 +81,20 @@ export function Finishes() {
         );
       })}
       <Pockets />
+      <section aria-label="Inside" style={{ marginBottom: 14 }}>
+        <PaneHeading>Inside</PaneHeading>
+        <Choice
+          label="Inner edges"
+          width={158}
+          value={finish.inside ?? "undecided"}
+          options={INSIDE}
+          onChange={(inside) =>
+            changeJob((draft) => {
+              draft.finish = { ...draft.finish, inside };
+            })
+          }
+        />
+      </section>
       <Extras />
       <AllowanceFields />
     </>

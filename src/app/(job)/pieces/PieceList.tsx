@@ -66,6 +66,7 @@ function Notions({ notions }: { readonly notions: readonly Notion[] }) {
               </b>
             ) : null}
           </div>
+          {notion.note ? <div style={{ color: "var(--quiet)", fontSize: 13 }}>{notion.note}</div> : null}
           {notion.caution ? <div style={{ color: "var(--look)", fontSize: 13 }}>{notion.caution}</div> : null}
         </div>
       ))}
