@@ -100,7 +100,8 @@ export function joinRuns(
 
 /**
  * A corner too sharp to be mitred: both runs go on by their own widths and are joined straight across, so that no cloth
- * is cut nearer to the corner than the allowance. Runs that hardly turn are joined as they are.
+ * is cut nearer to the corner than the allowance. Runs that hardly turn, or cross in a
+ * hollow corner, are joined as they are.
  */
 function squaredOff(
   a: readonly Point[],
@@ -110,7 +111,10 @@ function squaredOff(
   const [beforeA, endA] = [a[a.length - 2] as Point, a[a.length - 1] as Point];
   const [startB, afterB] = [b[0] as Point, b[1] as Point];
   const [inA, outB] = [pointUnit(pointSubtract(endA, beforeA)), pointUnit(pointSubtract(afterB, startB))];
-  if (inA[0] * outB[0] + inA[1] * outB[1] > 0) return { a: [...a], b: [...b] };
+  const gap = pointSubtract(startB, endA);
+  const turnsBack = inA[0] * outB[0] + inA[1] * outB[1] < 0;
+  // Only where the runs part at the corner: in a hollow one they cross.
+  if (!turnsBack || gap[0] * inA[0] + gap[1] * inA[1] < 0) return { a: [...a], b: [...b] };
   return {
     a: [...a, extend(beforeA, endA, pointDistance(endA, corner))],
     b: [extend(afterB, startB, pointDistance(startB, corner)), ...b],
