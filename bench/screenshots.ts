@@ -62,6 +62,13 @@ async function main(): Promise<void> {
   await page.goto(`${base}/pieces?job=sample-gull-slit`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-slit.png" });
+  await page.goto(`${base}/pieces?job=sample-mayor-pleats`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/pieces-fly.png" });
+  await page.goto(`${base}/pieces?job=sample-heron-walk`);
+  await page.getByRole("button", { name: "Roll the seams" }).click();
+  await page.getByRole("group", { name: "Seams rolled on the table" }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/pieces-roll.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
   await page.goto(`${base}/restyle?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();

@@ -1,5 +1,5 @@
 export { allowancesSchema, finishSchema, type Finish } from "./schema";
-export { opensAt, pulledOn, resolveFinish, waistLevelEffect, type ResolvedFinish } from "./resolve";
+export { pulledOn, resolveFinish, waistLevelEffect, type ResolvedFinish } from "./resolve";
 export { ALLOWANCE_SETS, resolveAllowances, type AllowanceSet, type AllowanceSetId, type Running } from "./allowances";
 export { elasticLength, elasticOf, STRETCHES } from "./elastic";
 export type { Notion } from "./garment";
