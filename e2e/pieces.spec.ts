@@ -51,6 +51,17 @@ test.describe("pieces", () => {
     await expect(end).toHaveCount(0);
   });
 
+  test("cloth that gives: said once, its set is advised, and taken by one press", async ({ page }) => {
+    await openStage(page, "pieces", "sample-heron-walk");
+    await choose(page, "It gives across", "a fifth");
+    await page.getByRole("button", { name: "Take the set for stretch cloth" }).click();
+    await expect(page.getByRole("textbox", { name: "Inseam", exact: true })).toHaveValue("0.7 cm");
+    const width = page.getByRole("textbox", { name: "Usable width" });
+    await width.fill("30");
+    await width.press("Enter");
+    await expect(page.getByRole("button", { name: /Fits on the cloth: fault\./ })).toBeVisible();
+  });
+
   test("two edges roll along each other, by keys; the tape reads straight and along", async ({ page }) => {
     await openStage(page, "pieces", "sample-heron-walk");
     await page.keyboard.press("r");

@@ -4,7 +4,6 @@ import {
   CannotDraft,
   draftBlock,
   ownBlock,
-  edgesWithRole,
   halvesOf,
   LEG_JOINS,
   panelIsClosed,
@@ -18,7 +17,10 @@ import {
   type ResolvedRules,
 } from "./drafting";
 import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
-import { centreOf, planZip, type ZipPlan } from "./derive/zip";
+import { askedHem } from "./derive/askedHem";
+import { clothOf } from "./derive/cloth";
+import { hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
+import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job, JobError } from "./files";
 import {
   elasticLength,
@@ -36,9 +38,9 @@ import {
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext, Shown } from "./moves";
-import { cutPieces, pathTurn, seamsOf, type HemCut, type OpeningCut, type Piece, type Seam } from "./pieces";
+import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
-import { plain, quantity, readLength, type LengthInput, type Mm, type Quantity } from "./units";
+import { type Mm, type Quantity } from "./units";
 
 /** Heel height a full-length leg allows for. */
 export const SHOE: Mm = 30;
@@ -125,7 +127,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     job.body.unit,
   );
   const { set: allowances, errors: allowanceErrors } = resolveAllowances(job.allowances ?? {}, job.body.unit);
-  const unread = [...ruleErrors, ...finishErrors, ...allowanceErrors];
+  const unread = [...ruleErrors, ...finishErrors, ...allowanceErrors, ...clothOf(job).errors];
   if (unread.length > 0) return fault(400, unread);
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
@@ -204,19 +206,20 @@ export function derive(job: Job): Derived | DeriveFault {
   if (!shape.ok) return shape;
   const { finish, zip, measures, readings, plan } = shape;
   const hemDepth = hemDepthOf(shape.panels, finish);
+  const mockFly = mockFlyLength(shape.panels, shape.joins);
   const garment = finishGarment(shape.panels, shape.joins, finish, {
     measures,
     hip: measures.hip.mm,
     zip: zip?.length.mm ?? 0,
     hipLevel: plan.levels.hip,
-    mockFly: mockLength(centreOf(shape.panels, shape.joins, "front")),
+    mockFly,
     cuffDepth: cuffDepth(shape),
   });
   const seams = seamsOf(garment.panels, garment.joins);
   const pieces = cutPieces(garment.panels, seams, {
     allowances: shape.allowances,
     hem: hemCut(finish, hemDepth, shape.allowances),
-    opening: openingCut(shape),
+    opening: openingCut(finish, zip, shape.allowances, mockFly),
     zipAtSide: zip?.at === "side",
     marks: garment.marks,
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
@@ -239,8 +242,8 @@ export function derive(job: Job): Derived | DeriveFault {
     ownBlock: job.block.school === "own",
     moves: shape.moves,
     finishSource: job.finish ?? {},
-    cloth: clothOf(job),
-    asked: askedGirths(job, shape),
+    cloth: clothOf(job).cloth,
+    asked: { hem: askedHem(job, shape) },
   };
   return {
     ...shape,
@@ -260,95 +263,9 @@ export function derive(job: Job): Derived | DeriveFault {
   };
 }
 
-/** The cloth in hand, as far as it is said. */
-function clothOf({ cloth, body }: Job): Inspected["cloth"] {
-  const read = (input: LengthInput | undefined): Mm | null => {
-    if (input === undefined) return null;
-    const length = readLength(input, body.unit);
-    return length.ok ? length.mm : null;
-  };
-  return { width: read(cloth?.width), length: read(cloth?.length), stretch: cloth?.stretch ?? 0 };
-}
-
-/** Moves that decide how wide the hem is; the last of them that is made has the last word. */
-const HEM_MOVES = new Set([
-  "shape-leg",
-  "widen-leg",
-  "spread",
-  "full-spread",
-  "side-panel",
-  "godet",
-  "flounce",
-  "pleats",
-]);
-const HEM_PARAMS: Readonly<Record<string, string>> = { "shape-leg": "hem", spread: "hemGirth" };
-
-/** The hem of one leg that was asked for in so many words; null where the last move that widens it follows other numbers. */
-function askedGirths(job: Job, { worksheet, moves, style }: Shape): Inspected["asked"] {
-  const last = worksheet.filter((l) => l.on && l.passed === null && HEM_MOVES.has(l.move)).at(-1);
-  const param = last && HEM_PARAMS[last.move];
-  if (!last || last.index === null || !param) return { hem: null };
-  const named = param === "hemGirth" || style.feeds?.[`${last.move}.${param}`] === "hemGirth";
-  const input = moves[last.index]?.params[param] ?? (named ? job.style.params.hemGirth : undefined);
-  if (input === undefined || input === "auto") return { hem: null };
-  const read = readLength(input as LengthInput, job.body.unit);
-  return { hem: read.ok ? read.mm : null };
-}
-
 /** Depth of the cuff where the length gave something up for it. */
 function cuffDepth({ worksheet }: Shape): Mm | null {
   return worksheet.find((l) => l.move === "set-length" && l.numbers.less)?.numbers.less?.mm ?? null;
-}
-
-/** How the hem is cut: a double turn is twice as deep, what is sewn to another part takes a seam's allowance. */
-function hemCut({ hem }: ResolvedFinish, depth: Quantity | null, { widths }: AllowanceSet): HemCut | null {
-  switch (hem?.kind) {
-    case undefined:
-      return null;
-    case "turned":
-    case "bonded":
-      return { allowance: depth?.mm ?? 0, mirrored: true };
-    case "double":
-    case "rolled":
-      return { allowance: 2 * hem.depth.mm, mirrored: true };
-    default:
-      return { allowance: widths.inseam, mirrored: false };
-  }
-}
-
-/** A mock fly ends at the hip line, or where the crotch begins to turn if that comes first. */
-const mockLength = (front: ReturnType<typeof centreOf>): Mm =>
-  front ? Math.min(front.hipAlong, front.smoothAlong) : 0;
-
-/** The stretch of a centre seam that opens, and what is cut beyond it. */
-function openingCut({ zip, finish, allowances, panels, joins }: Shape): OpeningCut | null {
-  const { fastening } = finish;
-  if (fastening?.kind === "mock-fly") {
-    const front = centreOf(panels, joins, "front");
-    return front && { root: "front", length: mockLength(front), width: fastening.extension.mm };
-  }
-  if (!zip || zip.at === "side") return null;
-  const grown = fastening?.kind === "fly" && fastening.grown === "on";
-  return {
-    root: zip.at === "centre-front" ? "front" : "back",
-    length: zip.length.mm,
-    width: grown ? fastening.extension.mm : allowances.widths.zip,
-  };
-}
-
-/** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */
-function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish): Quantity | null {
-  const { hem } = finish;
-  if (!hem || hem.kind === "cuff" || hem.kind === "faced") return null;
-  if (hem.depth !== "auto") return hem.depth;
-  const hems = panels.flatMap((panel) => edgesWithRole(panel, "hem"));
-  const turn = Math.max(0, ...hems.map((hem) => Math.abs(pathTurn(hem.path))));
-  const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;
-  const depth = Math.max(7, Math.min(40, flat));
-  return quantity(
-    depth,
-    flat >= 40 ? "40, the hem is straight enough" : `6 / (2 x turn ${plain(turn * 1000)} / 1000), so that it lies flat`,
-  );
 }
 
 /** The last gate: an outline that crosses itself or is not finite is never handed on. */

@@ -30,14 +30,26 @@ export const bentKneeDecides: AdviceRule = {
   id: "bent-knee",
   label: "The knee binds when bent",
   note: "Kneeling or crouching work, so measure the knee bent and add crotch depth.",
-  judge({ measures, readings }) {
+  judge({ measures, readings, moveIndex }) {
     const { kneeGirth } = readings;
     if (kneeGirth === null || kneeGirth >= measures.kneeBent.mm) return null;
+    const index = moveIndex["shape-leg"];
     return {
       id: this.id,
       message: `The leg is ${plain(measures.kneeBent.mm - kneeGirth)} mm smaller than the bent knee.`,
       reason: "A knee measured standing binds when it is bent; cloth that does not stretch then pulls down the waist.",
-      action: null,
+      action:
+        index === undefined
+          ? null
+          : {
+              label: "Shape the knee for the bent knee",
+              changes: [
+                {
+                  path: ["moves", index, "params", "knee"],
+                  value: `${plain(Math.ceil(measures.kneeBent.mm + 20))} mm`,
+                },
+              ],
+            },
     };
   },
 };

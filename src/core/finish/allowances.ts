@@ -11,6 +11,8 @@ export interface AllowanceSet {
   readonly id: AllowanceSetId;
   readonly widths: Readonly<Record<AllowanceKind, Mm>>;
   readonly edges: Readonly<Record<string, Running>>;
+  /** Corners run out to where the cut lines meet, or are cut off square to the seam. */
+  readonly corners: "mitred" | "squared";
 }
 
 export type AllowanceSetId = NonNullable<Allowances["set"]>;
@@ -77,5 +79,5 @@ export function resolveAllowances(
         : [edge, [at(asked), at(asked)]];
     }),
   );
-  return { set: { id, widths, edges }, errors };
+  return { set: { id, widths, edges, corners: own.corners ?? "mitred" }, errors };
 }

@@ -1,8 +1,8 @@
 import type { BodyMeasures } from "../body";
-import { against, along, isOf, legOf, rimEdges, type EdgeRef, type Join, type Panel } from "../drafting";
-import type { Mm, Quantity } from "../units";
-import { STRETCHES } from "./elastic";
-import { foldedStrip, unsettled, withParts, type Garment } from "./garment";
+import { against, along, isOf, legOf, refsLength, rimEdges, type EdgeRef, type Join, type Panel } from "../drafting";
+import { plain, quantity, type Mm, type Quantity } from "../units";
+import { ELASTIC_JOIN, STRETCHES } from "./elastic";
+import { foldedStrip, unsettled, withParts, type Garment, type Notion } from "./garment";
 
 /** Left `auto`, a cuff holds the ankle at 0.92 of its girth, but is never so narrow that the heel does not pass it stretched. */
 export function cuffGirth(asked: Quantity | "auto", { ankle, heel }: BodyMeasures): Mm {
@@ -22,20 +22,37 @@ function hemWalk(panels: readonly Panel[]): EdgeRef[] {
 }
 
 /** An ankle cuff: one strip a leg, folded once, `girth` round and `depth` deep when finished, the leg's hem gathered in. */
-export function withCuff(garment: Garment, girth: Mm, depth: Mm): Garment {
+export function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Garment {
   const walk = hemWalk(garment.panels);
   if (walk.length === 0) return unsettled(garment, "There is no hem left to gather into a cuff.");
-  const strip = foldedStrip("cuff", "Cuff", [{ id: "sewn", name: "sewn edge", length: girth, role: "style" }], depth);
+  const strip = foldedStrip(
+    "cuff",
+    "Cuff",
+    [{ id: "sewn", name: "sewn edge", length: elastic ? refsLength(garment.panels, walk) : girth, role: "style" }],
+    depth,
+  );
   const { cut: _cut, ...pair } = strip;
-  const panel: Panel = { ...pair, material: "rib", sewn: { all: "band" } };
+  const panel: Panel = { ...pair, material: elastic ? "shell" : "rib", sewn: { all: "band" } };
   const join: Join = {
     id: "cuff",
     label: "Cuff",
     kind: "style",
-    how: "gathered",
+    how: elastic ? "equal" : "gathered",
     leg: "both",
     a: walk,
     b: [along("cuff", "sewn")],
   };
-  return withParts(garment, { panels: [panel], joins: [join] });
+  const notions: readonly Notion[] = elastic
+    ? [
+        {
+          id: "elastic-cuff",
+          label: "Elastic, cuffs",
+          count: 2,
+          length: quantity(girth + ELASTIC_JOIN, `cuff ${plain(girth)} + ${ELASTIC_JOIN} to join it`),
+          note: "Quarter cuff and hem; cut from cloth the cuff is as wide as the hem, and the elastic holds it.",
+          caution: "Elastic that is too tight marks the skin: try it round the ankle before it is joined.",
+        },
+      ]
+    : [];
+  return withParts(garment, { panels: [panel], joins: [join], notions });
 }

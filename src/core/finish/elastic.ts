@@ -7,7 +7,7 @@ import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolve";
 export const STRETCHES = 1.8;
 
 /** Elastic is joined into a ring with this overlap. */
-const ELASTIC_JOIN: Mm = 10;
+export const ELASTIC_JOIN: Mm = 10;
 
 /** Relaxed length of a waist elastic by its rule, joined; null without one. */
 export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): Quantity | null {

@@ -78,7 +78,8 @@ export function finishGarment(
   }
   if (hem?.kind === "faced") garment = withHemFacing(garment, hem.depth.mm);
   if (hem?.kind === "cuff") {
-    garment = withCuff(garment, cuffGirth(hem.girth, context.measures), context.cuffDepth ?? hem.depth.mm);
+    const girth = cuffGirth(hem.girth, context.measures);
+    garment = withCuff(garment, girth, context.cuffDepth ?? hem.depth.mm, hem.elastic);
   }
   if (finish.belt) garment = withBelt(garment, finish.belt, context);
   for (const trim of finish.trims) garment = withTrim(garment, trim);

@@ -140,7 +140,7 @@ function closedTop(
  * down the side, and back across to the dart line. A sentence where it cannot be.
  */
 function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | string {
-  const { panel, side, inward, top } = front;
+  const { panel, side, top } = front;
   const depth = pocket.depth === "auto" ? Math.max(120, hip - placeAt(side, top)[1]) : pocket.depth.mm;
   const closed = closedTop(front, depth);
   if (!closed) return "The waist is cut into parts or the side too short, so the patch has no closed dart to lie over.";
@@ -153,7 +153,7 @@ function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | string {
   }
   const own = pathBetween(closedSide.path, opened, whole);
   const low = pathEnd(own);
-  const bottom: Point = [start[0] - inward * 4, low[1] + 6];
+  const bottom: Point = [start[0], low[1]];
   const edges: readonly Edge[] = [
     { id: "opening", role: "style", name: "slanting opening", path: [line(start, pathStart(own))] },
     { id: "side", role: "side", name: "side seam", path: own },

@@ -1,6 +1,15 @@
 import { edgeOf, panelById, panelIsClosed, pathIsStraight, refsLength, type Panel } from "../drafting";
 import type { Derived } from "../derive";
-import { boxOf, pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
+import {
+  boxOf,
+  distanceToOutline,
+  polygonArea,
+  type Point,
+  pathEnd,
+  pathLength,
+  pathStart,
+  pointDistance,
+} from "../geometry";
 import { panelOutline } from "../drafting";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Finish } from "./schema";
@@ -345,6 +354,30 @@ describe("allowances", () => {
   test("one that cannot be sewn is refused with its place", () => {
     const job = palazzoJob(HAND_BODY, { allowances: { edges: { "front.side": "90 cm" } } });
     expect(() => derivedOf(job)).toThrow(/between 0 and 6 cm/);
+  });
+
+  test("squared corners do not stand out beyond the neighbour's allowance; the rest stays", () => {
+    const cut = (corners: "mitred" | "squared") =>
+      piece(derivedOf(palazzoJob(HAND_BODY, { allowances: { corners, side: "30 mm" } })), "front");
+    const [mitred, squared] = [cut("mitred"), cut("squared")];
+    const area = (points: readonly Point[]): number => Math.abs(polygonArea(points));
+    expect(area(squared.cutLine)).toBeLessThan(area(mitred.cutLine));
+    expect(area(squared.cutLine)).toBeGreaterThan(area(mitred.cutLine) - 3000);
+    expect(squared.cutLine.length).toBeGreaterThan(mitred.cutLine.length);
+    const corner = pathStart(edgeOf(squared.panel, "side").path);
+    expect(distanceToOutline(corner, squared.cutLine)).toBeGreaterThanOrEqual(10 - 0.2);
+  });
+
+  test("a cuff with elastic is as wide as the hem and drawn up", () => {
+    const cuffed = made({ hem: { kind: "cuff", elastic: true } }, "jogger");
+    soundBut(cuffed);
+    expect(edgeLength(part(cuffed, "cuff"), "sewn")).toBeCloseTo(cuffed.readings.hemGirth, 6);
+    expect(cuffed.notions.find((n) => n.id === "elastic-cuff")).toMatchObject({ count: 2 });
+  });
+
+  test("cloth that cannot be read is refused with its place", () => {
+    expect(() => derivedOf(palazzoJob(HAND_BODY, { cloth: { width: "wide" } }))).toThrow(/cloth\.width/);
+    expect(() => derivedOf(palazzoJob(HAND_BODY, { cloth: { length: "1 mm" } }))).toThrow(/cloth\.length/);
   });
 
   test("darts are drilled a centimetre short of their tips", () => {

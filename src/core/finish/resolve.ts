@@ -80,7 +80,12 @@ export type ResolvedPocket =
 export type ResolvedHem =
   | { readonly kind: "turned" | "bonded"; readonly depth: Quantity | "auto" }
   | { readonly kind: "double" | "rolled" | "faced"; readonly depth: Quantity }
-  | { readonly kind: "cuff"; readonly depth: Quantity; readonly girth: Quantity | "auto" };
+  | {
+      readonly kind: "cuff";
+      readonly depth: Quantity;
+      readonly girth: Quantity | "auto";
+      readonly elastic: boolean;
+    };
 
 export interface ResolvedBelt {
   readonly width: Quantity;
@@ -297,7 +302,13 @@ function pocketOf(read: EntryReader, kind: ResolvedPocket["kind"]): ResolvedPock
 }
 
 function hemOf(read: EntryReader, kind: ResolvedHem["kind"]): ResolvedHem {
-  if (kind === "cuff") return { kind, depth: read.length("depth"), girth: read.autoLength("girth") };
+  if (kind === "cuff")
+    return {
+      kind,
+      depth: read.length("depth"),
+      girth: read.autoLength("girth"),
+      elastic: read.value("elastic", false),
+    };
   if (kind === "turned" || kind === "bonded") return { kind, depth: read.autoLength("depth") };
   return { kind, depth: read.length("depth") };
 }

@@ -133,6 +133,10 @@ const hemSchema = z.discriminatedUnion("kind", [
     kind: z.literal("cuff").describe("The hem is gathered into a cuff, whose depth comes off the length."),
     depth: length("Finished depth of the cuff."),
     girth: autoLength("Finished girth, relaxed; auto holds the ankle and lets the heel pass."),
+    elastic: z
+      .boolean()
+      .optional()
+      .describe("Elastic runs in the cuff, where it is cut from cloth that does not stretch."),
   }),
 ]);
 
@@ -196,6 +200,10 @@ export const allowancesSchema = z.strictObject({
   band: width("All round a band, casing or cuff."),
   style: width("Seams that a cut has made."),
   pocket: width("Pocket openings and bags."),
+  corners: z
+    .enum(["mitred", "squared"])
+    .optional()
+    .describe("mitred: cut lines run on until they meet; squared: cut off square to the seam, so that it opens flat."),
   edges: z
     .record(z.string().max(80), runningSchema)
     .optional()

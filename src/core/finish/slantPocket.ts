@@ -67,22 +67,17 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const mouth: Point = pointAdd(a, run);
   const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
   const tail = legSuffix(panel);
-  const [hipId, bagId, facingId, mainId] = [
-    `pocket-hip${tail}`,
-    `pocket-bag${tail}`,
-    `pocket-facing${tail}`,
-    `${panel.id}-main`,
-  ];
+  const [hipId, bagId, facingId] = [`pocket-hip${tail}`, `pocket-bag${tail}`, `pocket-facing${tail}`];
+  const restId = panel.id.endsWith("-main") ? panel.id : `${panel.id}-main`;
   const cut = cutPanel(garment, panel.id, {
     from: { edge: waist.id, along: room - across },
     to: { edge: side.id, along: down },
     path: opening,
     between: { id: hipId, name: "Pocket, hip piece" },
-    rest: { id: panel.id.endsWith("-main") ? panel.id : mainId, name: panel.name },
+    rest: { id: restId, name: panel.name },
     seam: { id: `pocket-opening${tail}`, label: "Pocket opening" },
     edge: { id: "opening", name: "pocket opening" },
   });
-  const restId = panel.id.endsWith("-main") ? panel.id : mainId;
   const bottom = b[1] + pocket.below.mm;
   const free = bagEdge(d, c, b, inward, pocket.width.mm, bottom);
   const sideUnder: Edge = {

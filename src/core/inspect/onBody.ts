@@ -1,4 +1,4 @@
-import { STRETCHES } from "../finish";
+import { cuffGirth, STRETCHES } from "../finish";
 import { edgeOf } from "../drafting";
 import { pathLength } from "../geometry";
 import { plain, type Mm } from "../units";
@@ -127,7 +127,14 @@ export const footEntry: CheckRule = {
   note: "Hem and stretched cuff open wide enough for heel and instep.",
   measure({ measures, readings, panels, legs, finish }) {
     const cuff = panels.find((p) => p.id === "cuff");
-    const stretched = cuff ? pathLength(edgeOf(cuff, "sewn").path) * STRETCHES : Infinity;
+    // Rib stretches itself; a cuff with elastic in it opens as far as that does.
+    const relaxed =
+      finish.hem?.kind === "cuff" && finish.hem.elastic
+        ? cuffGirth(finish.hem.girth, measures)
+        : cuff
+          ? pathLength(edgeOf(cuff, "sewn").path)
+          : Infinity;
+    const stretched = relaxed * STRETCHES;
     const value = Math.min(readings.hemGirth, stretched) - measures.heel.mm;
     return verdict(this, {
       status: byFloor(value, 0, 0),

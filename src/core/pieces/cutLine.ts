@@ -13,9 +13,9 @@ export interface EdgeAllowance {
 
 /**
  * The cut line of a panel: every edge offset by its own width, neighbours lengthened to meet, turn-ups mirrored.
- * Allowances are added here and nowhere else. Returns the closed outline, first point not repeated.
+ * Allowances are added here and nowhere else. `squared` corners do not stand out beyond the neighbour's allowance. Returns the closed outline, first point not repeated.
  */
-export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[]): Point[] {
+export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[], squared = false): Point[] {
   const outward: 1 | -1 = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;
   const runs = allowances.map(({ edge, width }) => offsetEdge(edge.path, width, outward));
   const n = runs.length;
@@ -50,7 +50,7 @@ export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[]): P
       trimmed[i] = [...back.a, ...back.b.slice(1)];
       trimmed[next] = cutAt([...(trimmed[next] as Point[])].reverse(), afterMirror[0] as Point).reverse();
     } else {
-      const joined = joinRuns(trimmed[i] as Point[], trimmed[next] as Point[], corner, widest);
+      const joined = joinRuns(trimmed[i] as Point[], trimmed[next] as Point[], corner, widest, squared);
       trimmed[i] = joined.a;
       trimmed[next] = joined.b;
     }

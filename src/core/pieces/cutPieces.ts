@@ -207,7 +207,7 @@ function finish(
   plan: CutPlan,
 ): Piece {
   const outward = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;
-  const cutLine = cutLineOf(panel, applied);
+  const cutLine = cutLineOf(panel, applied, plan.allowances.corners === "squared");
   const widthOf = new Map(applied.map((a) => [a.edge.id, a.width]));
   const notches = places.map(({ edge: id, along, kind, pairs }): Notch => {
     const edge = edgeOf(panel, id);

@@ -77,6 +77,7 @@ export function joinRuns(
   b: readonly Point[],
   corner: Point,
   widest: Mm,
+  squared = false,
 ): { readonly a: Point[]; readonly b: Point[] } {
   const reach = Math.max(30, 6 * widest);
   const longA = [...a, extend(a[a.length - 2] as Point, a[a.length - 1] as Point, reach)];
@@ -95,7 +96,27 @@ export function joinRuns(
     }
   }
   if (!best || best.away > Math.max(MITRE_LIMIT * widest, 1)) return squaredOff(a, b, corner);
-  return { a: [...longA.slice(0, best.i + 1), best.meet], b: [best.meet, ...longB.slice(best.j + 1)] };
+  const [headA, tailB] = [longA.slice(0, best.i + 1), longB.slice(best.j + 1)];
+  const tip = squared ? squareTip(a, b, corner, best.meet) : [best.meet];
+  return { a: [...headA, tip[0] as Point], b: [tip.at(-1) as Point, ...tailB] };
+}
+
+/**
+ * The tip of a mitred corner cut off square to the seam that arrives, one width of the other seam beyond the corner, so
+ * that the allowance does not stand out when the seam is pressed open. A corner that does not reach so far stays as it is.
+ */
+function squareTip(a: readonly Point[], b: readonly Point[], corner: Point, meet: Point): readonly Point[] {
+  const [endA, startB] = [a[a.length - 1] as Point, b[0] as Point];
+  const along = pointUnit(pointSubtract(endA, a[a.length - 2] as Point));
+  const ahead = (p: Point): Mm => (p[0] - corner[0]) * along[0] + (p[1] - corner[1]) * along[1];
+  const reach = pointDistance(startB, corner);
+  const [atEnd, atTip, atStart] = [ahead(endA), ahead(meet), ahead(startB)];
+  if (atTip <= reach + 1e-6 || atStart >= reach || atEnd >= reach) return [meet];
+  const between = (from: Point, low: Mm): Point => {
+    const share = (reach - low) / (atTip - low);
+    return [from[0] + (meet[0] - from[0]) * share, from[1] + (meet[1] - from[1]) * share];
+  };
+  return [between(endA, atEnd), between(startB, atStart)];
 }
 
 /**

@@ -44,6 +44,20 @@ export function AllowanceFields() {
           prepare={(draft) => void (draft.allowances ??= {})}
         />
       ))}
+      <Choice
+        label="Corners"
+        width={158}
+        value={allowances.corners}
+        options={[
+          ["mitred", "run out to a point"],
+          ["squared", "squared off"],
+        ]}
+        onChange={(corners) =>
+          changeJob((draft) => {
+            draft.allowances = { ...draft.allowances, corners };
+          })
+        }
+      />
       <SingleEdges />
     </section>
   );

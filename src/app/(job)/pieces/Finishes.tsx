@@ -7,6 +7,7 @@ import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
 import { AllowanceFields } from "./AllowanceFields";
+import { ClothFields } from "./ClothFields";
 import { FinishEntry } from "./FinishEntry";
 import {
   BELT,
@@ -96,6 +97,7 @@ export function Finishes() {
         />
       </section>
       <Extras />
+      <ClothFields />
       <AllowanceFields />
     </>
   );

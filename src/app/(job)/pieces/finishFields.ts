@@ -105,7 +105,7 @@ export const HEM_KINDS: readonly FinishKind[] = [
   {
     kind: "cuff",
     words: "into a cuff",
-    fields: [length("depth", "Depth of the cuff"), length("girth", "Girth, relaxed")],
+    fields: [length("depth", "Depth of the cuff"), length("girth", "Girth, relaxed"), yes("elastic", "With elastic")],
   },
 ];
 
