@@ -65,7 +65,8 @@ async function main(): Promise<void> {
   await page.goto(`${base}/pieces?job=sample-mayor-pleats`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-fly.png" });
-  await page.goto(`${base}/pieces?job=sample-heron-walk`);
+  await page.goto(`${base}/pieces?job=sample-lantern-bearer`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.getByRole("button", { name: "Roll the seams" }).click();
   await page.getByRole("group", { name: "Seams rolled on the table" }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-roll.png" });
