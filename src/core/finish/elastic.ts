@@ -43,7 +43,7 @@ export function elasticNotions(
             label: "Elastic, waist",
             count: 1,
             length: quantity(relaxed.mm + ELASTIC_JOIN, `${relaxed.formula} + ${ELASTIC_JOIN} to join it`),
-            note: `Quarter elastic and waist: ${plain(relaxed.mm / 4)} mm from centre to side seam.`,
+            note: "Quarter the elastic and pin it at both centres and both side seams.",
             caution: "Elastic that is too tight marks the skin: try it round the waist before it is joined.",
           },
         ]

@@ -18,7 +18,7 @@ export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: Fin
   const panels = [
     strip("belt", "Belt", length.mm, belt.width.mm),
     ...(belt.loops > 0
-      ? [strip("belt-loops", `Belt loops, ${belt.loops} of ${plain(loop)} mm`, belt.loops * loop, belt.loopWidth.mm)]
+      ? [strip("belt-loops", `Belt loops, ${belt.loops} from one strip`, belt.loops * loop, belt.loopWidth.mm)]
       : []),
   ];
   const notions: readonly Notion[] = [{ id: "buckle", label: "Buckle, or the belt is tied", count: 1, length: null }];
