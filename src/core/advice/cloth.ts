@@ -1,4 +1,5 @@
 import { edgesWithRole } from "../drafting";
+import { acrossGrain } from "../inspect";
 import type { AdviceRule } from "./advice";
 
 /** Cloth that gives this much across takes the shape of the body without darts. */
@@ -47,10 +48,7 @@ export const narrowCloth: AdviceRule = {
   judge({ cloth, pieces, moveIndex }) {
     const { width } = cloth;
     if (width === null) return null;
-    const wide = pieces.find((p) => {
-      const xs = p.cutLine.map(([x]) => x);
-      return p.material === "shell" && Math.max(...xs) - Math.min(...xs) > width;
-    });
+    const wide = pieces.find((p) => p.material === "shell" && acrossGrain(p) > width);
     if (!wide) return null;
     const index = moveIndex.flounce;
     return {

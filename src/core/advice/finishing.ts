@@ -1,5 +1,6 @@
 import { edgesWithRole } from "../drafting";
 import { elasticOf, pulledOn } from "../finish";
+import { waistAsStored } from "../inspect";
 import { plain } from "../units";
 import type { AdviceRule } from "./advice";
 
@@ -102,15 +103,15 @@ export const childsCord: AdviceRule = {
     const { waist } = finish;
     const child = measures.waistToFloor.mm < 850;
     if (!child || !waist || !("drawstring" in waist) || !waist.drawstring) return null;
-    const own = finishSource.waist;
-    const held = typeof own === "object" && own !== null ? own : { kind: waist.kind };
     return {
       id: this.id,
       message: "The wearer is a child's size: leave out the cord at the waist.",
       reason: "Cords catch and can injure. Local product-safety rules for children's wear decide.",
       action: {
         label: "Leave out the cord",
-        changes: [{ path: ["finish", "waist"], value: { ...held, drawstring: false } }],
+        changes: [
+          { path: ["finish", "waist"], value: { ...waistAsStored(waist.kind, finishSource), drawstring: false } },
+        ],
       },
     };
   },

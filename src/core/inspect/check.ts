@@ -97,6 +97,12 @@ export function verdict(rule: CheckRule, found: Omit<Check, "id" | "label">): Ch
   };
 }
 
+/** The waist entry of the finish to change one thing of: the job's own, or the bare kind where it follows its style. */
+export function waistAsStored(kind: string, finishSource: Inspected["finishSource"]): object {
+  const own = finishSource.waist;
+  return typeof own === "object" && own !== null ? own : { kind };
+}
+
 /** Pass, look or fault for a deviation that should be small. */
 export function byLimits(value: number, look: number, fault: number): CheckStatus {
   const size = Math.abs(value);

@@ -2,20 +2,18 @@ import { panelOutline } from "../drafting";
 import { boxOf } from "../geometry";
 import { plain } from "../units";
 import { pulledOn } from "../finish";
-import { byFloor, placeOf, verdict, type Check, type CheckRule, type Inspected } from "./check";
+import { byFloor, placeOf, verdict, waistAsStored, type Check, type CheckRule, type Inspected } from "./check";
 
 /** What would let the waist pass over the hip, by how the garment is put on. */
 function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix" | "remedy"> {
   const darted = legs.some((p) => p.edges.some((e) => e.role === "dart"));
-  const own = finishSource.waist;
   const { waist, fastening } = finish;
   if (waist && "fit" in waist && waist.fit === "waist") {
-    const held = typeof own === "object" && own !== null ? own : { kind: waist.kind };
     return {
       fix: "Cut the band as long as the sewn edge: without an opening it does not pass the hip.",
       remedy: {
         label: "Cut the band to the sewn edge",
-        changes: [{ path: ["finish", "waist"], value: { ...held, fit: "edge" } }],
+        changes: [{ path: ["finish", "waist"], value: { ...waistAsStored(waist.kind, finishSource), fit: "edge" } }],
       },
     };
   }

@@ -10,7 +10,9 @@ import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
 
 export type { Check, CheckRule, CheckStatus, Inspected, Remedy } from "./check";
+export { waistAsStored } from "./check";
 export { turnUpExcess } from "./hemTurn";
+export { acrossGrain } from "./made";
 
 /** Every check, in the order they are read. */
 export const CHECKS: readonly CheckRule[] = [

@@ -2,7 +2,7 @@ import { elasticLength, elasticOf, STRETCHES } from "../finish";
 import { boxOf, pointDistance, pointSubtract, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { plain, type Mm } from "../units";
-import { byFloor, byLimits, placeOf, verdict, type CheckRule } from "./check";
+import { byFloor, byLimits, placeOf, verdict, waistAsStored, type CheckRule } from "./check";
 
 /** The waist elastic passes the hip at full stretch and is not too tight at rest. */
 export const elastic: CheckRule = {
@@ -14,8 +14,6 @@ export const elastic: CheckRule = {
     if (!relaxed || !finish.waist) return null;
     const over = STRETCHES * relaxed.mm - measures.hip.mm;
     const tight = relaxed.mm < 0.75 * measures.waist.mm;
-    const own = finishSource.waist;
-    const held = typeof own === "object" && own !== null ? own : { kind: finish.waist.kind };
     return verdict(this, {
       status: over < 0 ? "fault" : tight ? "look" : "pass",
       value: relaxed.mm,
@@ -31,7 +29,12 @@ export const elastic: CheckRule = {
       fix: "Choose a longer elastic.",
       remedy: {
         label: "Take the waist less a tenth",
-        changes: [{ path: ["finish", "waist"], value: { ...held, elastic: "waist-less" } }],
+        changes: [
+          {
+            path: ["finish", "waist"],
+            value: { ...waistAsStored(finish.waist.kind, finishSource), elastic: "waist-less" },
+          },
+        ],
       },
     });
   },
@@ -76,7 +79,7 @@ export const pocketHand: CheckRule = {
 };
 
 /** Width of a piece across its grain, on the cut line; a piece on the fold is twice as wide. */
-function acrossGrain({ cutLine, grain: [from, to], cut }: Piece): Mm {
+export function acrossGrain({ cutLine, grain: [from, to], cut }: Piece): Mm {
   const [dx, dy] = pointSubtract(to, from);
   const size = Math.hypot(dx, dy) || 1;
   const { left, right } = boxOf(cutLine.map(([x, y]): Point => [(x * dy - y * dx) / size, 0]));
