@@ -1,6 +1,6 @@
 import { edgesWithRole } from "../drafting";
 import { elasticOf, pulledOn } from "../finish";
-import { waistAsStored } from "../inspect";
+import { asStored, bandGapes } from "../inspect";
 import { plain } from "../units";
 import type { AdviceRule } from "./advice";
 
@@ -49,12 +49,12 @@ export const contourForCurvedWaist: AdviceRule = {
   id: "contour-for-curve",
   label: "A contour band for a curved waist",
   note: "Waist gapes at the back, so contour the band.",
-  judge({ finish, measures, finishSource, legs }) {
+  judge(judged) {
+    const { finish, finishSource } = judged;
     const { waist } = finish;
     if (waist?.kind !== "straight-band" || waist.depth.mm < 45 || pulledOn(finish)) return null;
-    // Over the depth of the band the body grows from the waist toward the hip.
-    const grows = ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, measures.waistToHip.mm);
-    if (grows < 40 || legs.some((p) => p.half !== "both")) return null;
+    const grows = bandGapes.measure(judged)?.value ?? 0;
+    if (grows < 40 || judged.legs.some((p) => p.half !== "both")) return null;
     return {
       id: this.id,
       message: `Over its depth of ${plain(waist.depth.mm)} mm the body changes by about ${plain(grows)} mm: a straight band gapes at its upper edge.`,
@@ -110,7 +110,7 @@ export const childsCord: AdviceRule = {
       action: {
         label: "Leave out the cord",
         changes: [
-          { path: ["finish", "waist"], value: { ...waistAsStored(waist.kind, finishSource), drawstring: false } },
+          { path: ["finish", "waist"], value: { ...asStored("waist", waist.kind, finishSource), drawstring: false } },
         ],
       },
     };

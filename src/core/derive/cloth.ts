@@ -5,15 +5,16 @@ import { readLength, type LengthInput, type Mm } from "../units";
 export interface ClothInHand {
   readonly width: Mm | null;
   readonly length: Mm | null;
+  readonly liningWidth: Mm | null;
   readonly stretch: number;
 }
 
-const LIMITS = { width: [100, 5000], length: [100, 100000] } as const;
+const LIMITS = { width: [100, 5000], liningWidth: [100, 5000], length: [100, 100000] } as const;
 
 /** Reads the cloth of a job; what cannot be read is an error at its path. */
 export function clothOf({ cloth, body }: Job): { readonly cloth: ClothInHand; readonly errors: readonly JobError[] } {
   const errors: JobError[] = [];
-  const read = (key: "width" | "length", input: LengthInput | undefined): Mm | null => {
+  const read = (key: keyof typeof LIMITS, input: LengthInput | undefined): Mm | null => {
     if (input === undefined) return null;
     const length = readLength(input, body.unit);
     const [least, most] = LIMITS[key];
@@ -24,7 +25,12 @@ export function clothOf({ cloth, body }: Job): { readonly cloth: ClothInHand; re
     return null;
   };
   return {
-    cloth: { width: read("width", cloth?.width), length: read("length", cloth?.length), stretch: cloth?.stretch ?? 0 },
+    cloth: {
+      width: read("width", cloth?.width),
+      length: read("length", cloth?.length),
+      liningWidth: read("liningWidth", cloth?.liningWidth),
+      stretch: cloth?.stretch ?? 0,
+    },
     errors,
   };
 }

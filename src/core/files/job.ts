@@ -19,6 +19,8 @@ export const clothSchema = z.strictObject({
   name: z.string().max(120).optional(),
   width: lengthInputSchema.optional(),
   length: lengthInputSchema.optional(),
+  /** Usable width of the lining, where it is another. */
+  liningWidth: lengthInputSchema.optional(),
   /** Share by which it gives across the grain: 0.2 is a fifth. */
   stretch: z.number().min(0).max(1).optional(),
 });

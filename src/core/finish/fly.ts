@@ -1,4 +1,4 @@
-import { along, edgeOf, panelById, type EdgeRef, type Join, type Panel } from "../drafting";
+import { along, edgeOf, panelById, panelOutline, type EdgeRef, type Join, type Panel } from "../drafting";
 import {
   cubic,
   line,
@@ -10,7 +10,6 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { panelOutline } from "../drafting";
 import type { Mm } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment } from "./garment";
 import type { ResolvedFastening } from "./resolve";

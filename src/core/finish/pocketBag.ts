@@ -24,9 +24,8 @@ export interface PocketFront {
   readonly side: Edge;
   /** Horizontal direction from the side toward the centre. */
   readonly inward: 1 | -1;
-  /** From the edge of the cloth down to the waist: a casing cut on lies between, of which so much is folded back. */
+  /** From the edge of the cloth down to the waist: a casing cut on lies between. */
   readonly top: Mm;
-  readonly folded: Mm;
 }
 
 /** The fronts of both legs, or of each, that have a whole corner of waist and side. */
@@ -40,7 +39,7 @@ export function pocketFronts({ panels }: Garment): readonly PocketFront[] {
     if (pathLength(side.path) < 220) return [];
     const inward = pathStart(waist.path)[0] > pathEnd(waist.path)[0] ? 1 : -1;
     const cased = panel.casings?.waist;
-    return [{ panel, waist, side, inward, top: cased?.added ?? 0, folded: cased?.folded ?? 0 }];
+    return [{ panel, waist, side, inward, top: cased?.added ?? 0 }];
   });
 }
 

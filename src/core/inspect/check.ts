@@ -65,7 +65,12 @@ export interface Inspected {
   /** The finish as stored, so that a change keeps the rest of it. */
   readonly finishSource: Readonly<Record<string, unknown>>;
   /** The cloth in hand; null for what is not said. `stretch` is the share it gives across. */
-  readonly cloth: { readonly width: Mm | null; readonly length: Mm | null; readonly stretch: number };
+  readonly cloth: {
+    readonly width: Mm | null;
+    readonly length: Mm | null;
+    readonly liningWidth: Mm | null;
+    readonly stretch: number;
+  };
   /** Girths of one leg that the moves were asked for; null where none was stated. */
   readonly asked: { readonly hem: Mm | null };
 }
@@ -97,10 +102,18 @@ export function verdict(rule: CheckRule, found: Omit<Check, "id" | "label">): Ch
   };
 }
 
-/** The waist entry of the finish to change one thing of: the job's own, or the bare kind where it follows its style. */
-export function waistAsStored(kind: string, finishSource: Inspected["finishSource"]): object {
-  const own = finishSource.waist;
-  return typeof own === "object" && own !== null ? own : { kind };
+/**
+ * The entry of a room of the finish, to change one thing of: as the job holds it, or the bare kind where it follows its
+ * style, which then fills in the rest. A remedy that wrote less would lose the maker's other numbers.
+ */
+export function asStored(
+  room: "waist" | "fastening" | "hem",
+  kind: string,
+  finishSource: Inspected["finishSource"],
+): Readonly<Record<string, unknown>> {
+  const own = finishSource[room];
+  const held = typeof own === "object" && own !== null ? (own as Readonly<Record<string, unknown>>) : null;
+  return held?.kind === kind ? held : { kind };
 }
 
 /** Pass, look or fault for a deviation that should be small. */

@@ -1,11 +1,11 @@
 import { panelOutline } from "../drafting";
 import { boxOf } from "../geometry";
 import { plain } from "../units";
-import { pulledOn } from "../finish";
-import { byFloor, placeOf, verdict, waistAsStored, type Check, type CheckRule, type Inspected } from "./check";
+import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";
+import { byFloor, placeOf, verdict, asStored, type Check, type CheckRule, type Inspected } from "./check";
 
 /** What would let the waist pass over the hip, by how the garment is put on. */
-function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix" | "remedy"> {
+function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Check, "fix" | "remedy"> {
   const darted = legs.some((p) => p.edges.some((e) => e.role === "dart"));
   const { waist, fastening } = finish;
   if (waist && "fit" in waist && waist.fit === "waist") {
@@ -13,7 +13,9 @@ function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix"
       fix: "Cut the band as long as the sewn edge: without an opening it does not pass the hip.",
       remedy: {
         label: "Cut the band to the sewn edge",
-        changes: [{ path: ["finish", "waist"], value: { ...waistAsStored(waist.kind, finishSource), fit: "edge" } }],
+        changes: [
+          { path: ["finish", "waist"], value: { ...asStored("waist", waist.kind, finishSource), fit: "edge" } },
+        ],
       },
     };
   }
@@ -23,6 +25,21 @@ function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix"
       remedy: {
         label: "Leave the waist hip-wide",
         changes: [{ path: ["block", "rules", "waist", "shaping"], value: "hipWide" }],
+      },
+    };
+  }
+  const relaxed = elasticLength(elasticOf(finish), measures);
+  if (waist && pulledOn(finish) && relaxed && relaxed.mm * STRETCHES < measures.hip.mm) {
+    return {
+      fix: "Choose a longer elastic: stretched it has to pass the hip.",
+      remedy: {
+        label: "Take the waist less a tenth",
+        changes: [
+          {
+            path: ["finish", "waist"],
+            value: { ...asStored("waist", waist.kind, finishSource), elastic: "waist-less" },
+          },
+        ],
       },
     };
   }
@@ -36,7 +53,9 @@ function howToOpen({ finish, legs, finishSource }: Inspected): Pick<Check, "fix"
           : zipped === "fly"
             ? "Lengthen the fly"
             : "Set a zip in at the centre back",
-      changes: [{ path: ["finish", "fastening"], value: { kind: zipped, length: "auto" } }],
+      changes: [
+        { path: ["finish", "fastening"], value: { ...asStored("fastening", zipped, finishSource), length: "auto" } },
+      ],
     },
   };
 }
@@ -80,7 +99,7 @@ export const zipLength: CheckRule = {
   id: "zip-length",
   label: "Zip length",
   note: "The zip opens past the hip and does not run into the turn of the crotch curve.",
-  measure({ zip, readings, measures, legs, finish }) {
+  measure({ zip, readings, measures, legs, finish, finishSource }) {
     if (!zip) return null;
     const passes = readings.waistOpening >= measures.hip.mm;
     const over = zip.length - zip.smoothAlong;
@@ -104,7 +123,12 @@ export const zipLength: CheckRule = {
       remedy: finish.fastening
         ? {
             label: "Take the length that fits",
-            changes: [{ path: ["finish", "fastening"], value: { kind: finish.fastening.kind, length: "auto" } }],
+            changes: [
+              {
+                path: ["finish", "fastening"],
+                value: { ...asStored("fastening", finish.fastening.kind, finishSource), length: "auto" },
+              },
+            ],
           }
         : null,
       fix:

@@ -3,14 +3,15 @@ import type { Check, CheckRule, Inspected } from "./check";
 import { floorClearance, pullOn, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
-import { elastic, legSum, pieceFitsCloth, pocketHand } from "./made";
-import { crotchLength, footEntry, hipEase, thighEase } from "./onBody";
+import { clothEnough, elastic, legSum, pieceFitsCloth, pocketHand } from "./made";
+import { bandGapes, crotchLength, footEntry, hipEase, kneeBent, thighEase } from "./onBody";
 import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
 
 export type { Check, CheckRule, CheckStatus, Inspected, Remedy } from "./check";
-export { waistAsStored } from "./check";
+export { asStored } from "./check";
+export { bandGapes } from "./onBody";
 export { turnUpExcess } from "./hemTurn";
 export { acrossGrain } from "./made";
 
@@ -19,6 +20,7 @@ export const CHECKS: readonly CheckRule[] = [
   sideSeams,
   inseams,
   waistSeam,
+  bandGapes,
   smoothWaist,
   smoothHem,
   smoothCrotch,
@@ -26,6 +28,7 @@ export const CHECKS: readonly CheckRule[] = [
   creaseBalance,
   hipEase,
   thighEase,
+  kneeBent,
   pullOn,
   crotchLength,
   dartLength,
@@ -38,6 +41,7 @@ export const CHECKS: readonly CheckRule[] = [
   mirroredPair,
   legSum,
   pieceFitsCloth,
+  clothEnough,
   allowances,
   labels,
 ];

@@ -1,8 +1,8 @@
-import { elasticLength, elasticOf, STRETCHES } from "../finish";
-import { boxOf, pointDistance, pointSubtract, type Point } from "../geometry";
+import { elasticLength, elasticOf, STRETCHES, type ResolvedPocket } from "../finish";
+import { boxOf, pointDistance, pointSubtract, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { plain, type Mm } from "../units";
-import { byFloor, byLimits, placeOf, verdict, waistAsStored, type CheckRule } from "./check";
+import { byFloor, byLimits, placeOf, verdict, asStored, type CheckRule } from "./check";
 
 /** The waist elastic passes the hip at full stretch and is not too tight at rest. */
 export const elastic: CheckRule = {
@@ -32,7 +32,7 @@ export const elastic: CheckRule = {
         changes: [
           {
             path: ["finish", "waist"],
-            value: { ...waistAsStored(finish.waist.kind, finishSource), elastic: "waist-less" },
+            value: { ...asStored("waist", finish.waist.kind, finishSource), elastic: "waist-less" },
           },
         ],
       },
@@ -40,12 +40,25 @@ export const elastic: CheckRule = {
   },
 };
 
+/** Opening that takes a hand with ease. */
+const HAND: Mm = 150;
+
+const storedAt = (pockets: unknown, i: number): object =>
+  Array.isArray(pockets) && typeof pockets[i] === "object" ? (pockets[i] as object) : {};
+
+/** A pocket as it is stored, opened wide enough for a hand where it is not. */
+function widerFor(pocket: ResolvedPocket, stored: object): object {
+  const { kind } = pocket;
+  if (kind === "slant") return pocket.down.mm >= 165 ? { ...stored, kind } : { ...stored, kind, down: "170 mm" };
+  return pocket.opening.mm >= HAND ? { ...stored, kind } : { ...stored, kind, opening: `${HAND} mm` };
+}
+
 /** A hand goes into every pocket. */
 export const pocketHand: CheckRule = {
   id: "pocket-hand",
   label: "Hand goes in",
   note: "Every pocket opens wide enough for a hand.",
-  measure({ panels, finish }) {
+  measure({ panels, finish, finishSource }) {
     const found = panels.flatMap(({ id, landmarks: { openingTop, openingEnd } }) =>
       openingTop && openingEnd ? [{ panel: id, value: pointDistance(openingTop, openingEnd), point: openingTop }] : [],
     );
@@ -68,9 +81,7 @@ export const pocketHand: CheckRule = {
         changes: [
           {
             path: ["finish", "pockets"],
-            value: (finish.pockets ?? []).map((p) =>
-              p.kind === "slant" ? { kind: p.kind, down: "170 mm", edge: p.edge } : { kind: p.kind, opening: "150 mm" },
-            ),
+            value: (finish.pockets ?? []).map((pocket, i) => widerFor(pocket, storedAt(finishSource.pockets, i))),
           },
         ],
       },
@@ -86,30 +97,73 @@ export function acrossGrain({ cutLine, grain: [from, to], cut }: Piece): Mm {
   return (right - left) * (cut.onFold ? 2 : 1);
 }
 
-/** Every piece fits on the width of the cloth in hand. */
+/** How many of a piece are cut from a cloth; what is cut again counts too. */
+const countFrom = ({ material, cut, alsoCut }: Piece, cloth: Piece["material"]): number =>
+  (material === cloth ? cut.count : 0) + alsoCut.filter((c) => c.material === cloth).reduce((n, c) => n + c.count, 0);
+
+/** Every piece fits on the width of the cloth in hand, shell and lining each on its own. */
 export const pieceFitsCloth: CheckRule = {
   id: "piece-fits-cloth",
   label: "Fits on the cloth",
-  note: "No piece is wider than the cloth, or it needs a join.",
+  note: "No piece is wider than its cloth, shell or lining, or it needs a join.",
   measure({ pieces, cloth }) {
-    const { width } = cloth;
-    const shell = pieces.filter((p) => p.material === "shell");
-    if (width === null || shell.length === 0) return null;
-    const widest = shell
-      .map((piece) => ({ piece, value: acrossGrain(piece) }))
-      .reduce((a, b) => (b.value > a.value ? b : a));
-    // Turned across the grain is no remedy for a leg; a strip may be pieced.
+    const tried = (
+      [
+        ["shell", cloth.width],
+        ["lining", cloth.liningWidth],
+      ] as const
+    ).flatMap(([material, width]) =>
+      width === null
+        ? []
+        : pieces
+            .filter((p) => countFrom(p, material) > 0)
+            .map((piece) => ({ piece, material, width, value: acrossGrain(piece) })),
+    );
+    const [first, ...rest] = tried;
+    if (!first) return null;
+    const worst = rest.reduce((a, b) => (b.value - b.width > a.value - a.width ? b : a), first);
+    const { piece, material, width, value } = worst;
+    const cloths = material === "shell" ? "cloth" : "lining";
     return verdict(this, {
-      status: widest.value > width ? "fault" : "pass",
-      value: widest.value,
+      status: value > width ? "fault" : "pass",
+      value,
       limit: width,
       unit: "mm",
       message:
-        widest.value > width
-          ? `The ${widest.piece.name.toLowerCase()} is ${plain(widest.value - width)} mm wider than the cloth of ${plain(width)} mm.`
-          : `The widest piece, the ${widest.piece.name.toLowerCase()}, takes ${plain(widest.value)} of ${plain(width)} mm.`,
-      where: { panel: widest.piece.id, point: widest.piece.grain[0] },
+        value > width
+          ? `The ${piece.name.toLowerCase()} is ${plain(value - width)} mm wider than the ${cloths} of ${plain(width)} mm: there it needs a join.`
+          : `The widest piece, the ${piece.name.toLowerCase()}, takes ${plain(value)} of ${plain(width)} mm.`,
+      where: { panel: piece.id, point: piece.grain[0] },
       fix: "Piece it with a join, open the hem less, or take wider cloth.",
+    });
+  },
+};
+
+/** The cloth in hand is more than the pieces themselves cover: less, and no lay can be found. */
+export const clothEnough: CheckRule = {
+  id: "cloth-enough",
+  label: "Cloth enough",
+  note: "The pieces cover less than the cloth in hand; how they lie is for the lay.",
+  measure({ pieces, cloth }) {
+    const { width, length } = cloth;
+    if (width === null || length === null) return null;
+    const area = pieces.reduce(
+      (sum, piece) =>
+        sum + countFrom(piece, "shell") * (piece.cut.onFold ? 2 : 1) * Math.abs(polygonArea(piece.cutLine)),
+      0,
+    );
+    const needed = area / width;
+    return verdict(this, {
+      status: needed > length ? "fault" : "pass",
+      value: needed,
+      limit: length,
+      unit: "mm",
+      message:
+        needed > length
+          ? `Laid without a gap the pieces take ${plain(needed)} mm of cloth; there are ${plain(length)} mm.`
+          : `Laid without a gap the pieces would take ${plain(needed)} of ${plain(length)} mm; the lay takes more.`,
+      where: null,
+      fix: "Open the hem less, shorten the leg, or get more cloth, before anything is cut.",
     });
   },
 };

@@ -104,6 +104,73 @@ describe("cloth", () => {
   });
 });
 
+describe("cloth that runs out", () => {
+  const bell = (cloth: Job["cloth"]): Derived =>
+    made({
+      style: { id: "bell-flounce", params: { share: 1 } },
+      cloth,
+      finish: { trims: [{ kind: "flounce-lining" }] },
+    });
+
+  test("a lining of another width needs a join where the shell does not", () => {
+    const derived = bell({ width: "2400 mm", liningWidth: "900 mm" });
+    expect(check(derived, "piece-fits-cloth")).toMatchObject({
+      status: "fault",
+      limit: 900,
+      message: expect.stringContaining("lining") as string,
+    });
+    expect(check(bell({ width: "2400 mm", liningWidth: "2400 mm" }), "piece-fits-cloth")?.status).toBe("pass");
+  });
+
+  test("too little of it, before anything is cut", () => {
+    expect(check(bell({ width: "1500 mm", length: "1000 mm" }), "cloth-enough")?.status).toBe("fault");
+    expect(check(bell({ width: "1500 mm", length: "9000 mm" }), "cloth-enough")?.status).toBe("pass");
+  });
+});
+
+describe("a remedy loses nothing of what the maker stated", () => {
+  test("pockets keep their other numbers, and those wide enough stay", () => {
+    const derived = finished({
+      pockets: [
+        { kind: "slant", down: "100 mm", width: "180 mm", contrast: true },
+        { kind: "patch", opening: "155 mm" },
+      ],
+    });
+    expect(check(derived, "pocket-hand")?.remedy?.changes[0]?.value).toEqual([
+      { kind: "slant", down: "170 mm", width: "180 mm", contrast: true },
+      { kind: "patch", opening: "155 mm" },
+    ]);
+  });
+
+  test("a fly keeps its width, a cuff its elastic", () => {
+    const fly = finished({ fastening: { kind: "fly", length: "70 mm", extension: "45 mm", grown: "on" } });
+    expect(check(fly, "zip-length")?.remedy?.changes[0]?.value).toEqual({
+      kind: "fly",
+      length: "auto",
+      extension: "45 mm",
+      grown: "on",
+    });
+    const cuff = finished({ hem: { kind: "cuff", girth: "150 mm", elastic: true, depth: "7 cm" } }, "jogger");
+    expect(check(cuff, "foot-entry")?.remedy?.changes[0]?.value).toEqual({
+      kind: "cuff",
+      girth: "auto",
+      elastic: true,
+      depth: "7 cm",
+    });
+  });
+
+  test("elastic too short on a pull-on waist is lengthened, not replaced by a zip", () => {
+    const short = made({
+      style: { id: "jogger", params: {} },
+      finish: { waist: { kind: "cut-on-casing", elastic: "500 mm", drawstring: true } },
+    });
+    expect(check(short, "pull-on")?.remedy?.changes[0]).toEqual({
+      path: ["finish", "waist"],
+      value: { kind: "cut-on-casing", elastic: "waist-less", drawstring: true },
+    });
+  });
+});
+
 describe("net and cut", () => {
   test("a flounce is sewn along its seam line; what is cut lies one allowance inside it", () => {
     const bell = made({ style: { id: "bell-flounce", params: {} } });
@@ -128,6 +195,8 @@ describe("judgement", () => {
     const deep = finished({ waist: { kind: "straight-band", depth: "60 mm" } });
     const offered = advice(deep, "contour-for-curve");
     expect(offered?.message).toContain("gapes");
+    expect(check(deep, "band-gapes")?.status).toBe("look");
+    expect(check(finished({}), "band-gapes")?.status).toBe("pass");
     const mended = finished((offered?.action?.changes[0]?.value ?? {}) as Finish);
     expect(mended.pieces.some((p) => p.panel.id === "band-back")).toBe(true);
     expect(advice(finished({ waist: { kind: "straight-band", depth: "30 mm" } }), "contour-for-curve")).toBeUndefined();
@@ -139,6 +208,8 @@ describe("judgement", () => {
       moves: [{ id: "m", move: "shape-leg", on: true, params: { knee: "400 mm", hem: "400 mm" } }],
     });
     expect(advice(slim, "bent-knee")?.message).toContain("20");
+    expect(check(slim, "knee-bent")).toMatchObject({ status: "look", value: expect.closeTo(-20, 0) as number });
+    expect(check(made({}), "knee-bent")?.status).toBe("pass");
     expect(advice(made({}), "bent-knee")).toBeUndefined();
   });
 

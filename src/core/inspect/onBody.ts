@@ -1,8 +1,8 @@
-import { cuffGirth, STRETCHES } from "../finish";
+import { cuffGirth, pulledOn, STRETCHES } from "../finish";
 import { edgeOf } from "../drafting";
 import { pathLength } from "../geometry";
 import { plain, type Mm } from "../units";
-import { byFloor, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
+import { asStored, byFloor, byLimits, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
 
 /** Front and back each wider, throughout. */
 function widerBy({ ease }: Inspected["rules"], mm: Mm): Remedy["changes"] {
@@ -125,7 +125,7 @@ export const footEntry: CheckRule = {
   id: "foot-entry",
   label: "Foot passes",
   note: "Hem and stretched cuff open wide enough for heel and instep.",
-  measure({ measures, readings, panels, legs, finish }) {
+  measure({ measures, readings, panels, legs, finish, finishSource }) {
     const cuff = panels.find((p) => p.id === "cuff");
     // Rib stretches itself; a cuff with elastic in it opens as far as that does.
     const relaxed =
@@ -154,7 +154,7 @@ export const footEntry: CheckRule = {
               changes: [
                 {
                   path: ["finish", "hem"],
-                  value: { kind: "cuff", depth: `${plain(finish.hem.depth.mm)} mm`, girth: "auto" },
+                  value: { ...asStored("hem", "cuff", finishSource), girth: "auto" },
                 },
               ],
             }
@@ -162,3 +162,56 @@ export const footEntry: CheckRule = {
     });
   },
 };
+
+/** The knee of the leg against the knee as it is bent. */
+export const kneeBent: CheckRule = {
+  id: "knee-bent",
+  label: "Knee bends",
+  note: "The leg is as wide at the knee as the bent knee; one measured standing binds.",
+  measure({ measures, readings, legs, cloth }) {
+    const { kneeGirth } = readings;
+    if (kneeGirth === null) return null;
+    const given = (cloth.stretch / 2) * measures.kneeBent.mm;
+    const value = kneeGirth - measures.kneeBent.mm;
+    return verdict(this, {
+      status: byFloor(value, -given, -Infinity),
+      value,
+      limit: -given,
+      unit: "mm",
+      message:
+        value < 0
+          ? `The leg is ${plain(-value)} mm smaller than the bent knee: it binds.`
+          : `${plain(value)} mm of room round the bent knee.`,
+      where: placeOf(legs, "kneeSide"),
+      fix: "Widen the knee.",
+    });
+  },
+};
+
+/** A straight band against the body that widens over its depth. */
+export const bandGapes: CheckRule = {
+  id: "band-gapes",
+  label: "Band lies on the body",
+  note: "A straight band is as long above as below; on a body that widens fast over its depth it gapes.",
+  measure({ finish, measures, legs }) {
+    const { waist } = finish;
+    if (waist?.kind !== "straight-band" || pulledOn(finish)) return null;
+    // Over the depth of the band the body grows from the waist toward the hip.
+    const value = ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, measures.waistToHip.mm);
+    return verdict(this, {
+      status: byLimits(value, MOST_GAPE, Infinity),
+      value,
+      limit: MOST_GAPE,
+      unit: "mm",
+      message:
+        value > MOST_GAPE
+          ? `Over its ${plain(waist.depth.mm)} mm the body changes by ${plain(value)} mm: the upper edge gapes.`
+          : `Over its depth the body changes by ${plain(value)} mm.`,
+      where: placeOf(legs, "waistCentre", "back"),
+      fix: "Cut a contour band, or a narrower one.",
+    });
+  },
+};
+
+/** More than this over the depth of a band cannot be pressed into it. */
+const MOST_GAPE: Mm = 60;

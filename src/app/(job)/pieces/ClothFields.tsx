@@ -47,10 +47,16 @@ export function ClothFields() {
           }}
         />
       </label>
-      {(["width", "length"] as const).map((key) => (
+      {(
+        [
+          ["width", "Usable width"],
+          ["length", "Length in hand"],
+          ["liningWidth", "Width of the lining"],
+        ] as const
+      ).map(([key, label]) => (
         <JobLengthField
           key={key}
-          label={key === "width" ? "Usable width" : "Length in hand"}
+          label={label}
           path={["cloth", key]}
           mm={mm(cloth?.[key])}
           changed={cloth?.[key] !== undefined}
