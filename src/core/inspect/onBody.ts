@@ -176,7 +176,7 @@ export const kneeBent: CheckRule = {
     return verdict(this, {
       status: byFloor(value, -given, -Infinity),
       value,
-      limit: -given,
+      limit: 0 - given,
       unit: "mm",
       message:
         value < 0
