@@ -40,7 +40,11 @@ import { inspect, readPanels, type Check, type Inspected, type Readings } from "
 import type { MoveContext, Shown } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
+import { remembered } from "./remember";
 import { type Mm, type Quantity } from "./units";
+
+/** The block stays as it was while moves are pulled and set. */
+const blockOf = remembered(draftBlock);
 
 /** Heel height a full-length leg allows for. */
 export const SHOE: Mm = 30;
@@ -132,7 +136,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
     const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
-    const block = job.block.school === "own" ? ownBlockOf(job) : draftBlock(measures, levelled);
+    const block = job.block.school === "own" ? ownBlockOf(job) : blockOf(measures, levelled);
     const context: MoveContext = {
       measures,
       unit: job.body.unit,

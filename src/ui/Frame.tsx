@@ -24,18 +24,21 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   const job = state.id === id ? state.job : null;
   const unit = job?.body.unit;
   const live = useShape(job);
-  // While a handle is pulled, and on letting go, the table follows at once and the panes in what is left of each frame.
+  // While a handle is pulled the table follows at once, and the panes when the hand rests; on letting go they follow too.
   const under = useMemo((): LiveJob | null => (id && job ? { id, job, ...live } : null), [id, job, live]);
-  const later = useDeferredValue(under);
+  const later = useDeferredValue(useRested(under));
   const pulled = useView((v) => v.pull !== null || v.letGo);
   const shown = pulled ? later : under;
   useEffect(() => {
     if (later === under) setView({ letGo: false });
   }, [later, under]);
-  const { proof, stale } = useProof(job);
+  const proved = useProof(job);
   const [handing, setHanding] = useState(false);
   const handOver = useCallback(() => setHanding(true), []);
-  const open = useMemo((): OpenJob | null => shown && { ...shown, proof, stale }, [shown, proof, stale]);
+  const open = useMemo(
+    (): OpenJob | null => shown && { ...shown, proof: proved?.proof ?? null, stale: proved?.job !== shown.job },
+    [shown, proved],
+  );
   useEffect(() => {
     if (id) void openJob(id);
   }, [id]);
@@ -78,6 +81,20 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </LiveJobProvider>
     </JobProvider>
   );
+}
+
+/** A hand that has not moved for this long, in milliseconds, rests. */
+const REST = 150;
+
+/** What lies under the hand, once it rests; at once while no handle is pulled. */
+function useRested<T>(under: T): T {
+  const moving = useView((v) => v.pull !== null);
+  const [rested, setRested] = useState(under);
+  useEffect(() => {
+    const waiting = setTimeout(() => setRested(under), moving ? REST : 0);
+    return () => clearTimeout(waiting);
+  }, [under, moving]);
+  return moving ? rested : under;
 }
 
 /** What each stage has to settle. */

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { setPulled } from "@/store/jobStore";
@@ -72,21 +72,28 @@ function useWarm(job: Job | null): void {
   }, [ready]);
 }
 
+/** What was proved last, and the job it was proved of. */
+export interface Proved {
+  readonly job: Job;
+  readonly proof: Proof;
+}
+
 /** Pieces, proof and advice, worked out behind the page; the last good ones stay until new ones arrive. */
-export function useProof(job: Job | null): { readonly proof: Proof | null; readonly stale: boolean } {
-  const [held, setHeld] = useState<{ readonly job: Job; readonly proof: Proof } | null>(null);
+export function useProof(job: Job | null): Proved | null {
+  const [held, setHeld] = useState<Proved | null>(null);
   useEffect(() => {
     if (!job) return;
     let wanted = true;
     deriveWorker()
       .proof(job)
       .then((proof) => {
-        if (wanted && proof) setHeld({ job, proof });
+        // Every pane reads the proof; they follow in what is left of each frame.
+        if (wanted && proof) startTransition(() => setHeld({ job, proof }));
       })
       .catch((error: unknown) => console.error("the worker could not prove this job", error));
     return () => {
       wanted = false;
     };
   }, [job]);
-  return { proof: held?.proof ?? null, stale: held?.job !== job };
+  return held;
 }

@@ -10,8 +10,12 @@ import {
 } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
 import { MOVES, MoveRefused, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
 import type { Mm, Quantity } from "../units";
+
+/** Redrawn legs stay as they were while what is cut from them is pulled and set. */
+const legsOf = remembered(drawSettledLegs);
 
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
@@ -60,7 +64,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const shown: Shown[] = [];
   const reconcile = (): void => {
     if (!stale) return;
-    const { plan, legs } = drawSettledLegs(state.plan);
+    const { plan, legs } = legsOf(state.plan);
     state = { ...state, plan, panels: [legs.front, legs.back] };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;

@@ -1,3 +1,4 @@
+import { memo } from "react";
 import type { LineKind, Panel } from "@/core/drafting";
 import type { Shown } from "@/core/moves";
 import { panelPath } from "@/core/drafting";
@@ -27,7 +28,7 @@ const SEWN: ReadonlySet<LineKind> = new Set(["dart", "pleat", "fold", "opening",
 const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke" } as const;
 
 /** A panel on its seam line with its inner lines. */
-export function PanelView({ panel }: { readonly panel: Panel }) {
+export const PanelView = memo(function PanelView({ panel }: { readonly panel: Panel }) {
   const style = styleOf(panel.id);
   return (
     <g aria-label={panel.name} role="img">
@@ -57,7 +58,7 @@ export function PanelView({ panel }: { readonly panel: Panel }) {
       )}
     </g>
   );
-}
+});
 
 function Grain({ points }: { readonly points: Panel["lines"][number]["points"] }) {
   const [a, b] = [points[0], points[points.length - 1]];
@@ -75,12 +76,12 @@ function Grain({ points }: { readonly points: Panel["lines"][number]["points"] }
 }
 
 /** The block a style was made from: pale and solid. */
-export function GhostView({ panel }: { readonly panel: Panel }) {
+export const GhostView = memo(function GhostView({ panel }: { readonly panel: Panel }) {
   return <path d={pathData(panelPath(panel), true)} {...STROKE} stroke="var(--ghost)" strokeWidth={1.2} aria-hidden />;
-}
+});
 
 /** A kept version over the pattern: dotted, in the ink of notes. */
-export function OverView({ panel, name }: { readonly panel: Panel; readonly name: string }) {
+export const OverView = memo(function OverView({ panel, name }: { readonly panel: Panel; readonly name: string }) {
   return (
     <path
       role="img"
@@ -92,10 +93,10 @@ export function OverView({ panel, name }: { readonly panel: Panel; readonly name
       strokeDasharray="2 4"
     />
   );
-}
+});
 
 /** Slashes, the wedges they open, and their hinges. */
-export function ShownView({ shown }: { readonly shown: Shown }) {
+export const ShownView = memo(function ShownView({ shown }: { readonly shown: Shown }) {
   return (
     <g aria-hidden>
       {shown.wedges.map((w, i) => (
@@ -132,4 +133,4 @@ export function ShownView({ shown }: { readonly shown: Shown }) {
       ))}
     </g>
   );
-}
+});

@@ -1,6 +1,7 @@
 "use client";
 import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";
+import { useShallow } from "zustand/react/shallow";
 import { isOf, type Panel } from "@/core/drafting";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
@@ -31,10 +32,20 @@ const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [numbe
   (p[1] + place.at[1]) * view.k + view.y,
 ];
 
+/** What the table takes from the view; the rest may change without it being drawn anew. */
+const seenOf = ({ tape, showFront, showBack, ghost, lit, oneSide }: ReturnType<typeof useView.getState>) => ({
+  tape,
+  showFront,
+  showBack,
+  ghost,
+  lit,
+  oneSide,
+});
+
 /** Front and back on the table: the block, or the style with its ghost, wedges and handles. */
 export function PatternTable({ label, what, upTo }: Props) {
   const { id, job, shape, pull } = useLiveJob();
-  const { tape, showFront, showBack, ghost, lit, oneSide } = useView();
+  const { tape, showFront, showBack, ghost, lit, oneSide } = useView(useShallow(seenOf));
   const over = useVersionOver(job);
   const { enqueueSnackbar } = useSnackbar();
   const panels = what === "block" ? shape?.block.panels : shape?.panels;
