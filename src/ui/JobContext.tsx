@@ -33,12 +33,12 @@ const LiveJobContext = createContext<LiveJob | null>(null);
 export const LiveJobProvider = LiveJobContext.Provider;
 
 /**
- * The job under the hand, for the table alone: everything else takes `useOpenJob`, whose shape may lag behind a pull by
- * some frames, so that the table never waits for panes and fields.
+ * The job under the hand, for the table and its readings alone: everything else takes `useOpenJob`, whose shape lags
+ * behind a pull until the hand rests, so that the table never waits for panes and fields.
  */
 export function useLiveJob(): LiveJob {
   const live = useContext(LiveJobContext);
-  if (!live) throw new Error("a table needs an open job");
+  if (!live) throw new Error("a table and its readings need an open job");
   return live;
 }
 

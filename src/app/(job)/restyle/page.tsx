@@ -1,10 +1,9 @@
 "use client";
 import { useState } from "react";
-import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
 import { AdvicePane, FaultNote, ProofPane } from "@/ui/ProofPane";
-import { ReadingsTable } from "@/ui/ReadingsPane";
+import { LiveReadings } from "@/ui/ReadingsPane";
 import { StageLayout } from "@/ui/StageLayout";
 import { PatternTable } from "@/ui/table/PatternTable";
 import { FigurePane } from "./FigurePane";
@@ -18,8 +17,7 @@ type Right = "readings" | "figure" | "girths" | "versions";
 
 /** Stage 3: the style pulled on the pattern. */
 export default function RestylePage() {
-  const { shape, proof, stale } = useOpenJob();
-  const tape = useView((v) => v.tape);
+  const { proof, stale } = useOpenJob();
   const [right, setRight] = useState<Right>("readings");
   return (
     <StageLayout
@@ -49,11 +47,9 @@ export default function RestylePage() {
           {right === "figure" ? <FigurePane /> : null}
           {right === "girths" ? <GirthPane /> : null}
           {right === "versions" ? <VersionPane /> : null}
-          {right === "readings" && shape ? (
-            <ReadingsTable before={shape.blockReadings} now={shape.readings} tape={tape} />
-          ) : null}
           {right === "readings" ? (
             <>
+              <LiveReadings />
               <ProofPane proof={proof} stale={stale} />
               <AdvicePane proof={proof} />
             </>
