@@ -41,7 +41,7 @@ import type { MoveContext, Shown } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
-import { type Mm, type Quantity } from "./units";
+import type { Mm, Quantity } from "./units";
 
 /** The block stays as it was while moves are pulled and set. */
 const blockOf = remembered(draftBlock);

@@ -1,12 +1,11 @@
+import type * as Engine from "../derive";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Job } from "../files";
 
-type Derive = typeof import("../derive");
-
 /** The engine as a page has it that was just opened. */
-function opened(): Derive {
-  let fresh: Derive | null = null;
-  jest.isolateModules(() => (fresh = jest.requireActual<Derive>("../derive")));
+function opened(): typeof Engine {
+  let fresh: typeof Engine | null = null;
+  jest.isolateModules(() => (fresh = jest.requireActual<typeof Engine>("../derive")));
   if (!fresh) throw new Error("the engine did not load");
   return fresh;
 }

@@ -1,6 +1,6 @@
 import type { Mm, Unit } from "../units";
 import type { AllowanceKind } from "../drafting";
-import { lengthWithin, type FinishError } from "./resolve";
+import { lengthWithin, type FinishError } from "./entryReader";
 import type { Allowances } from "./schema";
 
 /** An allowance at the start and at the end of an edge. */

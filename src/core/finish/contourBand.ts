@@ -1,7 +1,8 @@
 import { panelById, type Join, type Panel } from "../drafting";
 import { cutTop, MoveRefused } from "../moves";
 import { renamedPanels, unsettled, type Garment } from "./garment";
-import type { OpensAt, ResolvedWaist } from "./resolve";
+import type { OpensAt } from "./resolve";
+import type { ResolvedWaist } from "./resolved";
 
 /**
  * A contour band: the top of front and back cut off, its darts closed, cut twice so that it faces itself. What is left

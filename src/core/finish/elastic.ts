@@ -1,7 +1,7 @@
 import type { BodyMeasures } from "../body";
 import { plain, quantity, type Mm, type Quantity } from "../units";
 import type { FinishContext, Notion } from "./garment";
-import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolve";
+import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolved";
 
 /** What elastic or rib stretches to at most, of its relaxed length. */
 export const STRETCHES = 1.8;

@@ -1,7 +1,7 @@
 import { along, refsLength, type Join, type Panel } from "../drafting";
 import { plain, quantity } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
-import type { ResolvedBelt, ResolvedTrim } from "./resolve";
+import type { ResolvedBelt, ResolvedTrim } from "./resolved";
 
 /** A belt folded from one strip, and the strip its loops are cut from. */
 export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: FinishContext): Garment {

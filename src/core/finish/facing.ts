@@ -1,19 +1,8 @@
-import { along, isOf, pathIsStraight, rimEdges, type Edge, type Join, type Panel } from "../drafting";
-import { line, pathEnd, pathStart } from "../geometry";
-import { topWithDartsClosed } from "../moves";
+import { along, isOf, pathIsStraight, rimEdges, type Join, type Panel } from "../drafting";
+import { centreFolded, topWithDartsClosed } from "../moves";
 import type { Mm } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
-
-/** The centre of a facing on the fold: one piece for both halves, no seam. */
-function onFold(panel: Panel): Panel {
-  const edges = panel.edges.map((e): Edge =>
-    e.id === "crotch"
-      ? { ...e, role: "fold", name: "centre, on the fold", path: [line(pathStart(e.path), pathEnd(e.path))] }
-      : e,
-  );
-  return { ...panel, edges, cut: { count: 1, onFold: true } };
-}
 
 /**
  * A shaped facing of the waist, `depth` deep, its darts closed: front and back, each as long along the waist as the
@@ -32,7 +21,7 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
     const centre = own.edges.find((e) => e.id === "crotch");
     const folds = centre !== undefined && pathIsStraight(centre.path) && opens !== `centre-${root}`;
     const { cut: _cut, ...pair } = own;
-    const panel = folds ? onFold(pair) : pair;
+    const panel = folds ? centreFolded(pair) : pair;
     return [
       { root, source, panel: { ...panel, alsoCut: [{ material: "interfacing" as const, count: folds ? 1 : 2 }] } },
     ];

@@ -12,7 +12,7 @@ import {
 } from "../geometry";
 import type { Mm } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment } from "./garment";
-import type { ResolvedFastening } from "./resolve";
+import type { ResolvedFastening } from "./resolved";
 
 /** The fly reaches this far below the zip, so that the zip's end is covered. */
 const BELOW_ZIP: Mm = 15;

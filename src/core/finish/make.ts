@@ -9,7 +9,8 @@ import { withFly, withMockFly } from "./fly";
 import { unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
 import { withHemFacing } from "./hemFacing";
 import { inSeamPocket, patchPocket } from "./otherPockets";
-import { opensAt, pulledOn, type OpensAt, type ResolvedFinish, type ResolvedWaist } from "./resolve";
+import { opensAt, pulledOn, type OpensAt } from "./resolve";
+import type { ResolvedFinish, ResolvedWaist } from "./resolved";
 import { slantPocket } from "./slantPocket";
 import { waistStrip } from "./waistStrips";
 

@@ -15,7 +15,7 @@ import { topWithDartsClosed } from "../moves";
 import { plain, type Mm } from "../units";
 import { unsettled, withParts, type Garment, type Mark } from "./garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
-import type { ResolvedPocket } from "./resolve";
+import type { ResolvedPocket } from "./resolved";
 
 type InSeam = Extract<ResolvedPocket, { kind: "in-seam" }>;
 type Patch = Extract<ResolvedPocket, { kind: "patch" }>;

@@ -17,7 +17,7 @@ import { cutPanel } from "../moves";
 import { plain, type Mm } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
-import type { ResolvedPocket } from "./resolve";
+import type { ResolvedPocket } from "./resolved";
 
 type Slant = Extract<ResolvedPocket, { kind: "slant" }>;
 

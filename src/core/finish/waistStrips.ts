@@ -2,7 +2,8 @@ import { along, rimLength, halvesOf, type Join, type Panel } from "../drafting";
 import type { Mm } from "../units";
 import { elasticNotions } from "./elastic";
 import { foldedStrip, runLength, unsettled, withParts, type FinishContext, type Garment } from "./garment";
-import type { OpensAt, ResolvedWaist } from "./resolve";
+import type { OpensAt } from "./resolve";
+import type { ResolvedWaist } from "./resolved";
 import { waistRun, type WaistStretch } from "./waistRun";
 
 /** Length of the garment's waist as it is sewn. */

@@ -18,7 +18,7 @@ import { yoke } from "./yoke";
 
 export * from "./move";
 export { cutPanel, middleGrain, onPanel } from "./cut";
-export { cutTop, topWithDartsClosed } from "./yoke";
+export { centreFolded, cutTop, topWithDartsClosed } from "./cutYoke";
 export { garmentLengthSchema } from "./setLength";
 export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";

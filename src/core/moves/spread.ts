@@ -1,64 +1,22 @@
 import { z } from "zod";
-import {
-  pathAt,
-  pathLength,
-  pathNearest,
-  pointDistance,
-  pointSubtract,
-  pointUnit,
-  polygonSelfCrossing,
-  secant,
-  type Point,
-} from "../geometry";
-import { edgeOf, isOf, landmarkOf, panelOutline, roleLength, type Edge, type Panel } from "../drafting";
-import { lengthInputSchema, plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
+import { pathLength, polygonSelfCrossing, secant } from "../geometry";
+import { edgeOf, panelOutline, roleLength, type Panel } from "../drafting";
+import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam } from "./auto";
-import { alongAtX } from "./cut";
-import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
 import { wholeLegs } from "./legs";
-import { MoveRefused, type Handle, type Move, type MoveContext, type Shown } from "./move";
-import { CutsCross, outlinePlace, slashAndSpread, type Cut, type OpenedCut } from "./slash";
-
-const placeSchema = z.strictObject({
-  edge: z.string().max(40).describe("Edge of the panel, such as hem, side, crotch."),
-  at: z.union([z.string().max(40), z.number()]).describe("A landmark's name, or a length from the edge's start."),
-});
+import { MoveRefused, type Move, type MoveContext } from "./move";
+import { CutsCross } from "./slash";
+import { cutsSchema, planCuts, share } from "./spreadCuts";
+import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHandles } from "./spreadPanel";
 
 const schema = z.strictObject({
   hemSpread: autoLengthSchema.optional().describe("Sum of the openings of one panel at the hem."),
   hemGirth: lengthInputSchema.optional().describe("Finished hem of one leg; beats hemSpread."),
   slashAt: lengthInputSchema.optional().describe("How far from the crease toward the side the slash runs."),
   hingeAt: lengthInputSchema.optional().describe("How far below the hip line the side hinge lies."),
-  cuts: z
-    .array(
-      z.strictObject({
-        panel: z.enum(["front", "back"]),
-        open: placeSchema,
-        hinge: placeSchema,
-        gap: lengthInputSchema.optional(),
-      }),
-    )
-    .max(24)
-    .optional()
-    .describe("The slashes; left out, each panel is slashed up the crease and hinged at hip and crotch point."),
+  cuts: cutsSchema.optional(),
 });
 type Params = z.infer<typeof schema>;
-
-/** Corners of hinges sharper than this are softened. */
-const SOFTEN_ABOVE = 2;
-
-interface PlannedCut {
-  readonly open: Mm;
-  readonly hinge: Mm;
-  /** A gap stated by the maker; null shares in `hemSpread`. */
-  readonly gap: Mm | null;
-}
-
-interface SpreadPanel {
-  readonly panel: Panel;
-  readonly opened: readonly OpenedCut[];
-  readonly growth: Mm;
-}
 
 /** Slash and spread, hinged: the hem grows by the gaps, side seam and inseam keep their lengths. */
 export const spread: Move<Params> = {
@@ -74,7 +32,7 @@ export const spread: Move<Params> = {
       params[param] === undefined ? quantity(0, usual) : readParam(param, params[param], context, "as chosen");
     const [slashAt, hingeAt] = [offset("slashAt", "on the crease"), offset("hingeAt", "on the hip line")];
     const planned = new Map(
-      panels.map((panel) => [panel.id, planCuts(panel, params, context, slashAt.mm, hingeAt.mm)]),
+      panels.map((panel) => [panel.id, planCuts(panel, params.cuts, context, slashAt.mm, hingeAt.mm)]),
     );
     const at = (sum: Mm): SpreadPanel[] =>
       panels.map((panel) => spreadPanel(panel, share(planned.get(panel.id) ?? [], sum)));
@@ -103,81 +61,14 @@ export const spread: Move<Params> = {
         frontCreaseGrowth: quantity(front.growth, "the trued front hem below the set length, at the crease"),
         backCreaseGrowth: quantity(back.growth, "the trued back hem below the set length, at the crease"),
       },
-      shown: spreadPanels.map(show),
+      shown: spreadPanels.map(shownOf),
       handles: spreadPanels.flatMap((s) => [
-        ...handlesOf(s, amount.asked.mm),
+        ...hemHandles(s, amount.asked.mm),
         ...(params.cuts ? [] : slashHandles(s, slashAt.mm, hingeAt.mm)),
       ]),
     };
   },
 };
-
-/** The default slash: up the crease, branching to the hip at the side and to the crotch point. */
-function planCuts(panel: Panel, params: Params, context: MoveContext, slashAt: Mm, hingeAt: Mm): PlannedCut[] {
-  if (params.cuts) {
-    return params.cuts
-      .filter((cut) => isOf(panel.id, cut.panel))
-      .map((cut) => ({
-        open: placeOn(panel, cut.open),
-        hinge: placeOn(panel, cut.hinge),
-        gap: cut.gap === undefined ? null : readParam("cuts", cut.gap, context, "as chosen").mm,
-      }));
-  }
-  const open = slashAt === 0 ? placeOn(panel, { edge: "hem", at: "creaseHem" }) : slashPlace(panel, slashAt);
-  const hip = placeOn(panel, { edge: "side", at: "hipSide" });
-  const [top, bottom] = [
-    outlinePlace(panel, "side", 0),
-    outlinePlace(panel, "side", pathLength(edgeOf(panel, "side").path)),
-  ];
-  // The hip line itself is always a place to hinge; only a hinge moved by hand has to keep clear of both ends.
-  if (hingeAt !== 0 && (hip + hingeAt < top + 20 || hip + hingeAt > Math.max(hip, bottom - 150))) {
-    throw new MoveRefused(
-      "hingeAt",
-      `The hinge can lie ${plain(top + 20 - hip)} to ${plain(Math.max(0, bottom - 150 - hip))} mm below the hip line.`,
-    );
-  }
-  return [
-    { open, hinge: hip + hingeAt, gap: null },
-    { open, hinge: outlinePlace(panel, "crotch", 0), gap: null },
-  ];
-}
-
-/** Where a slash beside the crease is opened at the hem. */
-function slashPlace(panel: Panel, out: Mm): Mm {
-  const hem = edgeOf(panel, "hem").path;
-  const crease = landmarkOf(panel, "creaseHem")[0];
-  const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease) || 1;
-  const at = alongAtX(hem, crease + outward * out);
-  if (at === null || at < 15 || at > pathLength(hem) - 15)
-    throw new MoveRefused(
-      "slashAt",
-      `A slash ${plain(out)} mm from the crease does not reach the hem of the ${panel.name.toLowerCase()}.`,
-    );
-  return outlinePlace(panel, "hem", at);
-}
-
-function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
-  if (!panel.edges.some((edge) => edge.id === place.edge)) {
-    throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no edge “${place.edge.slice(0, 20)}”.`);
-  }
-  const { path } = edgeOf(panel, place.edge);
-  if (typeof place.at === "number") {
-    const length = pathLength(path);
-    if (!(place.at >= 0 && place.at <= length)) {
-      throw new MoveRefused("cuts", `A slash lies beyond the ${place.edge}, which is ${plain(length)} mm long.`);
-    }
-    return outlinePlace(panel, place.edge, place.at);
-  }
-  const landmark = panel.landmarks[place.at];
-  if (!landmark)
-    throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
-  return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
-}
-
-function share(cuts: readonly PlannedCut[], sum: Mm): Cut[] {
-  const sharing = cuts.filter((cut) => cut.gap === null).length;
-  return cuts.map((cut) => ({ open: cut.open, hinge: cut.hinge, gap: cut.gap ?? sum / sharing }));
-}
 
 /** How much to open: the move's own numbers, else the style's, `hemGirth` before `hemSpread`. */
 function askedSpread(
@@ -256,171 +147,10 @@ function refusing(
   );
 }
 
-function unopened(panel: Panel): SpreadPanel {
-  return { panel, opened: [], growth: 0 };
-}
-
-function spreadPanel(panel: Panel, cuts: readonly Cut[]): SpreadPanel {
-  if (cuts.length === 0) return unopened(panel);
-  const slashed = slashAndSpread(panel, cuts);
-  const before = new Map(panel.edges.map((edge) => [edge.id, pathLength(edge.path)]));
-  const opensHem = cuts.some((cut) => {
-    const hem = outlinePlace(panel, "hem", 0);
-    return cut.open > hem && cut.open < hem + (before.get("hem") ?? 0);
-  });
-  let edges: Edge[] = slashed.edges.map((edge) => {
-    if (edge.id !== "side" && edge.id !== "inseam") return edge;
-    let path = edge.path;
-    for (const cut of slashed.opened) {
-      const corner = cut.hingeEdge === edge.id && cut.hingeAlong > 1 && cut.hingeAlong < pathLength(path) - 1;
-      if (corner && Math.abs(toDegrees(cut.angle)) > SOFTEN_ABOVE) path = softenCorner(path, cut.hingeAlong);
-    }
-    return { ...edge, path: restoreLength(path, before.get(edge.id) as Mm, edge.id === "side" ? "end" : "start") };
-  });
-  const crotchTurn = slashed.opened
-    .filter((cut) => pointDistance(cut.hinge, landmarkOf(panel, "crotchPoint")) < 0.01)
-    .reduce((sum, cut) => sum + cut.angle, 0);
-  edges = edges.map((edge) =>
-    edge.id === "crotch" && crotchTurn !== 0 ? { ...edge, path: turnCrotch(edge.path, crotchTurn) } : edge,
-  );
-  const pathOf = (id: string): Edge["path"] => (edges.find((e) => e.id === id) as Edge).path;
-  edges = edges.map((edge) =>
-    edge.id !== "hem"
-      ? edge
-      : {
-          ...edge,
-          path: opensHem ? [truedHem(pathOf("side"), pathOf("inseam"), pathLength(pathOf("hem")))] : edge.path,
-        },
-  );
-  return finishPanel(panel, edges, slashed.moveAt, slashed.opened);
-}
-
-/** Landmarks and lines of the spread panel: the crease and grain stay, what lies on the outline travels with it. */
-function finishPanel(
-  panel: Panel,
-  edges: readonly Edge[],
-  moveAt: (place: Mm) => (p: Point) => Point,
-  opened: readonly OpenedCut[],
-): SpreadPanel {
-  const pathOf = (id: string): Edge["path"] => (edges.find((e) => e.id === id) as Edge).path;
-  const sideMove = moveAt(outlinePlace(panel, "side", pathLength(edgeOf(panel, "side").path) - 1));
-  const inseamMove = moveAt(outlinePlace(panel, "inseam", 1));
-  const onEdge = (id: string, p: Point): Point => {
-    const { path } = edgeOf(panel, id);
-    const from = pathNearest(path, p).along;
-    return pathAt(pathOf(id), from).point;
-  };
-  const { landmarks } = panel;
-  const oldCrease = landmarkOf(panel, "creaseHem");
-  const creaseHem = creaseOnHem(pathOf("hem"), oldCrease);
-  const knee = landmarks.kneeSide?.[1] ?? 0;
-  const moved: Record<string, Point> = {
-    ...landmarks,
-    creaseHem,
-    hipSide: onEdge("side", landmarkOf(panel, "hipSide")),
-  };
-  moved.hemSide = pathAt(pathOf("side"), Infinity).point;
-  moved.hemInseam = pathAt(pathOf("inseam"), 0).point;
-  if (landmarks.kneeSide) moved.kneeSide = onEdge("side", landmarks.kneeSide);
-  if (landmarks.kneeInseam) moved.kneeInseam = onEdge("inseam", landmarks.kneeInseam);
-  const growth = creaseHem[1] - oldCrease[1];
-  const lines = panel.lines.flatMap((l) => {
-    if (l.kind === "crease") return [{ ...l, points: [l.points[0] as Point, creaseHem] }];
-    if (l.kind !== "knee" || opened.length === 0) return [l];
-    return [
-      { ...l, points: [moved.kneeSide as Point, sideMove([0, knee])] },
-      { ...l, points: [inseamMove([0, knee]), moved.kneeInseam as Point] },
-    ];
-  });
-  return { panel: { ...panel, edges, lines, landmarks: moved }, opened, growth };
-}
-
-/** Where the crease meets the trued hem. */
-function creaseOnHem(hem: Edge["path"], near: Point): Point {
-  const length = pathLength(hem);
-  const sign = Math.sign(pathAt(hem, length).point[0] - pathAt(hem, 0).point[0]);
-  let [low, high] = [0, length];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if ((pathAt(hem, middle).point[0] - near[0]) * sign < 0) low = middle;
-    else high = middle;
-  }
-  return pathAt(hem, (low + high) / 2).point;
-}
-
 function crotchOf(panels: readonly Panel[]): Mm {
   return panels.reduce((sum, panel) => sum + roleLength(panel, "crotch"), 0);
 }
 
 function hemOf(panels: readonly SpreadPanel[]): Mm {
   return panels.reduce((sum, s) => sum + pathLength(edgeOf(s.panel, "hem").path), 0);
-}
-
-/** The slash as it is cut (up the crease, then a branch to each hinge) and the wedges it opens. */
-function show({ panel, opened }: SpreadPanel): Shown {
-  const crotchLine = landmarkOf(panel, "creaseCrotch")[1];
-  return {
-    panel: panel.id,
-    slashes: opened.map((cut) => {
-      const branch: Point = [cut.stay[0], Math.min(crotchLine + 60, (crotchLine + cut.stay[1]) / 2)];
-      return [cut.stay, branch, cut.hinge];
-    }),
-    wedges: opened.map((cut) => [cut.hinge, cut.stay, cut.tip]),
-    hinges: opened.map((cut) => cut.hinge),
-  };
-}
-
-function handlesOf({ panel, opened }: SpreadPanel, hemSpread: Mm): Handle[] {
-  const hem = pathLength(edgeOf(panel, "hem").path);
-  const creaseHem = landmarkOf(panel, "creaseHem");
-  const ends =
-    opened.length > 0 ? opened.map((cut) => cut.tip) : [landmarkOf(panel, "hemSide"), landmarkOf(panel, "hemInseam")];
-  return ends.map((tip, i) => ({
-    id: `${panel.id}-hem-${i + 1}`,
-    panel: panel.id,
-    at: tip,
-    axis: pointUnit([Math.sign(pointSubtract(tip, creaseHem)[0]) || 1, 0]),
-    param: "hemSpread",
-    clears: ["hemGirth"],
-    perMm: 2,
-    value: hemSpread,
-    label: `${panel.name.toLowerCase()} hem`,
-    reading: hem,
-  }));
-}
-
-/** The slash line and the place of its hinge at the side, moved by hand. */
-function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeAt: Mm): Handle[] {
-  const [side] = opened.filter((cut) => cut.hingeEdge === "side");
-  const crease = landmarkOf(panel, "creaseHem");
-  const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease[0]) || 1;
-  const name = panel.name.toLowerCase();
-  const low = crease[1] - 130;
-  const slash: Handle = {
-    id: `${panel.id}-slash`,
-    panel: panel.id,
-    at: [side ? side.stay[0] : outward * slashAt, low],
-    axis: [outward, 0],
-    param: "slashAt",
-    clears: [],
-    perMm: 1,
-    value: slashAt,
-    label: `${name} slash from the crease`,
-    reading: slashAt,
-    least: -400,
-  };
-  const hinge = side?.hinge ?? landmarkOf(panel, "hipSide");
-  return [
-    slash,
-    {
-      ...slash,
-      id: `${panel.id}-hinge`,
-      at: hinge,
-      axis: [0, 1],
-      param: "hingeAt",
-      value: hingeAt,
-      label: `${name} hinge below the hip line`,
-      reading: hingeAt,
-    },
-  ];
 }

@@ -1,0 +1,234 @@
+import {
+  against,
+  along,
+  edgeOf,
+  edgesWithRole,
+  panelById,
+  panelOutline,
+  type Edge,
+  type Join,
+  type Panel,
+} from "../drafting";
+import {
+  angleFromTo,
+  line,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathEndTangent,
+  pathLength,
+  pathMap,
+  pathReverse,
+  pathStart,
+  pathStartTangent,
+  pointBetween,
+  pointDistance,
+  pointSubtract,
+  truedCurve,
+  type Path,
+  type Point,
+} from "../geometry";
+import { toDegrees, type Mm, type Quantity } from "../units";
+import { cutPanel, middleGrain, type Cuttable } from "./cut";
+import { MoveRefused } from "./move";
+import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
+
+export const EDGE = { id: "yoke", name: "yoke seam" };
+
+export function cutYoke<S extends Cuttable>(
+  state: S,
+  panel: Panel,
+  centre: Quantity,
+  side: Mm,
+  keep: boolean,
+  param: "centre" | "front",
+): S {
+  const crotch = edgeOf(panel, "crotch").path;
+  const hip = panel.landmarks.hipSide?.[1] ?? Infinity;
+  const top = panel.landmarks.waistSide?.[1] ?? 0;
+  const straight = straightTop(crotch);
+  const most = Math.min(straight, hip - top);
+  for (const [name, mm] of [
+    [param, centre.mm],
+    ["side", side],
+  ] as const) {
+    if (mm < 30 || mm > most) {
+      throw new MoveRefused(
+        name,
+        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${(most / 10).toFixed(1)} cm deep: it ends above the hip line and where the centre line begins to curve.`,
+      );
+    }
+  }
+  const drawn = yokeLine(panel, centre.mm, side, keep) ?? yokeLine(panel, centre.mm, side, false);
+  if (!drawn) throw new MoveRefused(param, "The darts stand too near the centre or the side for a yoke of this depth.");
+  const lowerEdge: Path = drawn.lower.flatMap((piece, i) => {
+    const before = drawn.lower[i - 1];
+    return before ? [line(pathEnd(before), pathStart(piece)), ...piece] : piece;
+  });
+  const [yokeId, lowerId] = [`${panel.id}-yoke`, `${panel.id}-lower`];
+  const next = cutPanel(state, panel.id, {
+    from: { edge: "side", along: side },
+    to: { edge: "crotch", along: pathLength(crotch) - centre.mm },
+    path: pathReverse(lowerEdge),
+    between: { id: lowerId, name: panel.name },
+    rest: { id: yokeId, name: `${panel.name} yoke` },
+    seam: { id: `${panel.id}-yoke`, label: `${panel.name} yoke seam` },
+    edge: EDGE,
+  });
+  const lower = withRemnants(panelById(next.panels, lowerId), drawn);
+  const upper = closedYoke(panel, panelById(next.panels, yokeId), drawn);
+  const pieces = lower.edges.filter((e) => e.id === EDGE.id || e.id.startsWith(`${EDGE.id}-`));
+  return {
+    ...next,
+    // The yoke lies before its lower panel, as it does on the body.
+    panels: next.panels.flatMap((p) => (p.id === lowerId ? [upper, lower] : p.id === yokeId ? [] : [p])),
+    joins: next.joins.map((join) =>
+      join.id === `${panel.id}-yoke`
+        ? { ...join, a: [against(yokeId, EDGE.id)], b: pieces.map((e) => along(lowerId, e.id)) }
+        : onlyWaist(join, yokeId),
+    ),
+  };
+}
+
+/** How far the centre line runs straight from the waist. */
+function straightTop(crotch: Path): Mm {
+  const whole = pathLength(crotch);
+  const top = pathEndTangent(crotch);
+  let down = 0;
+  while (down < whole / 2 && Math.abs(toDegrees(angleFromTo(pathAt(crotch, whole - down).tangent, top))) < 1) down += 2;
+  return down;
+}
+
+/** The closed yoke's waist is one edge. */
+function onlyWaist(join: Join, yokeId: string): Join {
+  const side = (refs: Join["a"]): Join["a"] =>
+    refs.filter((ref) => !(ref.panel === yokeId && /^waist-/.test(ref.edge)));
+  return { ...join, a: side(join.a), b: side(join.b) };
+}
+
+/** The lower panel with its upper edge in pieces, the remnants of darts between them. */
+function withRemnants(panel: Panel, drawn: YokeLine): Panel {
+  const edges = panel.edges.flatMap((edge): Edge[] => {
+    if (edge.id !== EDGE.id) return [edge];
+    return drawn.lower.flatMap((path, i): Edge[] => {
+      const piece: Edge = { ...edge, id: i === 0 ? EDGE.id : `${EDGE.id}-${i + 1}`, path };
+      const remnant = drawn.remnants[i];
+      if (!remnant) return [piece];
+      const [from, tip, to] = remnant;
+      // The fold stands as high above the tip as the edges beside it.
+      const middle = pointBetween(from, to, 0.5);
+      const high = (pointDistance(from, tip) + pointDistance(to, tip)) / 2 / (pointDistance(middle, tip) || 1);
+      const cap = pointBetween(tip, middle, high);
+      return [
+        piece,
+        { id: `dart-${i + 1}`, role: "dart", name: "rest of the dart", path: [line(from, cap), line(cap, to)] },
+      ];
+    });
+  });
+  const lines = [
+    ...panel.lines.filter((l) => l.kind !== "dart"),
+    ...drawn.remnants.map((points) => ({ kind: "dart" as const, points })),
+  ];
+  return { ...panel, edges, lines };
+}
+
+/** The part above the line with its darts closed: one waist, its side turned in, its lower edge fair. */
+function closedYoke(source: Panel, cut: Panel, drawn: YokeLine): Panel {
+  const n = drawn.darts.length;
+  const shut = (p: Point): Point => drawn.close(p, n);
+  const waists = edgesWithRole(source, "waist");
+  const net = waists.reduce((sum, e) => sum + pathLength(e.path), 0);
+  const first = waists[0] as Edge;
+  const last = waists[waists.length - 1] as Edge;
+  const [from, leave] = [pathStart(first.path), pathStartTangent(first.path)];
+  const to = shut(pathEnd(last.path));
+  const end = pathEnd(last.path);
+  const tangent = pathEndTangent(last.path);
+  const arrive = pointSubtract(shut([end[0] + tangent[0], end[1] + tangent[1]]), to);
+  // Closed about other places than the waist was drawn by, its pieces would meet in corners: it is drawn as one, as long.
+  const waist: Path =
+    n === 0 ? first.path : [squareCurveOfLength((fullness) => truedCurve(from, leave, to, arrive, fullness), net)];
+  const side = pathMap(edgeOf(cut, "side").path, shut);
+  const edges: Edge[] = [
+    { ...first, path: waist },
+    { ...edgeOf(cut, "side"), path: side },
+    { ...edgeOf(cut, EDGE.id), path: pathReverse([drawn.closed]) },
+    edgeOf(cut, "crotch"),
+  ];
+  const panel: Panel = {
+    ...cut,
+    edges,
+    lines: [],
+    landmarks: { waistCentre: from, waistSide: to, yokeSide: pathEnd(side), yokeCentre: pathStart([drawn.closed]) },
+  };
+  return { ...panel, lines: [middleGrain(panelOutline(panel))] };
+}
+
+/**
+ * The top of a panel, as deep as asked along centre and side, with its darts closed and both edges fair: a facing or a
+ * contour band. The panel itself is not cut. Null where the panel has no whole top, or its darts leave no fair line.
+ */
+export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
+  const side = panel.edges.find((e) => e.id === "side");
+  const centre = panel.edges.find((e) => e.id === "crotch");
+  if (!side || !centre || edgesWithRole(panel, "waist").length === 0) return null;
+  const [sideLength, centreLength] = [pathLength(side.path), pathLength(centre.path)];
+  if (depth > Math.min(sideLength, centreLength) * 0.8) return null;
+  const drawn = yokeLine(panel, depth, depth, true) ?? yokeLine(panel, depth, depth, false);
+  if (!drawn) return null;
+  const top: Panel = {
+    ...panel,
+    edges: [
+      { ...side, path: pathBetween(side.path, 0, depth) },
+      { ...EDGE, role: "style", path: [drawn.closed] },
+      { ...centre, path: pathBetween(centre.path, centreLength - depth, centreLength) },
+    ],
+  };
+  return closedYoke(panel, top, drawn);
+}
+
+/**
+ * The top of a panel cut off as deep as asked all along, its darts closed, what is left of them staying below: a
+ * contour band, `<panel>-yoke`, over `<panel>-lower`. Its centre lies on the fold where asked. Throws MoveRefused where
+ * the depth leaves no fair line.
+ */
+export function cutTop<S extends Cuttable>(state: S, panel: Panel, depth: Quantity, folded: boolean): S {
+  const cut = cutYoke(state, panel, depth, depth.mm, true, "centre");
+  return folded ? onFold(cut, `${panel.id}-yoke`) : cut;
+}
+
+/** The centre on the fold: no seam, straight, one piece. */
+export function centreFolded(panel: Panel): Panel {
+  const edges = panel.edges.map((e): Edge =>
+    e.id === "crotch"
+      ? { ...e, role: "fold", name: "centre, on the fold", path: [line(pathStart(e.path), pathEnd(e.path))] }
+      : e,
+  );
+  return { ...panel, edges, cut: { count: 1, onFold: true } };
+}
+
+/** The centre of the yoke on the fold: no seam there, and its grain along the fold. */
+export function onFold<S extends Cuttable>(state: S, yokeId: string): S {
+  const panel = panelById(state.panels, yokeId);
+  const centre = edgeOf(panel, "crotch");
+  const [low, high] = [pathStart(centre.path), pathEnd(centre.path)];
+  const inward = pointSubtract(
+    pointBetween(pathStart(edgeOf(panel, "side").path), low, 0.5),
+    pointBetween(low, high, 0.5),
+  );
+  const by: Point = [inward[0] * 0.4, inward[1] * 0.4];
+  const at = (share: number): Point => {
+    const p = pointBetween(low, high, share);
+    return [p[0] + by[0], p[1] + by[1]];
+  };
+  const folded: Panel = { ...centreFolded(panel), lines: [{ kind: "grain", points: [at(0.15), at(0.85)] }] };
+  return {
+    ...state,
+    panels: state.panels.map((p) => (p === panel ? folded : p)),
+    joins: state.joins.map((join) =>
+      join.kind === "crotch"
+        ? { ...join, a: join.a.filter((r) => r.panel !== yokeId), b: join.b.filter((r) => r.panel !== yokeId) }
+        : join,
+    ),
+  };
+}
