@@ -17,6 +17,9 @@ import type { Mm, Quantity } from "../units";
 /** Redrawn legs stay as they were while what is cut from them is pulled and set. */
 const legsOf = remembered(drawSettledLegs);
 
+/** A limit as it is told: to a tenth of a millimetre, rounded to the inner side. */
+const toTenth = (mm: Mm): Mm => Math.trunc(mm * 10 + 1e-6 * Math.sign(mm)) / 10 || 0;
+
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
   readonly id: string;
@@ -147,7 +150,12 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         return;
       }
       if (error instanceof MoveRefused)
-        throw new MoveFault(`${path}.params.${error.param}`, error.message, error.unreadable, error.largest);
+        throw new MoveFault(
+          `${path}.params.${error.param}`,
+          error.message,
+          error.unreadable,
+          error.largest && toTenth(error.largest),
+        );
       throw error;
     }
   });

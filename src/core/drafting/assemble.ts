@@ -1,6 +1,7 @@
 import {
   angleFromTo,
   line,
+  pathAlongAtX,
   pathAt,
   pathCrossings,
   pathEnd,
@@ -111,7 +112,7 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
     { id: "crotch", role: "crotch", name: kind === "front" ? "front crotch" : "back crotch", path: crotch },
   ];
   const seamX = (path: Path, y: Mm): Mm | undefined => pathCrossings(path, y)[0];
-  const creaseHemY = hemSide[1] + ((hemInseam[1] - hemSide[1]) * (0 - hemSide[0])) / (hemInseam[0] - hemSide[0]);
+  const creaseHem = pathAt(hem, pathAlongAtX(hem, 0) ?? pathLength(hem) / 2).point;
   const hipCentre: Point = [seamX(crotch, levels.hip) ?? curveStart[0], levels.hip];
   const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
   const [kneeInseam, kneeSide]: readonly [Point, Point] = [
@@ -125,15 +126,12 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
       kind: "grain",
       points: [
         [0, grainTop],
-        [0, Math.max(grainTop + 60, creaseHemY - 60)],
+        [0, Math.max(grainTop + 60, creaseHem[1] - 60)],
       ],
     },
     {
       kind: "crease",
-      points: [
-        [0, levels.crotch],
-        [0, creaseHemY],
-      ],
+      points: [[0, levels.crotch], creaseHem],
     },
     { kind: "hip", points: [hipCentre, hip] },
     {
@@ -162,7 +160,7 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
       ...(hasKnee ? { kneeSide, kneeInseam } : {}),
       hemSide,
       hemInseam,
-      creaseHem: [0, creaseHemY],
+      creaseHem,
       creaseCrotch: [0, levels.crotch],
     },
   };

@@ -144,3 +144,32 @@ export function pathCrossings(path: Path, y: Mm): Mm[] {
   }
   return crossings;
 }
+
+/**
+ * Where a path that runs across meets the upright line at x, as arc length from its start; null where it does not. A
+ * path that meets it more than once is met where it first runs past it.
+ */
+export function pathAlongAtX(path: Path, x: Mm): Mm | null {
+  let before = 0;
+  for (const segment of path) {
+    const [from, to] = [segmentStart(segment)[0], segmentEnd(segment)[0]];
+    if ((from - x) * (to - x) <= 0) return before + segmentLengthBetween(segment, 0, parameterAtX(segment, x));
+    before += segmentLength(segment);
+  }
+  return null;
+}
+
+/** Parameter at which a segment whose ends lie on both sides of x, or on it, passes x; by bisection. */
+function parameterAtX(segment: Segment, x: Mm): number {
+  const [from, to] = [segmentStart(segment)[0], segmentEnd(segment)[0]];
+  if (from === to) return 0;
+  if (segment.kind === "line") return (x - from) / (to - from);
+  const way = Math.sign(to - from);
+  let [low, high] = [0, 1];
+  for (let i = 0; i < 48; i++) {
+    const middle = (low + high) / 2;
+    if ((segmentAt(segment, middle)[0] - x) * way < 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

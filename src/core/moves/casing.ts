@@ -54,9 +54,7 @@ export const casing: Move<Params> = {
     if (depth.mm < 10 || depth.mm > 120) throw new MoveRefused("depth", "A casing is 1 to 12 cm deep.");
     if (frill.mm < 0 || frill.mm > 150) throw new MoveRefused("frill", "A frill stands 0 to 15 cm.");
     if (room.mm < 0 || room.mm > 20) throw new MoveRefused("room", "0 to 2 cm is added for the elastic.");
-    const own = state.panels.filter(
-      (p) => edgesWithRole(p, at).length > 0 && (at === "hem" || p.edges.some((e) => e.id === "side")),
-    );
+    const own = state.panels.filter((p) => edgesWithRole(p, at).length > 0);
     if (own.length === 0) throw new MoveRefused("at", `There is no ${at} edge left to cut a casing on to.`);
     for (const panel of own) {
       if (panel.ring) throw new MoveRefused("at", "A flounce's hem is curved, so no casing folds along it.");
@@ -155,6 +153,12 @@ function withCasing(
   const leaving: Path = stand > 0 ? [line(foldB, b), ...after.path] : after.path;
   const mirror = (path: Path): Path => pathMap(path, (p) => mirroredIn(p, foldA, foldB));
   const whole = pathLength(arriving);
+  if (back > Math.min(whole, pathLength(leaving)) - 5) {
+    throw new MoveRefused(
+      "depth",
+      `The fold-back would reach ${plain(back)} mm down the ${panel.name.toLowerCase()}, which is not as deep beside its ${at}. Make the casing shallower.`,
+    );
+  }
   const outA = mirror(pathReverse(pathBetween(arriving, whole - back, whole)));
   const outB = pathReverse(mirror(pathBetween(leaving, 0, back)));
   const rim: Edge = {

@@ -14,13 +14,10 @@ import {
   boxOf,
   chordsCross,
   distanceToOutline,
-  pathAt,
   pathBetween,
-  pathEnd,
   pathFlatten,
   pathLength,
   pathReverse,
-  pathStart,
   pointBetween,
   pointDistance,
   polygonSections,
@@ -246,18 +243,4 @@ export function alongAtLevel(panel: Panel, edgeId: string, y: Mm): Mm {
     reached += step;
   }
   return reached;
-}
-
-/** Where a vertical at `x` meets an edge that runs across; null when it does not. */
-export function alongAtX(path: Path, x: Mm): Mm | null {
-  const [from, to] = [pathStart(path)[0], pathEnd(path)[0]];
-  if ((from - x) * (to - x) > 0) return null;
-  const way = Math.sign(to - from) || 1;
-  let [low, high] = [0, pathLength(path)];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if ((pathAt(path, middle).point[0] - x) * way < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }

@@ -22,7 +22,7 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
     const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, "the usual 15");
     const { levels } = plan;
     const crotch = levels.crotch + by.mm;
-    const [least, most] = [levels.hip + 15, levels.turn - 60];
+    const [least, most] = [levels.hip + 15, Math.min(levels.turn, levels.hem) - 60];
     if (crotch < least || crotch > most) {
       throw new MoveRefused(
         "by",

@@ -79,7 +79,7 @@ export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
 }
 
 /** Crotch curves tighter than this are not drawn. */
-const TIGHTEST: Mm = 12.5;
+export const TIGHTEST_TURNED: Mm = 12.5;
 
 /** Shares of the drawn handles that are tried, in order, until the turned curve is round enough. */
 const HANDLE_SHARES = [1, 0.88, 1.15, 0.76, 1.3, 0.64, 1.45, 0.5, 1.7, 0.38, 2];
@@ -108,7 +108,7 @@ export function turnCrotch(crotch: Path, angle: Radians): Path {
       );
       const radius = smallestRadius([curve]);
       if (!best || radius > best.radius) best = { curve, top, radius };
-      if (best.radius >= TIGHTEST) return [best.curve, line(best.top, pathEnd([centre])), ...rest];
+      if (best.radius >= TIGHTEST_TURNED) return [best.curve, line(best.top, pathEnd([centre])), ...rest];
     }
   }
   return best ? [best.curve, line(best.top, pathEnd([centre])), ...rest] : crotch;

@@ -1,10 +1,9 @@
 import { z } from "zod";
-import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Point } from "../geometry";
-import { edgesWithRole, isOf, landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
+import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Point, pathAlongAtX } from "../geometry";
+import { landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
 import { quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { alongAtX } from "./cut";
-import { recreased, shownMoved } from "./legs";
+import { recreased, shownMoved, wholePanel } from "./legs";
 import { MoveRefused, type Handle, type Move, type Shown } from "./move";
 
 const schema = z.strictObject({
@@ -33,23 +32,22 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
     if (gap.mm < -80 || gap.mm > 600)
       throw new MoveRefused("gap", "A panel opens 60 cm at the most, or is laid over by 8.", gap.mm > 0 ? 600 : -80);
     const which = params.panels ?? "both";
-    const opened = state.panels.map((panel) =>
-      gap.mm !== 0 && fromWaistToHem(panel) && (which === "both" || isOf(panel.id, which))
-        ? openPanel(panel, gap.mm)
-        : null,
+    const roots = which === "both" ? (["front", "back"] as const) : [which];
+    const opened = (gap.mm === 0 ? [] : roots).map((root) =>
+      openPanel(wholePanel(state, root, "panels", this.label, ["waist", "side", "hem"]), gap.mm),
     );
-    const count = opened.filter(Boolean).length;
-    if (count === 0 && gap.mm !== 0)
-      throw new MoveRefused("panels", "No panel runs from waist to hem in one piece any more. Move this line up.");
     return {
-      state: { ...state, panels: state.panels.map((panel, i) => opened[i]?.panel ?? panel) },
+      state: {
+        ...state,
+        panels: state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel),
+      },
       template:
         which === "both"
           ? "Slash front and back from waist to hem and open both by {gap}; waist and hem grow by {total} all round."
           : `Slash the ${which} from waist to hem and open it by {gap}; waist and hem grow by {total} all round.`,
-      numbers: { gap, total: quantity(2 * count * gap.mm, "both legs, every panel that is opened") },
-      shown: opened.flatMap((o) => (o ? [o.shown] : [])),
-      handles: opened.flatMap((o) => (o ? [o.handle] : [])),
+      numbers: { gap, total: quantity(2 * opened.length * gap.mm, "both legs, every panel that is opened") },
+      shown: opened.map((o) => o.shown),
+      handles: opened.map((o) => o.handle),
     };
   },
 };
@@ -64,11 +62,6 @@ function slashX(panel: Panel, outward: 1 | -1): Mm {
   return 0;
 }
 
-const fromWaistToHem = (panel: Panel): boolean =>
-  edgesWithRole(panel, "waist").length > 0 &&
-  panel.edges.some((e) => e.id === "hem") &&
-  panel.edges.some((e) => e.id === "side");
-
 function openPanel(panel: Panel, gap: Mm): Opened {
   const outward = Math.sign(landmarkOf(panel, "hipSide")[0]) as 1 | -1;
   const by: Point = [outward * gap, 0];
@@ -78,7 +71,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
   let [top, bottom]: [Point | null, Point | null] = [null, null];
   const edges = panel.edges.map((edge): Edge => {
     const isWaist = edge.role === "waist" || edge.role === "dart";
-    const at = isWaist && !beyond ? alongAtX(edge.path, x) : edge.id === "hem" ? alongAtX(edge.path, x) : null;
+    const at = isWaist && !beyond ? pathAlongAtX(edge.path, x) : edge.id === "hem" ? pathAlongAtX(edge.path, x) : null;
     if (isWaist && at !== null) {
       const [before, after] = pathSplit(edge.path, at);
       top = pathEnd(before);

@@ -36,6 +36,8 @@ export const godet: Move<Params> = {
           : `There is no ${at} seam that reaches the hem.`,
       );
     }
+    if (state.panels.some((p) => isGodet(p, at)))
+      throw new MoveRefused("at", "A godet is let into this seam already. Change that one, or choose another seam.");
     const edges = seams.flatMap((join) => [...join.a, ...join.b].map((ref) => `${ref.panel}.${ref.edge}`));
     if (new Set(edges).size < edges.length) {
       throw new MoveRefused(
@@ -56,7 +58,7 @@ export const godet: Move<Params> = {
       throw new MoveRefused("spread", `A godet this long can be 2 to ${(most / 10).toFixed(0)} cm wide at its hem.`);
     let next = state;
     for (const seam of seams) next = letIn(next, seam, length.mm, spread.mm, at);
-    const panel = next.panels.find((p) => p.id.startsWith("godet")) as Panel;
+    const panel = next.panels.find((p) => isGodet(p, at)) as Panel;
     const handle = (param: "length" | "spread", perMm: number, value: Mm): Handle => ({
       id: `godet-${param}`,
       panel: panel.id,
@@ -86,6 +88,9 @@ export const godet: Move<Params> = {
     };
   },
 };
+
+const isGodet = (panel: Panel, at: string): boolean =>
+  panel.id === `godet-${at}` || panel.id.startsWith(`godet-${at}-`);
 
 /** The end of a seam that lies at the hem: its last edge, or, for an inseam, its first. */
 const hemEnd = (join: Join): "first" | "last" => (join.kind === "inseam" ? "first" : "last");

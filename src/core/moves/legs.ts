@@ -1,5 +1,5 @@
-import { edgeOf, isOf, panelMap, type Panel } from "../drafting";
-import { pathAt, squareCurve, type Point } from "../geometry";
+import { edgeOf, edgesWithRole, isOf, panelMap, type Edge, type Panel } from "../drafting";
+import { pathAt, pathLength, squareCurve, type Point } from "../geometry";
 import type { Mm } from "../units";
 import { alongAtLevel, cutPanel, type PartName } from "./cut";
 import { MoveRefused, type Shown, type StyleState } from "./move";
@@ -10,30 +10,70 @@ export interface WholeLegs {
   readonly back: Panel;
 }
 
-/** The panels that have all these edges, one of the front and one of the back; refuses where the legs are cut otherwise. */
+type LegEdge = "waist" | "side" | "hem" | "inseam" | "crotch";
+
+/**
+ * True where a panel has these edges and its seams still run between the rims named with them: from the waist, to the
+ * hem. A side that was shortened by a side panel, and a seam opened for a godet, do not.
+ */
+function isWhole(panel: Panel, edges: readonly LegEdge[]): boolean {
+  const has = (id: LegEdge): boolean =>
+    id === "waist" ? edgesWithRole(panel, "waist").length > 0 : panel.edges.some((e) => e.id === id);
+  if (!edges.every(has)) return false;
+  const beside = (id: LegEdge, step: 1 | -1): Edge["role"] | undefined => {
+    const at = panel.edges.findIndex((e) => e.id === id);
+    return panel.edges[(at + step + panel.edges.length) % panel.edges.length]?.role;
+  };
+  if (edges.includes("waist") && beside("side", -1) !== "waist" && beside("side", -1) !== "dart") return false;
+  if (!edges.includes("hem")) return true;
+  return beside("side", 1) === "hem" && (!edges.includes("inseam") || beside("inseam", -1) === "hem");
+}
+
+/**
+ * The one panel of front or back that has all these edges. Refuses where an earlier cut divided it, where the legs
+ * differ, or where a casing is cut on already.
+ */
+export function wholePanel(
+  state: StyleState,
+  root: "front" | "back",
+  param: string,
+  label: string,
+  edges: readonly LegEdge[],
+): Panel {
+  const own = state.panels.filter((p) => isOf(p.id, root));
+  if (own.some((p) => p.half !== "both")) {
+    throw new MoveRefused(
+      param,
+      `“${label}” is made on both legs alike, and an earlier cut on one leg alone has made their ${root}s differ. Move this line up.`,
+    );
+  }
+  if (own.some((p) => p.casings)) {
+    throw new MoveRefused(param, `A casing is cut on last, so “${label}” comes before it. Move this line up.`);
+  }
+  const [panel, other] = own.filter((p) => isWhole(p, edges));
+  if (!panel || other) {
+    throw new MoveRefused(
+      param,
+      `“${label}” needs a ${root} that runs from ${edges.includes("waist") && edges.includes("hem") ? "waist to hem" : "side seam to inseam"}. An earlier cut has divided it; move this line up.`,
+    );
+  }
+  return panel;
+}
+
+/** Front and back, each one panel that has all these edges; refuses as `wholePanel` does. */
 export function wholeLegs(
   state: StyleState,
   param: string,
   label: string,
-  edges: readonly string[] = ["side", "hem", "inseam"],
+  edges: readonly LegEdge[] = ["side", "hem", "inseam"],
 ): WholeLegs {
-  const found = (["front", "back"] as const).map((root) => {
-    const own = state.panels.filter((p) => isOf(p.id, root) && edges.every((id) => p.edges.some((e) => e.id === id)));
-    const [panel] = own;
-    if (!panel || own.length > 1) {
-      throw new MoveRefused(
-        param,
-        `“${label}” needs a ${root} that runs from side seam to inseam. An earlier cut has divided it; move this line up.`,
-      );
-    }
-    return panel;
-  });
-  return { front: found[0] as Panel, back: found[1] as Panel };
+  const whole = (root: "front" | "back"): Panel => wholePanel(state, root, param, label, edges);
+  return { front: whole("front"), back: whole("back") };
 }
 
 /**
- * Cuts front and back across at a level of the front, through the seams at equal arc length: the side from its top,
- * the inseam from its hem end, which front and back share. The new edge is trued square to both seams.
+ * Cuts front and back across at a level of the front, through the seams at equal arc length from their hem ends, which
+ * front and back share (a yoke may have shortened one of them above). The new edge is trued square to both seams.
  */
 export function cutAcross(
   state: StyleState,
@@ -42,9 +82,10 @@ export function cutAcross(
   names: (panel: Panel) => { readonly upper: PartName; readonly lower: PartName },
   edge: { readonly id: string; readonly name: string },
 ): StyleState {
-  const sideAt = alongAtLevel(legs.front, "side", level);
+  const sideUp = fromHem(legs.front, alongAtLevel(legs.front, "side", level));
   const inseamAt = alongAtLevel(legs.front, "inseam", level);
   return [legs.front, legs.back].reduce((now, panel) => {
+    const sideAt = fromHem(panel, sideUp);
     const [side, inseam] = [pathAt(edgeOf(panel, "side").path, sideAt), pathAt(edgeOf(panel, "inseam").path, inseamAt)];
     const { upper, lower } = names(panel);
     return cutPanel(now, panel.id, {
@@ -58,6 +99,9 @@ export function cutAcross(
     });
   }, state);
 }
+
+/** A place on the side seam counted from its other end: from the hem where it was from the top, and back. */
+export const fromHem = (panel: Panel, along: Mm): Mm => pathLength(edgeOf(panel, "side").path) - along;
 
 /** The pattern without some panels, and without the seams they were sewn by. */
 export function withoutPanels(state: StyleState, ids: readonly string[]): StyleState {

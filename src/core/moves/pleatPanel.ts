@@ -4,6 +4,7 @@ import {
   line,
   pathEnd,
   pathEndTangent,
+  pathAlongAtX,
   pathLength,
   pathMap,
   pathStart,
@@ -20,7 +21,6 @@ import {
   type Segment,
 } from "../geometry";
 import type { Mm } from "../units";
-import { alongAtX } from "./cut";
 import { restoreLength, softenCorner } from "./fairing";
 import { foldedWaist, type Fold } from "./foldedWaist";
 import { recreased, shownMoved } from "./legs";
@@ -247,7 +247,7 @@ function alongLevel(path: Path, y: Mm): Mm | null {
 /** A hem opened at one place by a step along the level. */
 export function widened(path: Path, x: Mm, by: Mm, panel: Panel): Path {
   if (Math.abs(by) < 1e-6) return path;
-  const at = alongAtX(path, x);
+  const at = pathAlongAtX(path, x);
   if (at === null) throw new MoveRefused("run", `The pleats of the ${panel.name.toLowerCase()} do not reach its hem.`);
   const [before, after] = pathSplit(path, at);
   const out = (p: Point): Point => [p[0] + by, p[1]];

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { edgesWithRole, isOf, type Panel } from "../drafting";
 import { plain, quantity, type LengthInput, type Quantity } from "../units";
 import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
 import type { Fold } from "./foldedWaist";
 import { levelOf, levelSchema, type LevelName } from "./level";
+import { wholePanel } from "./legs";
 import { MoveRefused, type Handle, type Move } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";
 
@@ -50,13 +50,9 @@ export const pleats: Move<Params> = {
       runOut: run?.mm ?? null,
       spacing: spacing.mm,
     };
-    const targets = state.panels.filter((p) => pleatable(p) && (which === "both" || isOf(p.id, which)));
-    if (targets.length === 0) {
-      throw new MoveRefused(
-        "panel",
-        `There is no ${which === "both" ? "panel" : which} that runs from waist to hem in one piece. Move this line up.`,
-      );
-    }
+    const targets = (which === "both" ? (["front", "back"] as const) : [which]).map((root) =>
+      wholePanel(state, root, "panel", this.label, ["waist", "side", "hem"]),
+    );
     const quarter = context.measures.waist.mm / 4;
     const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, state, quarter) }));
     const first = done[0]?.pleated as Pleated;
@@ -84,11 +80,6 @@ export const pleats: Move<Params> = {
     };
   },
 };
-
-const pleatable = (panel: Panel): boolean =>
-  edgesWithRole(panel, "waist").length > 0 &&
-  panel.edges.some((e) => e.id === "side") &&
-  panel.edges.some((e) => e.id === "hem");
 
 function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | null): Handle[] {
   const [fold] = pleated.folds;

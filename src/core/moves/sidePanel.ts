@@ -1,8 +1,10 @@
 import { z } from "zod";
 import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import {
+  chordsCross,
   cubic,
   line,
+  pathAlongAtX,
   pathAt,
   pathEnd,
   pathLength,
@@ -16,8 +18,8 @@ import {
 } from "../geometry";
 import { plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, numberOr, paramOr } from "./auto";
-import { alongAtX, cutPanel } from "./cut";
-import { wholeLegs, withoutPanels, type WholeLegs } from "./legs";
+import { cutPanel } from "./cut";
+import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
 import { MoveRefused, type Handle, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -162,24 +164,26 @@ const sample = (curve: Segment): Point[] =>
   Array.from({ length: 13 }, (_, i) => pathAt([curve], (segmentLength(curve) * i) / 12).point);
 
 function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): Side {
-  // Both panels are cut at the same arc length of the front's side, so that the short side seam above stays equal.
+  // Both panels are cut at the same arc length from the hem, so that the side seam above stays equal.
   const frontSide = edgeOf(legs.front, "side").path;
   const hip = legs.front.landmarks.hipSide;
   if (!hip)
     throw new MoveRefused("above", "The hip line has been cut away, so the side panel has no place to start from.");
-  const start = pathNearest(frontSide, hip).along - above;
-  if (start < 20)
+  const up = fromHem(legs.front, pathNearest(frontSide, hip).along - above);
+  const start = fromHem(panel, up);
+  if (start < 20) {
     throw new MoveRefused(
       "above",
-      `The panel has to start at least 2 cm below the waist: at most ${((start + above - 20) / 10).toFixed(1)} cm above the hip line.`,
+      `The panel has to start at least 2 cm below the waist, or a yoke: at most ${((start + above - 20) / 10).toFixed(1)} cm above the hip line.`,
     );
+  }
   if (drop < 60 || drop > 500) throw new MoveRefused("drop", "The curve runs out 6 to 50 cm below its start.");
   const side = edgeOf(panel, "side").path;
   const from = pathAt(side, start);
   const outward = Math.sign(from.point[0]) || 1;
   const x = outward * reach;
   const hem = edgeOf(panel, "hem");
-  const hemAlong = alongAtX(hem.path, x);
+  const hemAlong = pathAlongAtX(hem.path, x);
   if (hemAlong === null || hemAlong < 15 || (from.point[0] - x) * outward < 30) {
     throw new MoveRefused(
       "reach",
@@ -197,7 +201,22 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
     [x, bend[1] - drop * 0.55],
     bend,
   );
+  if (crossesDart(panel, [...sample(curve), pathAt(hem.path, hemAlong).point])) {
+    throw new MoveRefused(
+      "drop",
+      `The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the crease.`,
+    );
+  }
   return { panel, start, curve, hemAlong };
+}
+
+/** True where a line runs through the cloth of a dart. */
+function crossesDart(panel: Panel, line: readonly Point[]): boolean {
+  const chords = (points: readonly Point[]): (readonly [Point, Point])[] =>
+    points.slice(1).map((p, i) => [points[i] as Point, p]);
+  return panel.lines
+    .filter((l) => l.kind === "dart")
+    .some((dart) => chords(dart.points).some(([a, b]) => chords(line).some(([c, d]) => chordsCross(a, b, c, d))));
 }
 
 /** The cut edge as two: the curve, into which the fullness goes, and the straight part below. */

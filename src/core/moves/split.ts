@@ -3,6 +3,7 @@ import { edgeOf, isOf, panelById, type Edge, type Join, type Panel } from "../dr
 import {
   curveByDirections,
   line,
+  pathAlongAtX,
   pathAt,
   pathEnd,
   pathLength,
@@ -16,7 +17,7 @@ import {
 } from "../geometry";
 import { plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { alongAtX, cutPanel, type Place } from "./cut";
+import { cutPanel, type Place } from "./cut";
 import { MoveRefused, type Move, type StyleState } from "./move";
 
 const schema = z.strictObject({
@@ -37,21 +38,27 @@ export const split: Move<Params> = {
     const root = params.panel ?? "front";
     const leg = params.leg ?? "both";
     const divided = leg === "both" ? state : divideLegs(state, root);
-    const suffix = leg === "both" ? "" : `-${leg}`;
-    const panel = divided.panels.find(
-      (p) => isOf(p.id, `${root}`) && p.id.endsWith(suffix) && p.edges.some((e) => e.id === "hem") && hasWaist(p),
-    );
-    if (!panel) {
-      throw new MoveRefused("panel", `The ${root} no longer runs from waist to hem in one piece. Move this line up.`);
-    }
+    const own = divided.panels.filter((p) => isOf(p.id, root) && (leg === "both" || p.half === leg));
+    const long = own.filter((p) => p.edges.some((e) => e.id === "hem") && hasWaist(p));
     const out = paramOr("split", "out", params.out, context) ?? quantity(0, "down the crease");
-    const side = Math.sign((panel.landmarks.hipSide ?? panel.landmarks.hemSide ?? [1, 0])[0]) || 1;
-    const cut = cutLine(panel, side * out.mm);
+    const at = own.map((p) => p.landmarks.hipSide ?? p.landmarks.hemSide).find((p) => p !== undefined);
+    const x = (Math.sign(at?.[0] ?? 1) || 1) * out.mm;
+    // Of the parts an earlier split has made, the one this line runs down.
+    const panel = long.find((p) => pathAlongAtX(edgeOf(p, "hem").path, x) !== null) ?? long[0];
+    if (!panel || own.some((p) => p.casings)) {
+      throw new MoveRefused(
+        "panel",
+        panel
+          ? "A casing is cut on last, so the split comes before it. Move this line up."
+          : `The ${root} no longer runs from waist to hem in one piece. Move this line up.`,
+      );
+    }
+    const cut = cutLine(panel, x);
     const part = (word: string): { id: string; name: string } => ({
       id: `${panel.id}-${word}`,
       name: `${panel.name}, ${word}`,
     });
-    const edge = { id: "split", name: "split edge" };
+    const edge = { id: unusedId(panel), name: "split edge" };
     const next = cutPanel(cut.state(divided), panel.id, {
       from: cut.from,
       to: cut.to,
@@ -66,11 +73,11 @@ export const split: Move<Params> = {
       panelById(next.panels, `${panel.id}-side`),
       panelById(next.panels, `${panel.id}-centre`),
     ];
-    const [centrePart, sidePart] = [toCentre, toSide].map((p) => (cut.dart ? withDartLeg(p, cut.dart) : p));
+    const [centrePart, sidePart] = [toCentre, toSide].map((p) => (cut.dart ? withDartLeg(p, cut.dart, edge.id) : p));
     const panels = next.panels.flatMap((p) =>
       p === toSide ? ([centrePart, sidePart] as Panel[]) : p === toCentre ? [] : [p],
     );
-    const seam = quantity(pathLength(edgeOf(sidePart as Panel, "split").path), "from waist to hem, both edges alike");
+    const seam = quantity(pathLength(edgeOf(sidePart as Panel, edge.id).path), "from waist to hem, both edges alike");
     const where = leg === "both" ? `both ${root}s` : `the ${leg} ${root} alone`;
     return {
       state: { ...next, panels },
@@ -81,6 +88,14 @@ export const split: Move<Params> = {
     };
   },
 };
+
+/** The new edge's id: a part of an earlier split has a split edge already. */
+function unusedId(panel: Panel): string {
+  const taken = new Set(panel.edges.map((e) => e.id));
+  let [id, n] = ["split", 1];
+  while (taken.has(id)) id = `split-${++n}`;
+  return id;
+}
 
 const hasWaist = (panel: Panel): boolean => panel.edges.some((e) => e.role === "waist");
 
@@ -94,10 +109,11 @@ export function divideLegs(state: StyleState, root: "front" | "back"): StyleStat
       : [p],
   );
   const joins = state.joins.flatMap((join): Join[] => {
-    if (join.leg !== "both" || ![...join.a, ...join.b].some((ref) => own.some((p) => p.id === ref.panel)))
-      return [join];
+    if (![...join.a, ...join.b].some((ref) => own.some((p) => p.id === ref.panel))) return [join];
     const on = (refs: Join["a"], leg: "left" | "right"): Join["a"] =>
       refs.map((ref) => ({ ...ref, panel: named(ref.panel, leg) }));
+    // What is sewn on one leg alone, because the other half of it differs already, stays on that leg.
+    if (join.leg !== "both") return [{ ...join, a: on(join.a, join.leg), b: on(join.b, join.leg) }];
     // The centre seam joins the two legs; every other seam is sewn once on each.
     if (JSON.stringify(join.a) === JSON.stringify(join.b))
       return [{ ...join, a: on(join.a, "right"), b: on(join.b, "left") }];
@@ -125,8 +141,8 @@ interface CutLine {
 }
 
 /** The dart's leg and the cut below it as one edge. */
-function withDartLeg(panel: Panel, dart: string): Panel {
-  const [leg, cut] = [edgeOf(panel, dart), edgeOf(panel, "split")];
+function withDartLeg(panel: Panel, dart: string, split: string): Panel {
+  const [leg, cut] = [edgeOf(panel, dart), edgeOf(panel, split)];
   const whole = near(pathEnd(leg.path), pathStart(cut.path)) ? [...leg.path, ...cut.path] : [...cut.path, ...leg.path];
   return {
     ...panel,
@@ -139,7 +155,7 @@ const NEAR: Mm = 30;
 
 function cutLine(panel: Panel, x: Mm): CutLine {
   const hem = edgeOf(panel, "hem");
-  const hemAlong = alongAtX(hem.path, x);
+  const hemAlong = pathAlongAtX(hem.path, x);
   if (hemAlong === null || hemAlong < 1 || hemAlong > pathLength(hem.path) - 1)
     throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the hem.`);
   const bottom = pathAt(hem.path, hemAlong).point;
@@ -152,8 +168,8 @@ function cutLine(panel: Panel, x: Mm): CutLine {
   if (dart && legs) {
     return dartCut(panel, dart, legs.points as readonly [Point, Point, Point], hem, hemAlong, bottom);
   }
-  const waist = panel.edges.find((e) => e.role === "waist" && alongAtX(e.path, x) !== null);
-  const top = waist && alongAtX(waist.path, x);
+  const waist = panel.edges.find((e) => e.role === "waist" && pathAlongAtX(e.path, x) !== null);
+  const top = waist && pathAlongAtX(waist.path, x);
   if (!waist || top === null || top === undefined)
     throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the waist.`);
   const start = pathAt(waist.path, top).point;

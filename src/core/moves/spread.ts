@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { pathLength, polygonSelfCrossing, secant } from "../geometry";
-import { edgeOf, panelOutline, roleLength, type Panel } from "../drafting";
-import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
+import { edgeOf, edgesWithRole, panelOutline, roleLength, smallestRadius, type Panel } from "../drafting";
+import { lengthInputSchema, plain, quantity, type Mm, type Quantity, type Radians } from "../units";
 import { autoLengthSchema, paramOr, readParam } from "./auto";
+import { TIGHTEST_TURNED } from "./fairing";
 import { wholeLegs } from "./legs";
 import { MoveRefused, type Move, type MoveContext } from "./move";
 import { CutsCross } from "./slash";
@@ -115,6 +116,15 @@ function askedSpread(
   };
 }
 
+/** A wedge opened wider than this swings its part of the leg out so far that no fair hem lies under it (45 degrees). */
+const WIDEST_SWING: Radians = Math.PI / 4;
+
+/** A crotch curve turned so far with its inseam that it can no longer be sewn. */
+const tooSharp = (panel: Panel): boolean =>
+  edgesWithRole(panel, "crotch").some((edge) => smallestRadius(edge.path) < TIGHTEST_TURNED - 0.5);
+
+const cm = (mm: Mm): string => `${(mm / 10).toFixed(1)} cm`;
+
 /** Spreads, and turns what cannot be done into a sentence that names the largest amount that works. */
 function refusing(
   at: (sum: Mm) => SpreadPanel[],
@@ -123,7 +133,11 @@ function refusing(
   const works = (sum: Mm): SpreadPanel[] | null => {
     try {
       const done = at(sum);
-      return done.some((s) => polygonSelfCrossing(panelOutline(s.panel))) ? null : done;
+      const bad = ({ panel, opened }: SpreadPanel): boolean =>
+        opened.some((cut) => Math.abs(cut.angle) > WIDEST_SWING) ||
+        tooSharp(panel) ||
+        polygonSelfCrossing(panelOutline(panel)) !== null;
+      return done.some(bad) ? null : done;
     } catch (error) {
       if (error instanceof RangeError) return null;
       if (error instanceof CutsCross)
@@ -139,10 +153,14 @@ function refusing(
     if (works(middle)) good = middle;
     else bad = middle;
   }
-  const largest = Math.floor(Math.abs(good)) * Math.sign(good);
+  const sum = Math.floor(Math.abs(good)) * Math.sign(good);
+  const [asked, largest] =
+    amount.param === "hemGirth"
+      ? [`A hem of ${cm(hemOf(at(amount.asked.mm)))}`, Math.floor(hemOf(at(sum)))]
+      : [`${amount.asked.mm < 0 ? "Laying over" : "Opening"} ${cm(Math.abs(amount.asked.mm))} a panel`, sum];
   throw new MoveRefused(
     amount.param,
-    `Opening ${(amount.asked.mm / 10).toFixed(1)} cm a panel would lay the pattern over itself. The largest that works is ${(largest / 10).toFixed(1)} cm.`,
+    `${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${cm(largest)}.`,
     largest,
   );
 }

@@ -1,9 +1,8 @@
 import { z } from "zod";
-import { pathLength, pathNearest } from "../geometry";
+import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
 import { edgeOf, isOf, landmarkOf, type Panel } from "../drafting";
 import { lengthInputSchema, plain, type Mm } from "../units";
 import { readParam } from "./auto";
-import { alongAtX } from "./cut";
 import { MoveRefused, type MoveContext } from "./move";
 import { outlinePlace, type Cut } from "./slash";
 
@@ -72,7 +71,7 @@ function slashPlace(panel: Panel, out: Mm): Mm {
   const hem = edgeOf(panel, "hem").path;
   const crease = landmarkOf(panel, "creaseHem")[0];
   const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease) || 1;
-  const at = alongAtX(hem, crease + outward * out);
+  const at = pathAlongAtX(hem, crease + outward * out);
   if (at === null || at < 15 || at > pathLength(hem) - 15)
     throw new MoveRefused(
       "slashAt",

@@ -1,4 +1,13 @@
-import { pathAt, pathLength, pathNearest, pointDistance, pointSubtract, pointUnit, type Point } from "../geometry";
+import {
+  pathAt,
+  pathLength,
+  pathNearest,
+  pointDistance,
+  pointSubtract,
+  pointUnit,
+  type Point,
+  pathAlongAtX,
+} from "../geometry";
 import { edgeOf, landmarkOf, type Edge, type Panel } from "../drafting";
 import { toDegrees, type Mm } from "../units";
 import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
@@ -70,7 +79,8 @@ function finishPanel(
   };
   const { landmarks } = panel;
   const oldCrease = landmarkOf(panel, "creaseHem");
-  const creaseHem = creaseOnHem(pathOf("hem"), oldCrease);
+  const hem = pathOf("hem");
+  const creaseHem = pathAt(hem, pathAlongAtX(hem, oldCrease[0]) ?? pathLength(hem) / 2).point;
   const knee = landmarks.kneeSide?.[1] ?? 0;
   const moved: Record<string, Point> = {
     ...landmarks,
@@ -91,19 +101,6 @@ function finishPanel(
     ];
   });
   return { panel: { ...panel, edges, lines, landmarks: moved }, opened, growth };
-}
-
-/** Where the crease meets the trued hem. */
-function creaseOnHem(hem: Edge["path"], near: Point): Point {
-  const length = pathLength(hem);
-  const sign = Math.sign(pathAt(hem, length).point[0] - pathAt(hem, 0).point[0]);
-  let [low, high] = [0, length];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if ((pathAt(hem, middle).point[0] - near[0]) * sign < 0) low = middle;
-    else high = middle;
-  }
-  return pathAt(hem, (low + high) / 2).point;
 }
 
 /** The slash as it is cut (up the crease, then a branch to each hinge) and the wedges it opens. */

@@ -29,7 +29,7 @@ export const yoke: Move<Params> = {
   redraws: false,
   apply(state, params, context) {
     const which = params.panels ?? "both";
-    const legs = wholeLegs(state, "panels", this.label, ["side", "inseam", "crotch"]);
+    const legs = wholeLegs(state, "panels", this.label, ["waist", "side", "inseam", "crotch"]);
     const centre = paramOr("yoke", "centre", params.centre, context) ?? quantity(90, "the usual 90 at the centre back");
     const side =
       paramOr("yoke", "side", params.side, context) ??
