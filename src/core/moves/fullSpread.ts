@@ -34,7 +34,7 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
     const which = params.panels ?? "both";
     const roots = which === "both" ? (["front", "back"] as const) : [which];
     const opened = (gap.mm === 0 ? [] : roots).map((root) =>
-      openPanel(wholePanel(state, root, "panels", this.label, ["waist", "side", "hem"]), gap.mm),
+      openPanel(wholePanel(state, root, "panels", this.label, ["waist", "side", "hem", "inseam"]), gap.mm),
     );
     return {
       state: {

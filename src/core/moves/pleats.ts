@@ -51,7 +51,7 @@ export const pleats: Move<Params> = {
       spacing: spacing.mm,
     };
     const targets = (which === "both" ? (["front", "back"] as const) : [which]).map((root) =>
-      wholePanel(state, root, "panel", this.label, ["waist", "side", "hem"]),
+      wholePanel(state, root, "panel", this.label, ["waist", "side", "hem", "inseam"]),
     );
     const quarter = context.measures.waist.mm / 4;
     const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, state, quarter) }));
