@@ -1,4 +1,4 @@
-import { panelById, refPath, refsLength, rimEdges, type Join, type Panel } from "../drafting";
+import { panelById, refPath, refsLength, rimEdges, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
@@ -60,6 +60,16 @@ export function planZip(
   return { at, length: quantity(length, why, { hip }), hipAlong, smoothAlong };
 }
 
+/** True where a seam's uppermost edge begins at the waist: no yoke in one piece, no placket lies above it. */
+function reachesWaist(panels: readonly Panel[], top: EdgeRef | undefined): boolean {
+  if (!top) return false;
+  const panel = panelById(panels, top.panel);
+  const at = panel.edges.findIndex((e) => e.id === top.edge);
+  const n = panel.edges.length;
+  const rim = rimEdges(panel, "waist");
+  return [at + 1, at + n - 1].some((i) => rim.includes(panel.edges[i % n] as Edge));
+}
+
 /**
  * The centre seam of front or back from the sewn waist down, through a yoke where one was cut; null where it lies on a
  * fold or does not reach from the waist to the hip.
@@ -71,8 +81,7 @@ export function centreOf(
 ): { readonly whole: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null {
   const join = joins.find((j) => j.kind === "crotch" && j.id.startsWith(`crotch-${root}`) && j.leg !== "left");
   const down = [...(join?.a ?? [])].reverse();
-  const [first] = down;
-  if (!first || rimEdges(panelById(panels, first.panel), "waist").length === 0) return null;
+  if (!reachesWaist(panels, down[0])) return null;
   let above = 0;
   for (const ref of down) {
     const { landmarks } = panelById(panels, ref.panel);
@@ -96,7 +105,7 @@ function sideZip(
   asked: Quantity | "auto",
 ): ZipPlan | null {
   const side = joins.find((join) => join.kind === "side" && join.leg !== "right");
-  if (!side) return null;
+  if (!side || !reachesWaist(panels, side.a[0])) return null;
   const whole = refsLength(panels, side.a);
   let [before, hipAlong] = [0, whole];
   for (const ref of side.a) {

@@ -28,7 +28,7 @@ export function contourBand(
       cut = cutTop(cut, leg, depth, opens !== `centre-${leg.id}` && leg.id === "front");
   } catch (error) {
     if (!(error instanceof MoveRefused)) throw error;
-    return unsettled(garment, `No contour band of this depth: ${error.message}`);
+    return unsettled(garment, `No contour band can be cut here: ${error.message}`);
   }
   const names = new Map(
     (legs as Panel[]).flatMap(({ id }): [string, string][] => [

@@ -39,7 +39,10 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   if (!first || !second) {
     const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
     if (yokes.length > 0 && yokes.every((p) => p.id.endsWith("-yoke"))) return facedWithThemselves(garment, yokes);
-    return unsettled(garment, "The waist is cut into parts, so its facing has to be drawn on the sewn waist.");
+    return unsettled(
+      garment,
+      "The waist is cut into parts or pleated, so its facing has to be drawn on the sewn waist, or choose a band.",
+    );
   }
   const side: Join = {
     id: "facing-side",

@@ -1,4 +1,4 @@
-import { along, edgeOf, panelById, panelOutline, type EdgeRef, type Join, type Panel } from "../drafting";
+import { along, edgeOf, panelById, panelOutline, refsLength, type EdgeRef, type Join, type Panel } from "../drafting";
 import {
   cubic,
   line,
@@ -70,7 +70,7 @@ function stitched(garment: Garment, run: readonly EdgeRef[], wide: Mm): Garment 
 export function withMockFly(garment: Garment, long: Mm, wide: Mm): Garment {
   const run = flyRun(garment, long);
   if (run.length === 0)
-    return unsettled(garment, "The centre front lies on a fold, so there is no seam for a mock fly.");
+    return unsettled(garment, "The centre front is cut or lies on a fold, so there is no seam for a mock fly.");
   return stitched(garment, run, wide);
 }
 
@@ -93,10 +93,11 @@ export function withFly(
   { zip }: FinishContext,
 ): Garment {
   const wide = fly.extension.mm;
-  const long = zip + BELOW_ZIP;
-  const run = flyRun(garment, long);
+  const run = flyRun(garment, zip + BELOW_ZIP);
   // Without a zip the closure is asked for as a whole.
   if (zip === 0 || run.length === 0) return garment;
+  // On a very short centre the fly ends where the seam does.
+  const long = refsLength(garment.panels, run);
   const shield = foldedStrip(
     "fly-shield",
     "Fly shield",

@@ -1,4 +1,4 @@
-import { against, along, type Edge, type Join, type Panel } from "../drafting";
+import { against, along, panelOutline, type Edge, type Join, type Panel } from "../drafting";
 import {
   cubic,
   line,
@@ -10,6 +10,7 @@ import {
   pointDistance,
   pointScale,
   pointSubtract,
+  polygonSelfCrossing,
   type Path,
   type Point,
 } from "../geometry";
@@ -52,10 +53,12 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const down = top + pocket.down.mm;
   const across = pocket.across === "auto" ? Math.min(60, 0.66 * room) : pocket.across.mm;
   const under = Math.min(room - across - 2, pocket.width.mm - across);
-  if (under < 10) {
+  // Behind scallops the facing has to reach past their bows.
+  const least = pocket.edge === "scalloped" ? 26 : 10;
+  if (under < least) {
     return unsettled(
       garment,
-      `A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${plain(room - 12)} mm across.`,
+      `A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${plain(room - 2 - least)} mm across.`,
     );
   }
   if (down + CAUGHT > pathLength(side.path) * 0.7) {
@@ -129,6 +132,8 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     panel.material,
   );
   const facingPanel: Panel = { ...facing, lines: [shortGrain(middleOf(a, b, f, g), Math.min(80, down * 0.4))] };
+  if (polygonSelfCrossing(panelOutline(facingPanel)))
+    return unsettled(garment, "The opening of the slant pocket leaves no room for its facing: make it wider across.");
   const panels = cut.panels.flatMap((p): Panel[] => {
     if (p.id === hipId) {
       const own = p.edges.filter((e) => e.id !== "opening");

@@ -29,11 +29,13 @@ export function waistRun({ panels }: Garment, opens: OpensAt): readonly WaistStr
     case "side": {
       const back = left.filter((ref) => isOf(ref.panel, "back"));
       const front = left.filter((ref) => !isOf(ref.panel, "back"));
-      return [
+      const stretches: readonly WaistStretch[] = [
         { id: "sewn-left-back", name: "sewn edge, left back", leg: "left", refs: walkedBack(back) },
         half("right", right),
         { id: "sewn-left-front", name: "sewn edge, left front", leg: "left", refs: walkedBack(front) },
       ];
+      // A yoke in one piece goes round the side: all of the waist is the back's then.
+      return stretches.filter((s) => s.refs.length > 0);
     }
     default:
       return [half("right", right), half("left", walkedBack(left))];

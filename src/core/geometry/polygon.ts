@@ -45,8 +45,14 @@ export function chordsCross(a: Point, b: Point, c: Point, d: Point): Point | nul
   return [a[0] + rx * t, a[1] + ry * t];
 }
 
-/** The first place where a closed outline crosses itself, or null. Neighbouring chords are left out. */
-export function polygonSelfCrossing(points: readonly Point[]): Point | null {
+/** Where two chords of a closed outline cross; `one` and `other` are their numbers, the smaller first. */
+interface Crossing {
+  readonly at: Point;
+  readonly one: number;
+  readonly other: number;
+}
+
+function firstCrossing(points: readonly Point[]): Crossing | null {
   const n = points.length;
   // Sorting by the left end lets the inner loop stop early; outlines have a few hundred chords.
   const chords = points
@@ -65,10 +71,36 @@ export function polygonSelfCrossing(points: readonly Point[]): Point | null {
       if (Math.max(one.a[1], one.b[1]) < Math.min(other.a[1], other.b[1])) continue;
       if (Math.min(one.a[1], one.b[1]) > Math.max(other.a[1], other.b[1])) continue;
       const meet = chordsCross(one.a, one.b, other.a, other.b);
-      if (meet) return meet;
+      if (meet) return { at: meet, one: Math.min(one.i, other.i), other: Math.max(one.i, other.i) };
     }
   }
   return null;
+}
+
+/** The first place where a closed outline crosses itself, or null. Neighbouring chords are left out. */
+export const polygonSelfCrossing = (points: readonly Point[]): Point | null => firstCrossing(points)?.at ?? null;
+
+/** Most folds that are cut away; an outline with more is not one that was offset. */
+const MOST_FOLDS = 24;
+
+/**
+ * An offset outline without the loops it makes where it lies further out than the curve beside it is round. They run
+ * the other way round than the outline, or hold less than `hook` square millimetres; a crossing that is no such fold
+ * stays.
+ */
+export function polygonUnfolded(points: readonly Point[], hook: number): Point[] {
+  let outline = [...points];
+  for (let round = 0; round < MOST_FOLDS; round++) {
+    const crossing = firstCrossing(outline);
+    if (!crossing) break;
+    const { at, one, other } = crossing;
+    const inner = [at, ...outline.slice(one + 1, other + 1)];
+    const outer = [...outline.slice(0, one + 1), at, ...outline.slice(other + 1)];
+    const [a, b] = [polygonArea(inner), polygonArea(outer)];
+    if (a * b > 0 && Math.min(Math.abs(a), Math.abs(b)) > hook) break;
+    outline = Math.abs(a) > Math.abs(b) ? inner : outer;
+  }
+  return outline;
 }
 
 /** Distance from a place to a closed outline. */

@@ -24,6 +24,7 @@ import {
   pointBetween,
   pointDistance,
   pointSubtract,
+  polygonSelfCrossing,
   truedCurve,
   type Path,
   type Point,
@@ -43,6 +44,12 @@ export function cutYoke<S extends Cuttable>(
   keep: boolean,
   param: "centre" | "front",
 ): S {
+  if (isPleated(panel)) {
+    throw new MoveRefused(
+      param,
+      `The waist of the ${panel.name.toLowerCase()} is pleated, so nothing can be cut off it flat. Cut it off before the pleats, or leave them out.`,
+    );
+  }
   const crotch = edgeOf(panel, "crotch").path;
   const hip = panel.landmarks.hipSide?.[1] ?? Infinity;
   const top = panel.landmarks.waistSide?.[1] ?? 0;
@@ -60,7 +67,11 @@ export function cutYoke<S extends Cuttable>(
     }
   }
   const drawn = yokeLine(panel, centre.mm, side, keep) ?? yokeLine(panel, centre.mm, side, false);
-  if (!drawn) throw new MoveRefused(param, "The darts stand too near the centre or the side for a yoke of this depth.");
+  const noFairLine = new MoveRefused(
+    param,
+    "The darts stand too near the centre or the side for a yoke of this depth.",
+  );
+  if (!drawn) throw noFairLine;
   const lowerEdge: Path = drawn.lower.flatMap((piece, i) => {
     const before = drawn.lower[i - 1];
     return before ? [line(pathEnd(before), pathStart(piece)), ...piece] : piece;
@@ -77,6 +88,7 @@ export function cutYoke<S extends Cuttable>(
   });
   const lower = withRemnants(panelById(next.panels, lowerId), drawn);
   const upper = closedYoke(panel, panelById(next.panels, yokeId), drawn);
+  if (polygonSelfCrossing(panelOutline(upper))) throw noFairLine;
   const pieces = lower.edges.filter((e) => e.id === EDGE.id || e.id.startsWith(`${EDGE.id}-`));
   return {
     ...next,
@@ -89,6 +101,9 @@ export function cutYoke<S extends Cuttable>(
     ),
   };
 }
+
+/** True where the waist holds folds that are no darts, and so cannot be closed flat. */
+const isPleated = (panel: Panel): boolean => panel.lines.some((l) => l.kind === "pleat");
 
 /** How far the centre line runs straight from the waist. */
 function straightTop(crotch: Path): Mm {
@@ -166,12 +181,13 @@ function closedYoke(source: Panel, cut: Panel, drawn: YokeLine): Panel {
 
 /**
  * The top of a panel, as deep as asked along centre and side, with its darts closed and both edges fair: a facing or a
- * contour band. The panel itself is not cut. Null where the panel has no whole top, or its darts leave no fair line.
+ * contour band. The panel itself is not cut. Null where the panel has no whole top, is pleated, or its darts leave no
+ * fair line.
  */
 export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
   const side = panel.edges.find((e) => e.id === "side");
   const centre = panel.edges.find((e) => e.id === "crotch");
-  if (!side || !centre || edgesWithRole(panel, "waist").length === 0) return null;
+  if (!side || !centre || edgesWithRole(panel, "waist").length === 0 || isPleated(panel)) return null;
   const [sideLength, centreLength] = [pathLength(side.path), pathLength(centre.path)];
   if (depth > Math.min(sideLength, centreLength) * 0.8) return null;
   const drawn = yokeLine(panel, depth, depth, true) ?? yokeLine(panel, depth, depth, false);
@@ -184,7 +200,8 @@ export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
       { ...centre, path: pathBetween(centre.path, centreLength - depth, centreLength) },
     ],
   };
-  return closedYoke(panel, top, drawn);
+  const closed = closedYoke(panel, top, drawn);
+  return polygonSelfCrossing(panelOutline(closed)) ? null : closed;
 }
 
 /**

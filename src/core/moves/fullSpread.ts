@@ -1,7 +1,23 @@
 import { z } from "zod";
-import { line, pathEnd, pathMap, pathSplit, pathStart, pointAdd, type Point, pathAlongAtX } from "../geometry";
-import { landmarkOf, type Edge, type Panel, type PanelLine } from "../drafting";
-import { quantity, type Mm } from "../units";
+import {
+  curveByDirections,
+  line,
+  pathAlongAtX,
+  pathAt,
+  pathBetween,
+  pathEnd,
+  pathEndTangent,
+  pathLength,
+  pathMap,
+  pathSplit,
+  pathStart,
+  pathStartTangent,
+  pointAdd,
+  type Path,
+  type Point,
+} from "../geometry";
+import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../drafting";
+import { plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { recreased, shownMoved, wholePanel } from "./legs";
 import { MoveRefused, type Handle, type Move, type Shown } from "./move";
@@ -36,16 +52,24 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
     const opened = (gap.mm === 0 ? [] : roots).map((root) =>
       openPanel(wholePanel(state, root, "panels", this.label, ["waist", "side", "hem", "inseam"]), gap.mm),
     );
+    const panels = state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel);
+    const waist = (of: readonly Panel[]): Mm => of.reduce((sum, p) => sum + halvesOf(p) * rimLength(p, "waist"), 0);
+    const where = which === "both" ? "front and back" : `the ${which}`;
     return {
-      state: {
-        ...state,
-        panels: state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel),
-      },
+      state: { ...state, panels },
       template:
-        which === "both"
-          ? "Slash front and back from waist to hem and open both by {gap}; waist and hem grow by {total} all round."
-          : `Slash the ${which} from waist to hem and open it by {gap}; waist and hem grow by {total} all round.`,
-      numbers: { gap, total: quantity(2 * opened.length * gap.mm, "both legs, every panel that is opened") },
+        gap.mm < 0
+          ? `Slash ${where} from waist to hem and lay each over by {over}; the hem loses {lost} all round, the waist {waistLost}.`
+          : `Slash ${where} from waist to hem and open each by {gap}; waist and hem grow by {total} all round.`,
+      numbers: {
+        gap,
+        total: quantity(2 * opened.length * gap.mm, "both legs, every panel that is opened"),
+        ...(gap.mm < 0 && {
+          over: quantity(-gap.mm, "laid over"),
+          lost: quantity(-2 * opened.length * gap.mm, "both legs, every panel that is laid over"),
+          waistLost: quantity(waist(state.panels) - waist(panels), "sewn waist before less after, its ends trued"),
+        }),
+      },
       shown: opened.map((o) => o.shown),
       handles: opened.map((o) => o.handle),
     };
@@ -62,6 +86,41 @@ function slashX(panel: Panel, outward: 1 | -1): Mm {
   return 0;
 }
 
+/** Where an edge is laid over itself its ends are joined by a fair curve from this far on both sides. */
+const FAIRED: Mm = 12;
+/** An edge goes on at least this far beyond what is laid over. */
+const LEAST_ROOM: Mm = 5;
+
+/**
+ * An edge parted at a place: what lies to the side is moved out and the gap bridged along the level, or, moved in, laid
+ * over what it comes to lie on, which is taken out, and both ends brought together fairly. `sideLast` says that the
+ * edge runs toward the side, `opens` which of the two is asked.
+ */
+function parted(path: Path, at: Mm, by: Point, opens: boolean, sideLast: boolean): Path {
+  const place = pathAt(path, at).point;
+  const move = (p: Point): Point => pointAdd(p, by);
+  if (opens) {
+    const [before, after] = pathSplit(path, at);
+    return sideLast
+      ? [...before, line(place, move(place)), ...pathMap(after, move)]
+      : [...pathMap(before, move), line(move(place), place), ...after];
+  }
+  const taken = pathAlongAtX(path, place[0] - by[0]);
+  const [low, high] = sideLast ? [at, taken ?? -1] : [taken ?? -1, at];
+  const room = Math.min(low, pathLength(path) - high);
+  if (taken === null || room < LEAST_ROOM) {
+    throw new MoveRefused(
+      "gap",
+      `Beside the crease there is no room to lay ${plain(Math.abs(by[0]))} mm over: a dart or the end of the edge stands there.`,
+    );
+  }
+  const reach = Math.min(FAIRED, 0.6 * room);
+  const [first, last] = [pathBetween(path, 0, low - reach), pathBetween(path, high + reach, pathLength(path))];
+  const [before, after] = sideLast ? [first, pathMap(last, move)] : [pathMap(first, move), last];
+  const joining = curveByDirections(pathEnd(before), pathEndTangent(before), pathStart(after), pathStartTangent(after));
+  return [...before, joining, ...after];
+}
+
 function openPanel(panel: Panel, gap: Mm): Opened {
   const outward = Math.sign(landmarkOf(panel, "hipSide")[0]) as 1 | -1;
   const by: Point = [outward * gap, 0];
@@ -73,15 +132,13 @@ function openPanel(panel: Panel, gap: Mm): Opened {
     const isWaist = edge.role === "waist" || edge.role === "dart";
     const at = isWaist && !beyond ? pathAlongAtX(edge.path, x) : edge.id === "hem" ? pathAlongAtX(edge.path, x) : null;
     if (isWaist && at !== null) {
-      const [before, after] = pathSplit(edge.path, at);
-      top = pathEnd(before);
+      top = pathAt(edge.path, at).point;
       beyond = true;
-      return { ...edge, path: [...before, line(top, move(top)), ...pathMap(after, move)] };
+      return { ...edge, path: parted(edge.path, at, by, gap > 0, true) };
     }
     if (edge.id === "hem" && at !== null) {
-      const [before, after] = pathSplit(edge.path, at);
-      bottom = pathStart(after);
-      return { ...edge, path: [...pathMap(before, move), line(move(bottom), bottom), ...after] };
+      bottom = pathAt(edge.path, at).point;
+      return { ...edge, path: parted(edge.path, at, by, gap > 0, false) };
     }
     return beyond && (isWaist || edge.id === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
   });

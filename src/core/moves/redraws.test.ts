@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { edgeOf, landmarkOf, netWaist, roleLength } from "../drafting";
 import { pathLength, polygonSections } from "../geometry";
 import { panelOutline, type Panel } from "../drafting";
-import { badPair, badPattern } from "../testing/badOutline";
+import { badOutline, badPair, badPattern } from "../testing/badOutline";
 import { STYLES } from "../styles";
 import { plausibleBody, seededRandom } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
@@ -99,6 +99,24 @@ test("full-spread adds exactly its amount to waist and hem, and leaves every sea
   }
   const one = made(moves(["full-spread", { gap: "60 mm", panels: "front" }]));
   expect(roleLength(one.back, "waist")).toBe(roleLength(plain.back, "waist"));
+});
+
+test("full-spread laid over takes its amount from the hem, keeps every seam, and trues the waist fairly", () => {
+  const laid = made(moves(["full-spread", { gap: "-20 mm" }]));
+  const before = made(moves());
+  for (const id of ["front", "back"] as const) {
+    expect(roleLength(laid[id], "hem")).toBeCloseTo(roleLength(before[id], "hem") - 20, 6);
+    for (const seam of ["side", "inseam", "crotch"] as const)
+      expect(roleLength(laid[id], seam)).toBeCloseTo(roleLength(before[id], seam), 6);
+    const lost = roleLength(before[id], "waist") - roleLength(laid[id], "waist");
+    expect(Math.abs(lost - 20)).toBeLessThan(1);
+    expect(badOutline(laid[id])).toEqual([]);
+  }
+  const line = laid.worksheet.at(-1);
+  expect(line?.numbers.lost?.mm).toBe(80);
+  expect(line?.numbers.waistLost?.mm).toBeCloseTo(before.readings.waistGirth - laid.readings.waistGirth, 6);
+  const tooMuch = made(moves(["full-spread", { gap: "-60 mm" }]));
+  expect(tooMuch.worksheet.at(-1)?.passed).toMatch(/no room to lay 60 mm over/);
 });
 
 describe("every style on random bodies, its parameters anywhere in their range", () => {

@@ -1,4 +1,4 @@
-import { pathAt, pathLength, polygonArea, polygonClean, type Point } from "../geometry";
+import { pathAt, pathLength, polygonArea, polygonClean, polygonUnfolded, type Point } from "../geometry";
 import { panelOutline, type Edge, type Panel } from "../drafting";
 import type { Mm } from "../units";
 import { joinRuns, mirroredEnd, offsetEdge, type WidthAt } from "./offset";
@@ -56,7 +56,8 @@ export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[], sq
     }
   }
   for (const run of trimmed) outline.push(...run);
-  return polygonClean(outline, 1e-4);
+  const widest = Math.max(...allowances.map((a) => a.widest));
+  return polygonUnfolded(polygonClean(outline, 1e-4), widest ** 2);
 }
 
 /** The run ended at `end`, which lies on it or on its continuation. */

@@ -1,22 +1,13 @@
 import type { Job } from "../files";
 import { STYLES } from "../styles";
 import { seededRandom } from "./bodies";
+import { either, millimetres as mm, oneOf, type Random } from "./choices";
 
 type Moves = NonNullable<Job["moves"]>;
-type Random = () => number;
 type Params = Readonly<Record<string, (random: Random) => unknown>>;
 
-const mm =
-  (low: number, high: number) =>
-  (random: Random): string =>
-    `${(low + (high - low) * random()).toFixed(1)} mm`;
-const oneOf =
-  <T>(...values: readonly T[]) =>
-  (random: Random): T =>
-    values[Math.floor(random() * values.length)] as T;
 const whole = (low: number, high: number) => oneOf(...Array.from({ length: high - low + 1 }, (_, i) => low + i));
 const share = (low: number, high: number) => (random: Random) => low + (high - low) * random();
-const either = oneOf(true, false);
 
 /** Parameters of every move and what a maker might state for them, some beyond what can be drawn. */
 const PARAMS: Readonly<Record<string, Params>> = {
