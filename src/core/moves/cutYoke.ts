@@ -34,6 +34,9 @@ import { cutPanel, middleGrain, type Cuttable } from "./cut";
 import { MoveRefused } from "./move";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 
+/** A side seam goes on at least this far below a yoke. */
+const LEAST_SIDE: Mm = 15;
+
 export const EDGE = { id: "yoke", name: "yoke seam" };
 
 export function cutYoke<S extends Cuttable>(
@@ -44,17 +47,18 @@ export function cutYoke<S extends Cuttable>(
   keep: boolean,
   param: "centre" | "front",
 ): S {
-  if (isPleated(panel)) {
+  const why = notFlat(panel);
+  if (why) {
     throw new MoveRefused(
       param,
-      `The waist of the ${panel.name.toLowerCase()} is pleated, so nothing can be cut off it flat. Cut it off before the pleats, or leave them out.`,
+      `The waist of the ${panel.name.toLowerCase()} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
     );
   }
   const crotch = edgeOf(panel, "crotch").path;
   const hip = panel.landmarks.hipSide?.[1] ?? Infinity;
   const top = panel.landmarks.waistSide?.[1] ?? 0;
   const straight = straightTop(crotch);
-  const most = Math.min(straight, hip - top);
+  const most = Math.min(straight, hip - top, pathLength(edgeOf(panel, "side").path) - LEAST_SIDE);
   for (const [name, mm] of [
     [param, centre.mm],
     ["side", side],
@@ -62,7 +66,7 @@ export function cutYoke<S extends Cuttable>(
     if (mm < 30 || mm > most) {
       throw new MoveRefused(
         name,
-        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${(most / 10).toFixed(1)} cm deep: it ends above the hip line and where the centre line begins to curve.`,
+        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${(most / 10).toFixed(1)} cm deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
       );
     }
   }
@@ -88,7 +92,7 @@ export function cutYoke<S extends Cuttable>(
   });
   const lower = withRemnants(panelById(next.panels, lowerId), drawn);
   const upper = closedYoke(panel, panelById(next.panels, yokeId), drawn);
-  if (polygonSelfCrossing(panelOutline(upper))) throw noFairLine;
+  if ([upper, lower].some((part) => polygonSelfCrossing(panelOutline(part)))) throw noFairLine;
   const pieces = lower.edges.filter((e) => e.id === EDGE.id || e.id.startsWith(`${EDGE.id}-`));
   return {
     ...next,
@@ -102,8 +106,13 @@ export function cutYoke<S extends Cuttable>(
   };
 }
 
-/** True where the waist holds folds that are no darts, and so cannot be closed flat. */
-const isPleated = (panel: Panel): boolean => panel.lines.some((l) => l.kind === "pleat");
+/** Why the top of a panel cannot be cut off and lie flat, its darts closed; null where it can. */
+function notFlat(panel: Panel): string | null {
+  if (panel.lines.some((l) => l.kind === "pleat")) return "is pleated";
+  const waist = panel.edges.findIndex((e) => e.role === "waist");
+  const centre = panel.edges[(waist + panel.edges.length - 1) % panel.edges.length];
+  return centre?.id === "crotch" ? null : "has a placket cut on at its centre";
+}
 
 /** How far the centre line runs straight from the waist. */
 function straightTop(crotch: Path): Mm {
@@ -181,13 +190,13 @@ function closedYoke(source: Panel, cut: Panel, drawn: YokeLine): Panel {
 
 /**
  * The top of a panel, as deep as asked along centre and side, with its darts closed and both edges fair: a facing or a
- * contour band. The panel itself is not cut. Null where the panel has no whole top, is pleated, or its darts leave no
- * fair line.
+ * contour band. The panel itself is not cut. Null where the panel has no whole top, is pleated or has a placket there,
+ * or its darts leave no fair line.
  */
 export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
   const side = panel.edges.find((e) => e.id === "side");
   const centre = panel.edges.find((e) => e.id === "crotch");
-  if (!side || !centre || edgesWithRole(panel, "waist").length === 0 || isPleated(panel)) return null;
+  if (!side || !centre || edgesWithRole(panel, "waist").length === 0 || notFlat(panel)) return null;
   const [sideLength, centreLength] = [pathLength(side.path), pathLength(centre.path)];
   if (depth > Math.min(sideLength, centreLength) * 0.8) return null;
   const drawn = yokeLine(panel, depth, depth, true) ?? yokeLine(panel, depth, depth, false);

@@ -61,7 +61,10 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
   return {
     ...state,
     panels: state.panels.flatMap((p) => (p === back ? [joined] : p === front ? [] : [p])),
-    joins: state.joins.map((join) => without(renamed(join, frontId, turned))),
+    // Where a side panel took the side below, the yoke's own side was all there was of the seam.
+    joins: state.joins
+      .map((join) => without(renamed(join, frontId, turned)))
+      .filter((join) => join.a.length > 0 && join.b.length > 0),
   };
 }
 

@@ -1,4 +1,13 @@
-import { edgesWithRole, LEG_JOINS, panelOutline, refsLength, smallestRadius, type Join, type Panel } from "../drafting";
+import {
+  edgesWithRole,
+  LEG_JOINS,
+  panelIsClosed,
+  panelOutline,
+  refsLength,
+  smallestRadius,
+  type Join,
+  type Panel,
+} from "../drafting";
 import { pathLength, polygonSections, polygonSelfCrossing } from "../geometry";
 
 /** What is wrong with a panel's outline, as words; empty when nothing is. */
@@ -6,6 +15,7 @@ export function badOutline(panel: Panel): string[] {
   const outline = panelOutline(panel);
   const faults: string[] = [];
   if (outline.some(([x, y]) => !Number.isFinite(x) || !Number.isFinite(y))) faults.push("not finite");
+  if (!panelIsClosed(panel)) faults.push("is not closed");
   if (polygonSelfCrossing(outline)) faults.push("crosses itself");
   for (const edge of panel.edges) if (pathLength(edge.path) < 1e-3) faults.push(`${edge.id} has no length`);
   const radius = Math.min(...edgesWithRole(panel, "crotch").map((edge) => smallestRadius(edge.path)));
