@@ -17,7 +17,7 @@ import {
   type ResolvedRules,
 } from "./drafting";
 import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
-import { askedHem } from "./derive/askedHem";
+import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
 import { hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
 import { planZip, type ZipPlan } from "./derive/zip";
@@ -141,13 +141,14 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       measures,
       unit: job.body.unit,
       styleParams: { ...style.defaults, ...params.data },
+      stated: new Set(Object.keys(job.style.params)),
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,
       ...(finish.hem?.kind === "cuff" && { cuff: finish.hem.depth }),
     };
     const moves = job.moves ?? style.moves;
-    const run = runMoves(block, moves, context);
+    const run = meetingHem(context, (given) => runMoves(block, moves, given));
     const { panels, joins, plan } = run.state;
     refuseBadOutlines([...block.panels, ...panels]);
     const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);

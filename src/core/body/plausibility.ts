@@ -1,3 +1,4 @@
+import { inCm } from "../units";
 import type { BodyMeasures } from "./card";
 import { MEASURES, measureOf, type MeasureKey } from "./measures";
 
@@ -33,14 +34,14 @@ export function questionsOf(measures: BodyMeasures): Question[] {
     if (!given(key)) continue;
     const { mm } = measures[key];
     if (mm < usual[0] / 1.8) {
-      questions.push({ measure: key, message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in inches?` });
+      questions.push({ measure: key, message: `${label} is ${inCm(mm)}. Was it written in inches?` });
     } else if (mm > usual[1] * 1.6) {
       questions.push({
         measure: key,
-        message: `${label} is ${(mm / 10).toFixed(1)} cm. Was it written in centimetres?`,
+        message: `${label} is ${inCm(mm)}. Was it written in centimetres?`,
       });
     } else if (mm < usual[0] || mm > usual[1]) {
-      questions.push({ measure: key, message: `${label} of ${(mm / 10).toFixed(1)} cm is unusual. Measure it again?` });
+      questions.push({ measure: key, message: `${label} of ${inCm(mm)} is unusual. Measure it again?` });
     }
   }
   for (const [small, large] of ORDER) {
@@ -63,7 +64,7 @@ export function questionsOf(measures: BodyMeasures): Question[] {
   if (given("crotchDepth") && Math.abs(crotchDepth.mm - (hip.mm / 4 + 25)) > 60) {
     questions.push({
       measure: "crotchDepth",
-      message: `Crotch depth is far from a quarter of the hip (${((hip.mm / 4 + 25) / 10).toFixed(1)} cm). Tall and short wearers differ; was it taken sitting?`,
+      message: `Crotch depth is far from a quarter of the hip (${inCm(hip.mm / 4 + 25)}). Tall and short wearers differ; was it taken sitting?`,
     });
   }
   return questions;

@@ -1,7 +1,9 @@
+import { legOf, rimLength } from "../drafting";
 import type { Job } from "../files";
+import type { MoveContext } from "../moves";
 import type { MoveEntry, Style } from "../styles";
-import { readLength, type LengthInput, type Mm } from "../units";
-import type { WorksheetLine } from "./runMoves";
+import { exactLength, readLength, type LengthInput, type Mm } from "../units";
+import { MoveFault, type MovesRun, type WorksheetLine } from "./runMoves";
 
 /** Moves that decide how wide the hem is; the last of them that is made has the last word. */
 const HEM_MOVES = new Set([
@@ -14,23 +16,90 @@ const HEM_MOVES = new Set([
   "flounce",
   "pleats",
 ]);
-const HEM_PARAMS: Readonly<Record<string, string>> = { "shape-leg": "hem", spread: "hemGirth" };
+/** The parameter in which a move can be asked for a finished hem. */
+const HEM_PARAMS: Readonly<Record<string, string>> = {
+  "shape-leg": "hem",
+  "widen-leg": "hemGirth",
+  spread: "hemGirth",
+  "side-panel": "hemGirth",
+  flounce: "hemGirth",
+};
 
-/** The hem of one leg that was asked for in so many words; null where the last move that widens it follows other numbers. */
-export function askedHem(
-  job: Job,
-  {
-    worksheet,
-    moves,
-    style,
-  }: { readonly worksheet: readonly WorksheetLine[]; readonly moves: readonly MoveEntry[]; readonly style: Style },
-): Mm | null {
-  const last = worksheet.filter((l) => l.on && l.passed === null && HEM_MOVES.has(l.move)).at(-1);
-  const param = last && HEM_PARAMS[last.move];
-  if (!last || last.index === null || !param) return null;
-  const named = param === "hemGirth" || style.feeds?.[`${last.move}.${param}`] === "hemGirth";
-  const input = moves[last.index]?.params[param] ?? (named ? job.style.params.hemGirth : undefined);
-  if (input === undefined || input === "auto") return null;
-  const read = readLength(input as LengthInput, job.body.unit);
+interface Made {
+  readonly worksheet: readonly WorksheetLine[];
+  readonly moves: readonly MoveEntry[];
+  readonly style: Style;
+}
+
+const isStated = (input: unknown): input is LengthInput => input !== undefined && input !== "auto";
+
+/**
+ * The hem of one leg that was asked for in so many words: of the last move that widens it, or of the style where a move
+ * took the style's number. Null where the hem follows other numbers.
+ */
+export function askedHem(job: Job, made: Made): Mm | null {
+  const lines = made.worksheet.filter((l) => l.on && l.passed === null && l.index !== null && HEM_MOVES.has(l.move));
+  const last = lines.at(-1);
+  const own = last && made.moves[last.index as number]?.params[HEM_PARAMS[last.move] ?? ""];
+  const input = isStated(own)
+    ? own
+    : lines.some((line) => takesStyle(line, made))
+      ? job.style.params.hemGirth
+      : undefined;
+  if (!isStated(input)) return null;
+  const read = readLength(input, job.body.unit);
   return read.ok ? read.mm : null;
 }
+
+/** True where a move left its hem to the style's `hemGirth`. */
+function takesStyle({ move, index }: WorksheetLine, { moves, style }: Made): boolean {
+  const param = HEM_PARAMS[move];
+  if (!param || index === null || isStated(moves[index]?.params[param])) return false;
+  return param === "hemGirth" || style.feeds?.[`${move}.${param}`] === "hemGirth";
+}
+
+const CLOSE: Mm = 0.1;
+const ROUNDS = 8;
+
+/**
+ * Makes the moves so that the finished hem of one leg measures what was asked of the style, along the trued edge. Where
+ * lines below the one that takes the number change the hem again (pleats that run down to it), that line is given as
+ * much more or less. What cannot be met is made with the number as it was asked; the proof then says by how much it is
+ * missed. Throws MoveFault as the moves do.
+ */
+export function meetingHem(context: MoveContext, make: (context: MoveContext) => MovesRun): MovesRun {
+  const first = make(context);
+  const input = context.styleParams.hemGirth;
+  const read = isStated(input) ? readLength(input, context.unit) : null;
+  if (!read?.ok) return first;
+  const asked = read.mm;
+  const given = (hem: Mm): MovesRun | null => {
+    try {
+      return make({ ...context, styleParams: { ...context.styleParams, hemGirth: exactLength(hem) } });
+    } catch (error) {
+      if (error instanceof MoveFault) return null;
+      throw error;
+    }
+  };
+  let [best, hem, missed] = [first, asked, hemOf(first) - asked];
+  for (let round = 0, rate = 1; round < ROUNDS && Math.abs(missed) > CLOSE; round++) {
+    const next = hem - missed / rate;
+    const run = given(next);
+    if (!run) break;
+    const miss = hemOf(run) - asked;
+    // A hem that does not follow the number is given by another; one number may not make a move that the other passed over.
+    if (Math.abs(miss) >= Math.abs(missed) || passedIn(run) !== passedIn(first)) break;
+    rate = Math.max(0.1, (missed - miss) / (hem - next));
+    [best, hem, missed] = [run, next, miss];
+  }
+  return best;
+}
+
+const passedIn = ({ worksheet }: MovesRun): string =>
+  worksheet
+    .filter((line) => line.passed !== null)
+    .map((line) => line.id)
+    .join();
+
+const hemOf = ({ state }: MovesRun): Mm =>
+  legOf(state.panels, "right").reduce((sum, panel) => sum + rimLength(panel, "hem"), 0);

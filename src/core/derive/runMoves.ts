@@ -151,7 +151,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       }
       if (error instanceof MoveRefused)
         throw new MoveFault(
-          `${path}.params.${error.param}`,
+          placeOf(entry, index, error.param, context),
           error.message,
           error.unreadable,
           error.largest && toTenth(error.largest),
@@ -174,6 +174,14 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     });
     return { ...line, handles: placed };
   }
+}
+
+/** Where in the job a move's parameter was stated: with the move, or with the style that fills what the move leaves open. */
+function placeOf({ move, params }: MoveEntry, index: number, param: string, context: MoveContext): string {
+  const own = params[param];
+  const fed = context.feeds[`${move}.${param}`] ?? param;
+  const stated = own !== undefined && own !== "auto";
+  return !stated && context.stated.has(fed) ? `style.params.${fed}` : `moves.${index}.params.${param}`;
 }
 
 /** True where a handle's place is still there: inside the panel, on the seam it pulls, or anywhere on the outline. */

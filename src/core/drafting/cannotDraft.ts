@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import type { Mm } from "../units";
+import { inCm, type Mm } from "../units";
 
 /** A draft that no valid outline exists for: which measure or rule is at fault, and what to do. */
 export class CannotDraft extends Error {
@@ -14,41 +14,40 @@ export class CannotDraft extends Error {
 
 /** Cards that no trousers can be drawn for, each with the measure at fault. */
 export function refuseImpossible(m: BodyMeasures, depth: Mm, hipLevel: Mm, waistLine: Mm): void {
-  const cm = (mm: Mm): string => `${(mm / 10).toFixed(1)} cm`;
   if (m.waist.mm > 1.6 * m.hip.mm) {
     throw new CannotDraft(
       "body.measures.waist",
-      `The waist (${cm(m.waist.mm)}) is far larger than the hip (${cm(m.hip.mm)}). Measure both again, in one unit.`,
+      `The waist (${inCm(m.waist.mm)}) is far larger than the hip (${inCm(m.hip.mm)}). Measure both again, in one unit.`,
     );
   }
   if (m.waist.mm < 0.35 * m.hip.mm) {
     throw new CannotDraft(
       "body.measures.waist",
-      `The waist (${cm(m.waist.mm)}) is less than a third of the hip (${cm(m.hip.mm)}). Measure both again, in one unit.`,
+      `The waist (${inCm(m.waist.mm)}) is less than a third of the hip (${inCm(m.hip.mm)}). Measure both again, in one unit.`,
     );
   }
   if (depth <= hipLevel + 15) {
     throw new CannotDraft(
       m.crotchDepth.source === "given" ? "body.measures.crotchDepth" : "body.measures.waistToHip",
-      `The crotch line (${cm(depth)}) must lie below the hip line (${cm(hipLevel)}). Check crotch depth and waist to hip; about 6.5 cm between them is usual.`,
+      `The crotch line (${inCm(depth)}) must lie below the hip line (${inCm(hipLevel)}). Check crotch depth and waist to hip; about 6.5 cm between them is usual.`,
     );
   }
   if (hipLevel - waistLine < 40) {
     throw new CannotDraft(
       m.waistToHip.source === "given" ? "body.measures.waistToHip" : "block.rules.waistLevel",
-      `Only ${cm(hipLevel - waistLine)} lie between waist line and hip line. Measure waist to hip again, or raise the waist line.`,
+      `Only ${inCm(hipLevel - waistLine)} lie between waist line and hip line. Measure waist to hip again, or raise the waist line.`,
     );
   }
   if (m.waistToKnee.mm < depth + 60) {
     throw new CannotDraft(
       m.waistToKnee.source === "given" ? "body.measures.waistToKnee" : "body.measures.crotchDepth",
-      `The knee (${cm(m.waistToKnee.mm)}) must lie well below the crotch line (${cm(depth)}). Check waist to knee and crotch depth.`,
+      `The knee (${inCm(m.waistToKnee.mm)}) must lie well below the crotch line (${inCm(depth)}). Check waist to knee and crotch depth.`,
     );
   }
   if (m.waistToFloor.mm < m.waistToKnee.mm + 80) {
     throw new CannotDraft(
       m.waistToFloor.source === "given" ? "body.measures.waistToFloor" : "body.measures.waistToKnee",
-      `The floor (${cm(m.waistToFloor.mm)}) must lie well below the knee (${cm(m.waistToKnee.mm)}). Check both, from the tied tape.`,
+      `The floor (${inCm(m.waistToFloor.mm)}) must lie well below the knee (${inCm(m.waistToKnee.mm)}). Check both, from the tied tape.`,
     );
   }
 }

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { bodySchema } from "../body";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
+import { STYLES } from "../styles";
 import { lengthInputSchema } from "../units";
 
 export const JOB_FORMAT = "eland-job";
@@ -124,12 +125,20 @@ export function parseJob(
       ],
     };
   }
-  const parsed = jobSchema.safeParse(value);
+  const parsed = jobSchema.safeParse(withSchool(value));
   if (parsed.success) return { ok: true, job: parsed.data };
   return {
     ok: false,
     errors: parsed.error.issues.map((issue) => ({ path: issue.path.join("."), message: sentence(issue) })),
   };
+}
+
+/** The job with its style's own school, where it names none. */
+function withSchool(job: object): object {
+  const { block = {}, style } = job as { readonly block?: unknown; readonly style?: { readonly id?: unknown } | null };
+  const school = typeof style?.id === "string" ? STYLES[style.id]?.school : undefined;
+  if (!school || typeof block !== "object" || block === null || "school" in block) return job;
+  return { ...job, block: { school, ...block } };
 }
 
 function sentence(issue: z.core.$ZodIssue): string {

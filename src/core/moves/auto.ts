@@ -35,6 +35,21 @@ export function styleParam(move: string, param: string, context: MoveContext): u
   return context.styleParams[context.feeds[`${move}.${param}`] ?? param];
 }
 
+/**
+ * The finished hem of one leg that a move is asked to reach: its own `hemGirth`, or the style's where the move does not
+ * state the number that would be solved for it. Null when none is asked.
+ */
+export function hemGirthOr(
+  move: string,
+  own: AutoLength | undefined,
+  solved: unknown,
+  context: MoveContext,
+): Quantity | null {
+  const stated = own !== undefined && own !== "auto";
+  const taken = solved !== undefined && solved !== "auto";
+  return stated || !taken ? paramOr(move, "hemGirth", own, context) : null;
+}
+
 /** A count or ratio of a move: its own, else the style's parameter of that name, else the usual one. */
 export function numberOr(
   move: string,

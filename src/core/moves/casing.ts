@@ -21,7 +21,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { inCm, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { mirroredIn } from "./foldedWaist";
 import { MoveRefused, type Handle, type Move } from "./move";
@@ -111,6 +111,9 @@ function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {
   return [pathEndTangent(before.path), pathStartTangent(after.path)].some((t) => Math.abs(pointDot(t, rim)) > 0.75);
 }
 
+/** A rim that curves by more than this is not squared off: what lies beyond the straight fold would be missed on the body. */
+const MOST_SQUARED: Mm = 20;
+
 interface Cased {
   readonly panel: Panel;
   /** How far the curved edge lay from the straight line it is squared to. */
@@ -138,13 +141,26 @@ function withCasing(
   const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
   const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
   const [a, b] = [pathStart(first.path), pathEnd(last.path)];
-  if ([before, after].some((e) => !SEAMS.has(e.role)) || crossesAlong(before, after, a, b)) {
+  const name = panel.name.toLowerCase();
+  if ([before, after].some((e) => !SEAMS.has(e.role) || e.name.startsWith("placket"))) {
     throw new MoveRefused(
       "at",
-      `Beside the ${at} of the ${panel.name.toLowerCase()} lies a placket, so no casing can be cut on there. Use a separate strip.`,
+      `Beside the ${at} of the ${name} lies a placket, so no casing can be cut on there. Use a separate strip.`,
+    );
+  }
+  if (crossesAlong(before, after, a, b)) {
+    throw new MoveRefused(
+      "at",
+      `Beside the ${at} of the ${name} a seam runs nearly along it, so no casing can be folded there. Use a separate strip, or a leg that tapers or flares less.`,
     );
   }
   const squared = Math.max(...rims.flatMap((e) => pathFlatten(e.path)).map((p) => distanceToChord(p, a, b)));
+  if (squared > MOST_SQUARED) {
+    throw new MoveRefused(
+      "at",
+      `The ${at} of the ${name} curves by ${inCm(squared)}, too much to be folded along a straight line. Use a separate strip or a facing.`,
+    );
+  }
   const on = pathEndTangent(before.path);
   const off = pathStartTangent(after.path);
   const foldA = pointAdd(a, pointScale(on, stand));

@@ -29,7 +29,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { toDegrees, type Mm, type Quantity } from "../units";
+import { inCm, toDegrees, type Mm, type Quantity } from "../units";
 import { cutPanel, middleGrain, type Cuttable } from "./cut";
 import { MoveRefused } from "./move";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
@@ -66,7 +66,7 @@ export function cutYoke<S extends Cuttable>(
     if (mm < 30 || mm > most) {
       throw new MoveRefused(
         name,
-        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${(most / 10).toFixed(1)} cm deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
+        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${inCm(most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
       );
     }
   }

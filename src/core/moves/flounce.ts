@@ -1,21 +1,39 @@
 import { z } from "zod";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathAt, pathLength } from "../geometry";
-import { plain, quantity, type Mm, type Quantity } from "../units";
-import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
+import { inCm, plain, quantity, type Mm, type Quantity } from "../units";
+import { autoLengthSchema, hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext, type StyleState } from "./move";
 import { ringPanel, stripPanel } from "./ring";
 
+/** Least and most cloth to the seam it is gathered on. */
+const STRIP_FULLNESS: readonly [number, number] = [1, 5];
+/** Least and most of a circle. */
+const CIRCLE_SHARE: readonly [number, number] = [0.2, 2];
+
 const schema = z.strictObject({
   kind: z.enum(["circle", "gathered"]).optional().describe("Part of a circle, or a straight strip gathered on."),
   start: levelSchema.optional().describe("Where the leg ends and the flounce begins."),
   depth: autoLengthSchema.optional().describe("How deep the flounce hangs; left auto, to the set length."),
-  share: z.number().min(0.2).max(2).optional().describe("Share of a circle: 1 is a full circle, 0.5 a half."),
-  fullness: z.number().min(1).max(5).optional().describe("Gathered: length of the strip to the seam."),
+  share: z
+    .number()
+    .min(CIRCLE_SHARE[0])
+    .max(CIRCLE_SHARE[1])
+    .optional()
+    .describe("Share of a circle: 1 is a full circle, 0.5 a half."),
+  fullness: z
+    .number()
+    .min(STRIP_FULLNESS[0])
+    .max(STRIP_FULLNESS[1])
+    .optional()
+    .describe("Gathered: length of the strip to the seam."),
   points: z.int().min(0).max(24).optional().describe("Points on the outer edge of one leg."),
   valley: autoLengthSchema.optional().describe("How far the valleys between the points are cut back."),
+  hemGirth: autoLengthSchema
+    .optional()
+    .describe("Finished hem of one leg; the share of a circle, or the fullness, is solved for it and gives way."),
   parts: z.int().min(1).max(8).optional().describe("Into how many parts one flounce is divided."),
 });
 type Params = z.infer<typeof schema>;
@@ -49,7 +67,7 @@ export const flounce: Move<Params> = {
     const lengths = sewn.map((ref) => pathLength(edgeOf(panelIn(upper, ref.panel), ref.edge).path));
     const girth = lengths.reduce((sum, l) => sum + l, 0);
     const seam = quantity(girth, "the sewn leg at the start, front and back");
-    const gathered = params.kind === "gathered";
+    const gathered = (params.kind ?? styleParam("flounce", "kind", context)) === "gathered";
     const made = gathered
       ? strip(params, girth, depth.mm, start.mm, context)
       : circle(params, lengths, depth.mm, start.mm, context);
@@ -89,7 +107,13 @@ export const flounce: Move<Params> = {
       template: gathered
         ? "End the leg {start} below the waist and gather a strip {fullness} long and {depth} deep onto its {seam}."
         : `End the leg {start} below the waist and hang ${made.words} from its {seam}, cut at a radius of {radius}, {depth} deep.`,
-      numbers: { start, depth, seam, ...made.numbers },
+      numbers: {
+        start,
+        depth,
+        seam,
+        hemAfter: quantity(hemOf(made), "hem of one leg, all parts of the flounce"),
+        ...made.numbers,
+      },
       shown: [],
       handles,
     };
@@ -114,7 +138,7 @@ function startOf(params: Params, state: StyleState, context: MoveContext): Quant
   if (start.mm < least || start.mm > most) {
     throw new MoveRefused(
       "start",
-      `A flounce starts between ${(least / 10).toFixed(1)} and ${(most / 10).toFixed(1)} cm below the waist here, not at ${(start.mm / 10).toFixed(1)}.`,
+      `A flounce starts between ${inCm(least)} and ${inCm(most)} below the waist here, not at ${inCm(start.mm)}.`,
     );
   }
   return start;
@@ -136,25 +160,85 @@ interface Made {
   readonly words: string;
 }
 
+const hemOf = ({ panels }: Made): Mm => panels.reduce((sum, p) => sum + pathLength(edgeOf(p, "hem").path), 0);
+
 function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): Made {
-  const ratio = numberOr("flounce", "fullness", params.fullness, context, 2);
+  const hem = hemGirthOr("flounce", params.hemGirth, params.fullness, context);
+  const ratio = hem
+    ? within(hem.mm / girth, STRIP_FULLNESS, hem.mm, (fullness) => fullness * girth)
+    : numberOr("flounce", "fullness", params.fullness, context, 2);
   const width = ratio * girth;
   const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
   return {
     panels: [panel],
-    numbers: { fullness: quantity(width, `${ratio} x sewn leg ${plain(girth)}`) },
+    numbers: { fullness: quantity(width, `${plain(ratio)} x sewn leg ${plain(girth)}`) },
     words: "",
   };
 }
 
-/** A ring whose inner edge is the sewn seam: radius = seam / (2 pi x share), shared between front and back as the seam is. */
+/** A ratio solved for an asked hem, refused with the nearest hem that works where it leaves its range. */
+function within(ratio: number, [least, most]: readonly [number, number], asked: Mm, hemAt: (ratio: number) => Mm) {
+  if (ratio >= least && ratio <= most) return ratio;
+  const [low, high] = [Math.ceil(hemAt(least)), Math.floor(hemAt(most))];
+  throw new MoveRefused(
+    "hemGirth",
+    `A flounce here ends in a hem of ${inCm(low)} to ${inCm(high)}, not ${inCm(asked)}. Choose one of these, or start it elsewhere.`,
+    ratio < least ? low : high,
+  );
+}
+
+/** A circle of the share whose hem measures what is asked: the outer edge is the seam and 2 pi x share x depth. */
 function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, context: MoveContext): Made {
-  const share = numberOr("flounce", "share", params.share, context, 1);
+  const hem = hemGirthOr("flounce", params.hemGirth, params.share, context);
+  const girth = lengths.reduce((sum, l) => sum + l, 0);
+  const drawn = (share: number, parts = params.parts): Made =>
+    circleOf(share, { ...params, parts }, lengths, depth, from, context);
+  if (!hem) return drawn(numberOr("flounce", "share", params.share, context, 1));
+  if (numberOr("flounce", "points", params.points, context, 0) === 0) {
+    const hemAt = (share: number): Mm => girth + 2 * Math.PI * share * depth;
+    return drawn(within((hem.mm - girth) / (2 * Math.PI * depth), CIRCLE_SHARE, hem.mm, hemAt));
+  }
+  // Points leave the circle, so the share is found by trying, with as few parts as it then takes.
+  for (let parts = params.parts ?? 1; parts <= (params.parts ?? leastParts(CIRCLE_SHARE[1])); parts++) {
+    const share = shareFor(hem.mm, (of) => hemOf(drawn(of, parts)), Math.min(CIRCLE_SHARE[1], parts * WIDEST_PART));
+    if (share !== null) return drawn(share, parts);
+  }
+  throw new MoveRefused(
+    "hemGirth",
+    `No circle with these points ends in a hem of ${inCm(hem.mm)}. Take fewer points, shallower valleys, or another hem.`,
+  );
+}
+
+/** The share, up to `most`, whose hem measures what is asked, by bisection; null where none does. */
+function shareFor(asked: Mm, hemAt: (share: number) => Mm, most: number): number | null {
+  let [low, high] = [CIRCLE_SHARE[0], most];
+  if (hemAt(low) > asked || hemAt(high) < asked) return null;
+  while (high - low > 1e-6) {
+    const middle = (low + high) / 2;
+    if (hemAt(middle) < asked) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Widest part of a circle cut in one piece: more than half would lie over itself once allowances are added. */
+const WIDEST_PART = 0.55;
+
+const leastParts = (share: number): number => Math.ceil(share / WIDEST_PART - 1e-9);
+
+/** A ring whose inner edge is the sewn seam: radius = seam / (2 pi x share), shared between front and back as the seam is. */
+function circleOf(
+  share: number,
+  params: Params,
+  lengths: readonly Mm[],
+  depth: Mm,
+  from: Mm,
+  context: MoveContext,
+): Made {
   const girth = lengths.reduce((sum, l) => sum + l, 0);
   const radius = girth / (2 * Math.PI * share);
   const whole = 2 * Math.PI * share;
-  // More than half a circle in one piece would lie over itself once allowances are added.
-  const least = Math.ceil(share / 0.55);
+  const least = leastParts(share);
   const parts = Math.max(least, params.parts ?? least);
   if (params.parts !== undefined && params.parts < least) {
     throw new MoveRefused(

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathLength, pathSplit, pathStart } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { inCm, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { renamed } from "./cut";
 import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
@@ -47,10 +47,7 @@ export const godet: Move<Params> = {
     }
     const room = Math.min(...seams.map((join) => lastLength(state, join)));
     if (length.mm < 60 || length.mm > room - 40) {
-      throw new MoveRefused(
-        "length",
-        `The seam can be opened between 6 and ${((room - 40) / 10).toFixed(1)} cm from the hem.`,
-      );
+      throw new MoveRefused("length", `The seam can be opened between 6 and ${inCm(room - 40)} from the hem.`);
     }
     // One part of more than half a circle cannot be cut in one piece.
     const most = Math.PI * length.mm;

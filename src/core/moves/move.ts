@@ -18,6 +18,8 @@ export interface MoveContext {
   readonly unit: Unit;
   /** Style parameters as given; they fill what a move leaves `auto`. */
   readonly styleParams: Readonly<Record<string, unknown>>;
+  /** Names of the style parameters that the job states, and not the style's own defaults. */
+  readonly stated: ReadonlySet<string>;
   /** Style parameters that a move's parameter of another name takes, by "move.param". */
   readonly feeds: Readonly<Record<string, string>>;
   /** The style's own sums, by "move.param", for what neither move nor parameter states. */

@@ -18,7 +18,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { inCm, plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
 
@@ -68,8 +68,8 @@ export const placket: Move<Params> = {
       throw new MoveRefused(
         "length",
         straight < whole - 1
-          ? `The edge bends ${(straight / 10).toFixed(1)} cm below the waist, and a placket folds along a straight line. Make it shorter, or leave the waist hip-wide so that no dart bends the edge.`
-          : `A placket here is 4 to ${(whole / 10).toFixed(1)} cm long.`,
+          ? `The edge bends ${inCm(straight)} below the waist, and a placket folds along a straight line. Make it shorter, or leave the waist hip-wide so that no dart bends the edge.`
+          : `A placket here is 4 to ${inCm(whole)} long.`,
       );
     }
     const reach = Math.min(length.mm, whole);

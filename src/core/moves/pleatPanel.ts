@@ -20,7 +20,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import type { Mm } from "../units";
+import { inCm, type Mm } from "../units";
 import { restoreLength, softenCorner } from "./fairing";
 import { foldedWaist, type Fold } from "./foldedWaist";
 import { recreased, shownMoved } from "./legs";
@@ -71,10 +71,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
   // A leg that ends above the place where its pleats would run out lets them run out at its hem.
   const runOut = plan.runOut === null ? null : Math.min(plan.runOut, lowest);
   if (runOut !== null && runOut < top + 120) {
-    throw new MoveRefused(
-      "run",
-      `Pleats run out between ${((top + 120) / 10).toFixed(1)} cm below the waist and the hem.`,
-    );
+    throw new MoveRefused("run", `Pleats run out between ${inCm(top + 120)} below the waist and the hem.`);
   }
   const tipLevel = runOut ?? FAR_BELOW;
   // In the folded frame the first pleat stands on the crease, the others beside it toward the side.

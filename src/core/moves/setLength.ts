@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { BodyMeasures } from "../body";
-import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
+import { inCm, lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { MoveRefused, type Move } from "./move";
@@ -83,7 +83,7 @@ export const setLength: Move<z.infer<typeof schema>> = {
     if (hemLevel.mm < least) {
       throw new MoveRefused(
         "length",
-        `A hem ${(hemLevel.mm / 10).toFixed(1)} cm below the waist leaves no leg. The shortest is ${(Math.ceil(least) / 10).toFixed(1)} cm.`,
+        `A hem ${inCm(hemLevel.mm)} below the waist leaves no leg. The shortest is ${inCm(Math.ceil(least))}.`,
       );
     }
     if (hemLevel.mm > 2000)

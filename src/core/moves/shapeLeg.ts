@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
-import { lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
+import { isOf, legGirthAt, legOf, panelWidths, passingOf, rimLength, type LegPlan, type Panel } from "../drafting";
+import { inCm, lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, paramOr, readParam, styleParam } from "./auto";
 import { levelHandle, levelOf, levelSchema } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
@@ -79,7 +79,7 @@ export const shapeLeg: Move<Params> = {
     if (start.mm < least || start.mm > context.measures.waistToFloor.mm) {
       throw new MoveRefused(
         "start",
-        `A leg can turn between ${(least / 10).toFixed(1)} cm below the waist and the floor, not at ${(start.mm / 10).toFixed(1)} cm.`,
+        `A leg can turn between ${inCm(least)} below the waist and the floor, not at ${inCm(start.mm)}.`,
       );
     }
     for (const [param, girth] of [
@@ -87,10 +87,7 @@ export const shapeLeg: Move<Params> = {
       ["hem", hem],
     ] as const) {
       if (girth.mm < 80 + Math.abs(extra.mm) || girth.mm > 2500) {
-        throw new MoveRefused(
-          param,
-          `A leg of ${(girth.mm / 10).toFixed(1)} cm at the ${param} cannot be cut. Choose 12 to 250 cm.`,
-        );
+        throw new MoveRefused(param, `A leg of ${inCm(girth.mm)} at the ${param} cannot be cut. Choose 12 to 250 cm.`);
       }
     }
     const moved = (param: "kneeToSide" | "hemToSide"): Quantity =>
@@ -135,20 +132,24 @@ export const shapeLeg: Move<Params> = {
       handles: [],
     };
   },
-  handlesOn: (plan, { knee, hem, start, kneeToSide, hemToSide }) =>
+  handlesOn: (plan, { knee, hem, start, kneeToSide, hemToSide }, panels) =>
     knee && hem && start
-      ? handlesOf({ knee: knee.mm, hem: hem.mm }, { knee: kneeToSide?.mm ?? 0, hem: hemToSide?.mm ?? 0 }, plan)
+      ? handlesOf({ knee: knee.mm, hem: hem.mm }, { knee: kneeToSide?.mm ?? 0, hem: hemToSide?.mm ?? 0 }, plan, panels)
       : [],
 };
 
 /** Knee and hem widths, pulled at both edges of both panels, both halves together or one alone; and the turn's level. */
-function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan): Handle[] {
+function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan, panels: readonly Panel[]): Handle[] {
   const { levels } = plan;
   const hemLevel = levels.hem;
   return (["front", "back"] as const).flatMap((panel): Handle[] => {
     // Panels are drawn with the front mirrored.
     const way = panel === "front" ? -1 : 1;
     const own = plan[panel];
+    // What the hem measures in the end: lines below may have opened it further.
+    const finished = legOf(panels, "right")
+      .filter((p) => isOf(p.id, panel))
+      .reduce((sum, p) => sum + rimLength(p, "hem"), 0);
     const handle = (param: "knee" | "hem", at: "side" | "inseam", y: Mm, clears: readonly string[]): Handle => ({
       id: `${panel}-${param}-${at}`,
       panel,
@@ -159,7 +160,7 @@ function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan): Handle[] {
       perMm: 4,
       value: girths[param],
       label: `${panel} ${param}`,
-      reading: own[param].side - own[param].inseam,
+      reading: param === "hem" && finished > 0 ? finished : own[param].side - own[param].inseam,
       // One edge of front and back alone: the leg gains half as much, and half of that lies on this side of the crease.
       oneSide: {
         perMm: 2,

@@ -1,5 +1,15 @@
 import { z } from "zod";
-import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
+import {
+  against,
+  along,
+  edgeOf,
+  panelById,
+  roleLength,
+  type Edge,
+  type EdgeRef,
+  type Join,
+  type Panel,
+} from "../drafting";
 import {
   chordsCross,
   cubic,
@@ -16,17 +26,28 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { plain, quantity, type Mm, type Quantity } from "../units";
-import { autoLengthSchema, numberOr, paramOr } from "./auto";
+import { inCm, plain, quantity, type Mm, type Quantity } from "../units";
+import { autoLengthSchema, hemGirthOr, numberOr, paramOr } from "./auto";
 import { cutPanel } from "./cut";
 import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
 import { MoveRefused, type Handle, type Move } from "./move";
+
+const LEAST_FULLNESS = 1;
+const MOST_FULLNESS = 4;
 
 const schema = z.strictObject({
   above: autoLengthSchema.optional().describe("How far above the hip line the curve leaves the side seam."),
   reach: autoLengthSchema.optional().describe("How far from the crease the straight part stands; 0 is the dart line."),
   drop: autoLengthSchema.optional().describe("How far below its start the curve has become straight."),
-  fullness: z.number().min(1).max(4).optional().describe("Length of the panel's top to the seam it is set into."),
+  hemGirth: autoLengthSchema
+    .optional()
+    .describe("Finished hem of one leg with the panel; the fullness is solved for it and gives way."),
+  fullness: z
+    .number()
+    .min(LEAST_FULLNESS)
+    .max(MOST_FULLNESS)
+    .optional()
+    .describe("Length of the panel's top to the seam it is set into."),
   how: z.enum(["pleated", "gathered"]).optional().describe("How the fullness is taken in."),
 });
 type Params = z.infer<typeof schema>;
@@ -52,7 +73,7 @@ export const sidePanel: Move<Params> = {
       paramOr("side-panel", "above", params.above, context) ?? quantity(75, "the usual 75 above the hip line");
     const reach = paramOr("side-panel", "reach", params.reach, context) ?? quantity(0, "to the dart line");
     const drop = paramOr("side-panel", "drop", params.drop, context) ?? usualDrop(legs, above.mm);
-    const fullness = numberOr("side-panel", "fullness", params.fullness, context, 2);
+    const asked = hemGirthOr("side-panel", params.hemGirth, params.fullness, context);
     const how = params.how ?? "pleated";
     const [front, back] = [legs.front, legs.back].map((panel) => sideOf(panel, legs, above.mm, reach.mm, drop.mm)) as [
       Side,
@@ -81,7 +102,15 @@ export const sidePanel: Move<Params> = {
       };
     }) as [SeamLengths, SeamLengths];
     const top = Math.min(...[front, back].map((side) => pathStart([side.curve])[1]));
-    const panel = drawPanel(lengths, [front, back], fullness, top);
+    const drawn = (ratio: number): Panel => drawPanel(lengths, [front, back], ratio, top);
+    const legHem = [front, back].reduce(
+      (sum, side) => sum + roleLength(panelById(next.panels, side.panel.id), "hem"),
+      0,
+    );
+    const fullness = asked
+      ? fullnessFor(asked.mm, (ratio) => legHem + roleLength(drawn(ratio), "hem"))
+      : numberOr("side-panel", "fullness", params.fullness, context, 2);
+    const panel = drawn(fullness);
     const seam = (of: Panel, half: "front" | "back"): Join[] => {
       const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: string): Join => ({
         id: `side-panel-${id}-${half}`,
@@ -125,6 +154,7 @@ export const sidePanel: Move<Params> = {
         above,
         reach,
         drop,
+        hemAfter: quantity(legHem + roleLength(panel, "hem"), "hem of one leg with the panel"),
         seam: quantity(sewn, "curved seam of front and back"),
         top: quantity(fullness * sewn, `${plain(fullness)} x the curved seam ${plain(sewn)}`),
       },
@@ -142,6 +172,25 @@ export const sidePanel: Move<Params> = {
     };
   },
 };
+
+/** How full the panel has to be for the whole hem to measure what is asked. */
+function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {
+  const [least, most] = [hemAt(LEAST_FULLNESS), hemAt(MOST_FULLNESS)];
+  if (asked < least || asked > most) {
+    throw new MoveRefused(
+      "hemGirth",
+      `With a panel let in here the hem of one leg is ${inCm(Math.ceil(least))} to ${inCm(Math.floor(most))}, not ${inCm(asked)}. Choose one of these, or change the leg's own width.`,
+      asked < least ? Math.ceil(least) : Math.floor(most),
+    );
+  }
+  let [low, high] = [LEAST_FULLNESS, MOST_FULLNESS];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (hemAt(middle) < asked) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
 
 const USUAL_DROP: Mm = 170;
 /** The straight part of the cut below the curve is at least this long. */
@@ -174,7 +223,7 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
   if (start < 20) {
     throw new MoveRefused(
       "above",
-      `The panel has to start at least 2 cm below the waist, or a yoke: at most ${((start + above - 20) / 10).toFixed(1)} cm above the hip line.`,
+      `The panel has to start at least 2 cm below the waist, or a yoke: at most ${inCm(start + above - 20)} above the hip line.`,
     );
   }
   if (drop < 60 || drop > 500) throw new MoveRefused("drop", "The curve runs out 6 to 50 cm below its start.");

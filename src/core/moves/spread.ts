@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { pathLength, polygonSelfCrossing, secant } from "../geometry";
 import { edgeOf, edgesWithRole, panelOutline, roleLength, smallestRadius, type Panel } from "../drafting";
-import { lengthInputSchema, plain, quantity, type Mm, type Quantity, type Radians } from "../units";
-import { autoLengthSchema, paramOr, readParam } from "./auto";
+import { inCm, lengthInputSchema, plain, quantity, type Mm, type Quantity, type Radians } from "../units";
+import { autoLengthSchema, hemGirthOr, paramOr, readParam } from "./auto";
 import { TIGHTEST_TURNED } from "./fairing";
 import { wholeLegs } from "./legs";
 import { MoveRefused, type Move, type MoveContext } from "./move";
@@ -78,9 +78,7 @@ function askedSpread(
   panels: readonly Panel[],
   at: (sum: Mm) => SpreadPanel[],
 ): { readonly asked: Quantity; readonly param: "hemSpread" | "hemGirth" } {
-  const ownSpread = params.hemSpread !== undefined && params.hemSpread !== "auto";
-  const girth =
-    params.hemGirth !== undefined || !ownSpread ? paramOr("spread", "hemGirth", params.hemGirth, context) : null;
+  const girth = hemGirthOr("spread", params.hemGirth, params.hemSpread, context);
   if (!girth) {
     const asked = paramOr("spread", "hemSpread", params.hemSpread, context) ?? quantity(0, "nothing asked");
     return { asked, param: "hemSpread" };
@@ -123,8 +121,6 @@ const WIDEST_SWING: Radians = Math.PI / 4;
 const tooSharp = (panel: Panel): boolean =>
   edgesWithRole(panel, "crotch").some((edge) => smallestRadius(edge.path) < TIGHTEST_TURNED - 0.5);
 
-const cm = (mm: Mm): string => `${(mm / 10).toFixed(1)} cm`;
-
 /** Spreads, and turns what cannot be done into a sentence that names the largest amount that works. */
 function refusing(
   at: (sum: Mm) => SpreadPanel[],
@@ -156,11 +152,11 @@ function refusing(
   const sum = Math.floor(Math.abs(good)) * Math.sign(good);
   const [asked, largest] =
     amount.param === "hemGirth"
-      ? [`A hem of ${cm(hemOf(at(amount.asked.mm)))}`, Math.floor(hemOf(at(sum)))]
-      : [`${amount.asked.mm < 0 ? "Laying over" : "Opening"} ${cm(Math.abs(amount.asked.mm))} a panel`, sum];
+      ? [`A hem of ${inCm(hemOf(at(amount.asked.mm)))}`, Math.floor(hemOf(at(sum)))]
+      : [`${amount.asked.mm < 0 ? "Laying over" : "Opening"} ${inCm(Math.abs(amount.asked.mm))} a panel`, sum];
   throw new MoveRefused(
     amount.param,
-    `${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${cm(largest)}.`,
+    `${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${inCm(largest)}.`,
     largest,
   );
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { lengthInputSchema, plain, quantity, type Mm } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { inCm, lengthInputSchema, plain, quantity, type Mm } from "../units";
+import { autoLengthSchema, hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { widenOwn } from "./ownMaps";
 import { MoveRefused, type Move } from "./move";
@@ -15,9 +15,37 @@ const schema = z.strictObject({
     .optional()
     .describe("Share of what the side gained at the hem that the inseam gains too (a third by default)."),
   inseam: lengthInputSchema.optional().describe("Out at the inseam, instead of a share."),
+  hemGirth: autoLengthSchema
+    .optional()
+    .describe("Finished hem of one leg: the inseam gains what the sides leave of it. Beats the share."),
 });
 
 const USUAL_SHARE = 1 / 3;
+/** The hem goes on at least this far from the crease to the inseam. */
+const LEAST_INNER_HALF: Mm = 30;
+/** For each millimetre down an inseam runs in or out by at most this much, or neither crotch nor hem can be turned. */
+const STEEPEST = { in: 0.4, out: 0.9 };
+
+/** What each inseam gains so that the hem of one leg measures `girth` with the sides `out` further out. */
+function innerFor(girth: Mm, { front, back, levels }: LegPlan, out: Mm): Mm {
+  const down = levels.hem - levels.crotch;
+  // By how much an inseam stands further out at the hem than at the crotch point.
+  const beyond = [front, back].map((panel) => panel.crotchX - panel.hem.inseam);
+  const most = STEEPEST.out * down - Math.max(...beyond);
+  const least = Math.max(
+    0 - STEEPEST.in * down - Math.min(...beyond),
+    Math.max(front.hem.inseam, back.hem.inseam) + LEAST_INNER_HALF,
+  );
+  const around = (inner: Mm): Mm => front.hipX + back.hipX + 2 * out - front.hem.inseam - back.hem.inseam + 2 * inner;
+  const inner = (girth - around(0)) / 2;
+  if (inner >= least && inner <= most) return inner;
+  const [low, high] = [Math.ceil(around(least)), Math.floor(around(most))];
+  throw new MoveRefused(
+    "hemGirth",
+    `The sides, squared down, leave a hem of ${inCm(low)} to ${inCm(high)}, not ${inCm(girth)}. Choose one of these, move the sides, or shape the leg instead.`,
+    inner < least ? low : high,
+  );
+}
 
 /** Out at the side on the hip line and squared down; the inseam gains a share of what the hem gained at the side. */
 export const widenLeg: Move<z.infer<typeof schema>> = {
@@ -35,21 +63,25 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
     const share = params.inseamShare ?? USUAL_SHARE;
     const own = params.inseam === undefined ? null : paramOr("widen-leg", "inseam", params.inseam, context);
     const gained = (panel: PanelPlan): Mm => panel.hipX + out.mm - panel.hem.side;
-    // Front and back gain alike at the inseam, by the front's hem.
-    const inner = own?.mm ?? share * Math.max(0, gained(plan.front));
+    const girth = own ? null : hemGirthOr("widen-leg", params.hemGirth, params.inseamShare, context);
+    // Front and back gain alike at the inseam, by the front's hem, or by what the sides leave of an asked one.
+    const inner = own?.mm ?? (girth ? innerFor(girth.mm, plan, out.mm) : share * Math.max(0, gained(plan.front)));
+    // A hem that takes width away tapers straight from the crotch; one that adds it is squared down from the knee.
+    const { crotch, knee, hem } = plan.levels;
+    const innerAtKnee = inner < 0 ? (inner * (knee - crotch)) / Math.max(hem - crotch, knee - crotch) : inner;
     const widened = (panel: PanelPlan): PanelPlan => {
       const side = panel.hipX + out.mm;
       return {
         ...panel,
         hipX: side,
-        knee: { side, inseam: panel.knee.inseam - inner },
+        knee: { side, inseam: panel.knee.inseam - innerAtKnee },
         hem: { side, inseam: panel.hem.inseam - inner },
       };
     };
     const drafted: LegPlan = {
       ...plan,
       hang: "side",
-      hemAsked: null,
+      hemAsked: girth && { girth: girth.mm, stated: true },
       front: widened(plan.front),
       back: widened(plan.back),
     };
@@ -59,8 +91,13 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
         "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
       numbers: {
         side: out,
+        ...(girth && { hemGirth: girth }),
         gain: quantity(gained(plan.front), "front hem at the side, after less before"),
-        inner: own ?? quantity(inner, `${plain(share)} of what the front hem gained at the side`),
+        inner:
+          own ??
+          (girth
+            ? quantity(inner, `half of what the sides leave of a hem of ${plain(girth.mm)}`, { hemGirth: girth })
+            : quantity(inner, `${plain(share)} of what the front hem gained at the side`)),
       },
       shown: [],
       handles: [],

@@ -12,7 +12,10 @@ export const bellFlounce: Style = {
   rules: {},
   params: z.strictObject({
     start: levelSchema.optional().describe("Where the leg ends and the flounce begins."),
+    kind: z.enum(["circle", "gathered"]).optional().describe("Part of a circle, or a straight strip gathered on."),
     share: z.number().min(0.2).max(2).optional().describe("Share of a circle."),
+    fullness: z.number().min(1).max(5).optional().describe("Gathered: length of the strip to the seam."),
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg; beats share and fullness."),
     depth: autoLengthSchema.optional().describe("How deep the flounce hangs; left out, to the length."),
     points: z.int().min(0).max(24).optional().describe("Points on the outer edge of one leg."),
     length: garmentLengthSchema.optional().describe("Where the flounce ends."),

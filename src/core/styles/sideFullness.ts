@@ -13,6 +13,7 @@ export const sideFullness: Style = {
   rules: { ease: { front: "20 mm", back: "20 mm" } },
   params: z.strictObject({
     fullness: z.number().min(1).max(4).optional().describe("Length of the panel's top to the seam it is set into."),
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg with the panel; beats the fullness."),
     above: autoLengthSchema.optional().describe("How far above the hip line the panel starts."),
     length: garmentLengthSchema.optional().describe("Where the hem ends."),
   }),

@@ -12,6 +12,7 @@ export const sweat: Style = {
   rules: { waist: { shaping: "hipWide" } },
   params: z.strictObject({
     side: autoLengthSchema.optional().describe("Out at the side on the hip line, per panel."),
+    hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg; left out, the inseam gains a third."),
     length: garmentLengthSchema.optional().describe("Where the hem ends."),
   }),
   moves: [

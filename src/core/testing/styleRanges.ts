@@ -1,6 +1,6 @@
 import type { Shape } from "../derive";
-import { edgesWithRole, panelById, refsLength } from "../drafting";
-import { pathEnd, pathStart, pointDistance } from "../geometry";
+import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../drafting";
+import { pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
 import { resolveBody, type Body, type BodyMeasures } from "../body";
 
 /** A style with parameters chosen at random from their range, and what the finished pattern must measure then. */
@@ -18,13 +18,30 @@ const hem = (asked: number): StyleCase => ({
   met: (shape) => [["hem girth", asked, shape.readings.hemGirth]],
 });
 
+/** Girth of one leg at a level, across all its panels. */
+const legWidthAt = (shape: Shape, y: number): number =>
+  legOf(shape.panels, "right").reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
+
 /** Lengths every style takes. */
 const LENGTHS = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
 
 /** Ranges of every style's own parameters, in proportion to the body. */
 export const STYLE_RANGES: Readonly<Record<string, Make>> = {
   straight: (m, between) => hem(m.knee.mm * between(1, 1.6)),
-  cigarette: (m, between) => hem(m.ankle.mm * between(1.2, 1.8)),
+  cigarette: (m, between) => {
+    const asked = hem(m.ankle.mm * between(1.2, 1.8));
+    const knee = m.kneeBent.mm * between(1.02, 1.3);
+    return {
+      params: { ...asked.params, knee: mm(knee) },
+      met: (shape) => [
+        ...asked.met(shape),
+        // A leg that ends above its knee has no girth there.
+        ...(shape.plan.levels.hem > shape.plan.levels.turn + 100
+          ? [["knee", knee, legWidthAt(shape, shape.plan.levels.turn)] as const]
+          : []),
+      ],
+    };
+  },
   palazzo: (m, between) => hem(m.thigh.mm * between(1, 2.6)),
   flare: (m, between) => {
     const asked = m.knee.mm * between(1.3, 2.2);
@@ -41,18 +58,29 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
   "bell-flounce": (m, between) => {
     const start = m.waistToKnee.mm * between(0.98, 1.15);
     const share = [0.5, 0.75, 1, 1.5][Math.floor(between(0, 4))] ?? 1;
+    const fullness = between(1.2, 3);
+    const girth = m.knee.mm * between(3, 7);
+    const points = Math.floor(between(0, 9));
+    // On every second body the start is left to the style, which then follows the length.
+    const where = between(0, 1) < 0.5 ? {} : { start: mm(start), length: "full" };
+    const how = Math.floor(between(0, 3));
+    const of = [{ share }, { kind: "gathered", fullness }, { hemGirth: mm(girth), points }][how] ?? {};
     return {
-      // On every second body the start is left to the style, which then follows the length.
-      params: between(0, 1) < 0.5 ? { share } : { start: mm(start), share, length: "full" },
+      params: { ...where, ...of },
       met: (shape) => {
         const join = shape.joins.find((j) => j.id === "flounce");
         if (!join) return [["flounce", 1, 0]];
-        return [["flounce seam", refsLength(shape.panels, join.a), refsLength(shape.panels, join.b)]];
+        const [leg, sewn] = [refsLength(shape.panels, join.a), refsLength(shape.panels, join.b)];
+        return [
+          ["flounce seam", how === 1 ? fullness * leg : leg, sewn],
+          ...(how === 2 ? [["hem girth", girth, shape.readings.hemGirth] as const] : []),
+        ];
       },
     };
   },
   "side-fullness": (m, between) => {
     const fullness = between(1.5, 3);
+    if (between(0, 1) < 0.4) return hem(m.thigh.mm * between(1.6, 3));
     return {
       params: { fullness },
       met: (shape) =>
@@ -61,17 +89,34 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
           .map((j) => ["fullness", fullness * refsLength(shape.panels, j.a), refsLength(shape.panels, j.b)] as const),
     };
   },
-  "paper-bag": (m, between) => hem(m.ankle.mm * between(1.3, 2)),
+  "paper-bag": (m, between) => {
+    const asked = hem(m.ankle.mm * between(1.3, 2));
+    const [frill, depth] = [between(15, 70), between(20, 50)];
+    return {
+      params: { ...asked.params, frill: mm(frill), depth: mm(depth) },
+      met: (shape) => [
+        ...asked.met(shape),
+        // The fold-back covers frill, channel and 3 mm of room.
+        ...shape.panels.map((p) => [`folded on ${p.id}`, frill + depth + 3, p.casings?.waist?.folded ?? 0] as const),
+      ],
+    };
+  },
   pleated: (m, between) => {
     const depth = between(15, 32);
+    const asked = hem(m.ankle.mm * between(1.5, 2.4));
     return {
-      params: { depth: mm(depth), count: between(0, 1) < 0.5 ? 1 : 2 },
-      met: (shape) =>
-        shape.worksheet.some((l) => l.move === "pleats" && l.passed)
-          ? []
-          : edgesWithRole(panelById(shape.panels, "front"), "dart").map(
-              (e) => ["pleat depth", depth, pointDistance(pathStart(e.path), pathEnd(e.path)) / 2] as const,
-            ),
+      params: {
+        depth: mm(depth),
+        count: between(0, 1) < 0.5 ? 1 : 2,
+        run: between(0, 1) < 0.5 ? "knee" : "parallel",
+        ...asked.params,
+      },
+      met: (shape) => [
+        ...asked.met(shape),
+        ...edgesWithRole(panelById(shape.panels, "front"), "dart").map(
+          (e) => ["pleat depth", depth, pointDistance(pathStart(e.path), pathEnd(e.path)) / 2] as const,
+        ),
+      ],
     };
   },
   jogger: (m, between) => {
@@ -90,16 +135,49 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
   },
   sweat: (m, between) => {
     const side = between(10, 45);
+    const asked = between(0, 1) < 0.4 ? hem(m.thigh.mm * between(1.2, 1.9)) : null;
     return {
-      params: { side: mm(side) },
-      met: (shape) => [["out at the side", side, shape.plan.front.hipX - shape.block.plan.front.hipX]],
+      params: { side: mm(side), ...asked?.params },
+      met: (shape) => [
+        ["out at the side", side, shape.plan.front.hipX - shape.block.plan.front.hipX],
+        ...(asked?.met(shape) ?? []),
+      ],
     };
   },
-  "front-slit": (m, between) => hem(m.knee.mm * between(1.05, 1.6)),
-  "yoke-flare": (m, between) => hem(m.knee.mm * between(1.3, 2)),
+  "front-slit": (m, between) => {
+    const asked = hem(m.knee.mm * between(1.05, 1.6));
+    const width = between(25, 70);
+    return {
+      params: { ...asked.params, width: mm(width) },
+      met: (shape) => [
+        ...asked.met(shape),
+        ...shape.panels
+          .flatMap((p) => p.edges)
+          .filter((e) => e.name === "placket, top")
+          .map((e) => ["placket", width, pathLength(e.path)] as const),
+      ],
+    };
+  },
+  "yoke-flare": (m, between) => {
+    const asked = hem(m.knee.mm * between(1.3, 2));
+    const centre = between(60, 100);
+    const start = m.waistToKnee.mm + between(60, 160);
+    return {
+      params: { ...asked.params, centre: mm(centre), start: mm(start) },
+      met: (shape) => [
+        ...asked.met(shape),
+        ["yoke, centre back", centre, roleLength(panelById(shape.panels, "back-yoke"), "fold")],
+        ...(shape.plan.levels.hem > start + 100 ? [["narrowest", start, shape.plan.levels.turn] as const] : []),
+      ],
+    };
+  },
   culotte: (m, between) => {
     const length = m.waistToKnee.mm * between(1.02, 1.3);
-    return { params: { length: mm(length) }, met: (shape) => [["length", length, shape.plan.levels.hem]] };
+    const asked = between(0, 1) < 0.5 ? hem(m.knee.mm * between(1.6, 3)) : null;
+    return {
+      params: { length: mm(length), ...asked?.params },
+      met: (shape) => [["length", length, shape.plan.levels.hem], ...(asked?.met(shape) ?? [])],
+    };
   },
 };
 

@@ -50,6 +50,11 @@ export function formatLength(mm: Mm, tape: Tape, options: { readonly withUnit?: 
   return `${parts.negative ? "−" : ""}${number}${options.withUnit === false ? "" : ` ${tape}`}`;
 }
 
+/** A length as refusals say it, whatever the tape: `72.5 cm`. */
+export function inCm(mm: Mm): string {
+  return `${(mm / 10).toFixed(1)} cm`;
+}
+
 /** A length as text that reads back to exactly the same millimetres, for keeping what a handle set. */
 export function exactLength(mm: Mm): string {
   return `${Number(mm.toFixed(4))} mm`;

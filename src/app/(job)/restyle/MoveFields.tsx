@@ -49,16 +49,21 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
   if (!field) return null;
   const own = shape?.moves[index]?.params[param];
   const number = field.shown ? line.numbers[field.shown] : undefined;
+  const fed = (name: string): string => shape?.style.feeds?.[`${line.move}.${name}`] ?? name;
+  const ofStyle = (name: string): unknown => job.style.params[fed(name)] ?? shape?.style.defaults?.[fed(name)];
+  const { solvedBy } = field;
+  const solved =
+    own === undefined && solvedBy !== undefined && Boolean(shape?.moves[index]?.params[solvedBy] ?? ofStyle(solvedBy));
   // Plain values only: while a handle is pulled, just the fields whose words change are drawn again.
   return (
     <Field
       index={index}
       field={field}
       own={typeof own === "object" ? JSON.stringify(own) : (own as Stated)}
-      stated={(own ?? job.style.params[param] ?? shape?.style.defaults?.[param]) as Stated}
+      stated={solved ? "" : ((own ?? ofStyle(param)) as Stated)}
       text={number ? formatLength(number.mm, tape) : typeof own === "string" ? own : ""}
-      helper={own === undefined && number ? number.formula : undefined}
-      error={faultAt(fault, `moves.${index}.params.${param}`)}
+      helper={solved ? "solved for the hem" : own === undefined && number ? number.formula : undefined}
+      error={faultAt(fault, `moves.${index}.params.${param}`) ?? faultAt(fault, `style.params.${fed(param)}`)}
       tape={tape}
       unit={job.body.unit}
     />
@@ -132,22 +137,24 @@ function PlainNumberField({
   index,
   field,
   stated,
+  helper,
   error,
   limits,
 }: FieldProps & { readonly limits: NonNullable<MoveField["number"]> }) {
+  const cleared = Object.fromEntries((field.clears ?? []).map((other) => [other, undefined]));
   return (
     <TextField
       type="number"
       label={field.label}
-      value={Number(stated ?? limits.usual)}
+      value={stated === "" ? "" : Number(stated ?? limits.usual)}
       error={Boolean(error)}
-      helperText={error}
+      helperText={error ?? helper}
       slotProps={{ htmlInput: { min: limits.least, max: limits.most, step: limits.step } }}
       onChange={(event) => {
         const typed = event.target.value === "" ? undefined : Number(event.target.value);
         if (typed === undefined) setParams(index, { [field.param]: undefined });
         else if (Number.isFinite(typed))
-          setParams(index, { [field.param]: Math.min(limits.most, Math.max(limits.least, typed)) });
+          setParams(index, { [field.param]: Math.min(limits.most, Math.max(limits.least, typed)), ...cleared });
       }}
     />
   );

@@ -8,6 +8,8 @@ export interface MoveField {
   /** Parameters that say the same thing another way, and would win. */
   readonly clears?: readonly string[];
   readonly negative?: boolean;
+  /** The parameter that this one is solved for, where that is stated and this is not. */
+  readonly solvedBy?: string;
   /** Named values offered beside a typed length. */
   readonly names?: readonly string[];
   /** A plain number, not a length, between limits; `usual` where neither move nor style states one. */
@@ -35,7 +37,8 @@ export const MOVE_FIELDS: Readonly<Record<string, readonly MoveField[]>> = {
   ],
   "widen-leg": [
     { param: "side", label: "Out at the side", shown: "side", negative: true },
-    { param: "inseam", label: "Out at the inseam", shown: "inner" },
+    { param: "inseam", label: "Out at the inseam", shown: "inner", clears: ["hemGirth", "inseamShare"] },
+    { param: "hemGirth", label: "Or: hem of one leg", shown: "hemGirth", clears: ["inseam", "inseamShare"] },
   ],
   "drop-crotch": [{ param: "by", label: "Lower by", shown: "by", negative: true }],
   "waist-level": [{ param: "by", label: "Up by", shown: "by", negative: true }],
@@ -196,8 +199,22 @@ export const MOVE_FIELDS: Readonly<Record<string, readonly MoveField[]>> = {
         ["gathered", "gathered strip"],
       ],
     },
-    { param: "share", label: "Share of a circle", number: { least: 0.25, most: 2, step: 0.25, usual: 1 } },
-    { param: "fullness", label: "Gathered: strip to seam", number: { least: 1, most: 5, step: 0.25, usual: 2 } },
+    {
+      param: "share",
+      label: "Share of a circle",
+      number: { least: 0.25, most: 2, step: 0.25, usual: 1 },
+      clears: ["hemGirth"],
+      solvedBy: "hemGirth",
+    },
+    {
+      param: "fullness",
+      label: "Gathered: strip to seam",
+      number: { least: 1, most: 5, step: 0.25, usual: 2 },
+      clears: ["hemGirth"],
+      solvedBy: "hemGirth",
+    },
+    { param: "hemGirth", label: "Or: hem of one leg", shown: "hemAfter", clears: ["share", "fullness"] },
+    { param: "parts", label: "Cut in parts", number: { least: 1, most: 8, step: 1, usual: 2 } },
     { param: "points", label: "Points on the edge", number: { least: 0, most: 24, step: 1, usual: 0 } },
     { param: "valley", label: "Valleys cut back", shown: "valley" },
   ],
@@ -205,7 +222,14 @@ export const MOVE_FIELDS: Readonly<Record<string, readonly MoveField[]>> = {
     { param: "above", label: "Starts above the hip line", shown: "above" },
     { param: "drop", label: "Curve runs out lower by", shown: "drop" },
     { param: "reach", label: "Straight part from the crease", shown: "reach", negative: true },
-    { param: "fullness", label: "Top to its seam", number: { least: 1, most: 4, step: 0.25, usual: 2 } },
+    {
+      param: "fullness",
+      label: "Top to its seam",
+      number: { least: 1, most: 4, step: 0.25, usual: 2 },
+      clears: ["hemGirth"],
+      solvedBy: "hemGirth",
+    },
+    { param: "hemGirth", label: "Or: hem of one leg", shown: "hemAfter", clears: ["fullness"] },
     {
       param: "how",
       label: "Taken in by",
