@@ -211,6 +211,7 @@ export function derive(job: Job): Derived | DeriveFault {
   if (!shape.ok) return shape;
   const { finish, zip, measures, readings, plan } = shape;
   const hemDepth = hemDepthOf(shape.panels, finish);
+  const length = lengthOf(shape);
   const mockFly = mockFlyLength(shape.panels, shape.joins);
   const garment = finishGarment(shape.panels, shape.joins, finish, {
     measures,
@@ -218,7 +219,7 @@ export function derive(job: Job): Derived | DeriveFault {
     zip: zip?.length.mm ?? 0,
     hipLevel: plan.levels.hip,
     mockFly,
-    cuffDepth: cuffDepth(shape),
+    cuffDepth: length.cuff,
   });
   const seams = seamsOf(garment.panels, garment.joins);
   const pieces = cutPieces(garment.panels, seams, {
@@ -243,6 +244,7 @@ export function derive(job: Job): Derived | DeriveFault {
     hemDepth: hemDepth?.mm ?? null,
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
+    length: { whole: length.whole, cuff: length.cuff ?? 0 },
     rules: shape.rules,
     ownBlock: job.block.school === "own",
     moves: shape.moves,
@@ -268,9 +270,10 @@ export function derive(job: Job): Derived | DeriveFault {
   };
 }
 
-/** Depth of the cuff where the length gave something up for it. */
-function cuffDepth({ worksheet }: Shape): Mm | null {
-  return worksheet.find((l) => l.move === "set-length" && l.numbers.less)?.numbers.less?.mm ?? null;
+/** The length that was set, and the depth of the cuff where it gave something up for one. */
+function lengthOf({ worksheet, plan }: Shape): { readonly whole: Mm; readonly cuff: Mm | null } {
+  const set = worksheet.findLast((l) => l.move === "set-length" && l.on && !l.passed)?.numbers;
+  return { whole: set?.length?.mm ?? plan.levels.hem, cuff: set?.less?.mm ?? null };
 }
 
 /** The last gate: an outline that crosses itself or is not finite is never handed on. */

@@ -7,6 +7,7 @@ export function Length({ mm, tape, unit = false }: { readonly mm: Mm; readonly t
     <span>
       {parts.negative ? "−" : ""}
       {parts.whole}
+      {parts.fraction && parts.whole ? "\u202f" : null}
       {parts.fraction ? <span className="frac">{`${parts.fraction[0]}/${parts.fraction[1]}`}</span> : null}
       {unit ? ` ${tape}` : ""}
     </span>

@@ -3,7 +3,7 @@ import { startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { setPulled } from "@/store/jobStore";
-import type { Pull } from "@/store/pull";
+import { pullOf, type Pull } from "@/store/pull";
 import { useView } from "@/store/viewStore";
 import { deriveWorker } from "@/workers/client";
 import type { Proof } from "@/workers/proof";
@@ -49,9 +49,9 @@ export function useShape(job: Job | null): LiveShape {
 }
 
 /** Runs of the engine that make its code quick, so that the first frame of a first pull is as short as the others. */
-const WARMING = 12;
+const WARMING = 24;
 
-/** Works the pattern out a few times while the page is idle, one short task at a time. */
+/** Pulls the job's handles in thought while the page is idle, each to a number of its own: one short task at a time. */
 function useWarm(job: Job | null): void {
   const ready = job !== null;
   const latest = useRef(job);
@@ -60,12 +60,20 @@ function useWarm(job: Job | null): void {
   }, [job]);
   useEffect(() => {
     if (!ready || typeof requestIdleCallback === "undefined") return;
-    let [left, waiting] = [WARMING, 0];
+    let [done, waiting] = [0, 0];
+    let pulls: readonly Pull[] = [];
     const run = (): void => {
-      if (!latest.current) return;
-      deriveShape(latest.current);
-      left--;
-      if (left > 0) waiting = requestIdleCallback(run);
+      const now = latest.current;
+      if (!now) return;
+      if (done === 0) {
+        const shape = deriveShape(now);
+        if (shape.ok) pulls = shape.worksheet.flatMap((l) => l.handles.map((h) => pullOf(h, l.index ?? 0, h.value)));
+      }
+      // What was worked out before is remembered, and only what is new makes its code quick.
+      const pull = pulls[done % Math.max(1, pulls.length)];
+      if (pull) derivePulled(now, { ...pull, value: pull.value + 1 + done / 8 });
+      done++;
+      if (done < WARMING) waiting = requestIdleCallback(run);
     };
     waiting = requestIdleCallback(run);
     return () => cancelIdleCallback(waiting);

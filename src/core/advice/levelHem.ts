@@ -6,14 +6,14 @@ export const levelHem: AdviceRule = {
   id: "shorten-after-spread",
   label: "Shorten a spread leg",
   note: "Floor-length, so hem clearance with the shoe on.",
-  judge({ moveNumbers, moveIndex, measures, shoe, readings, plan }) {
+  judge({ moveNumbers, moveIndex, measures, shoe, readings, length }) {
     const spread = moveNumbers.spread;
     const index = moveIndex["set-length"];
     if (!spread || index === undefined) return null;
     const growth = Math.max(spread.frontCreaseGrowth?.mm ?? 0, spread.backCreaseGrowth?.mm ?? 0);
-    const clear = measures.waistToFloor.mm + shoe - readings.lowestPoint;
+    const clear = measures.waistToFloor.mm + shoe - readings.lowestPoint - length.cuff;
     if (clear >= 10 || growth < 1) return null;
-    const shorter = Math.round((plan.levels.hem - growth) * 10) / 10;
+    const shorter = Math.round((length.whole - growth) * 10) / 10;
     return {
       id: this.id,
       message: `Opening the hem lets it hang ${plain(growth)} mm lower along the crease, ${plain(Math.max(0, clear))} mm off the floor.`,

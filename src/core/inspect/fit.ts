@@ -61,12 +61,12 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
 }
 
 /** A shorter leg, where a move sets the length. */
-function shorterBy(moves: Inspected["moves"], hem: number, by: number): Check["remedy"] {
+function shorterBy(moves: Inspected["moves"], whole: number, by: number): Check["remedy"] {
   const index = moves.findIndex((m) => m.move === "set-length" && m.on);
   if (index < 0) return null;
   return {
     label: `Shorten the leg by ${plain(Math.ceil(by))} mm`,
-    changes: [{ path: ["moves", index, "params", "length"], value: `${plain(Math.floor(hem - by))} mm` }],
+    changes: [{ path: ["moves", index, "params", "length"], value: `${plain(Math.floor(whole - by))} mm` }],
   };
 }
 
@@ -146,9 +146,9 @@ export const floorClearance: CheckRule = {
   id: "floor-clearance",
   label: "Off the floor",
   note: "The lowest place of the hem clears the floor in shoes.",
-  measure({ measures, readings, shoe, legs, moves, plan }) {
+  measure({ measures, readings, shoe, legs, moves, length }) {
     const floor = measures.waistToFloor.mm + shoe;
-    const value = floor - readings.lowestPoint;
+    const value = floor - readings.lowestPoint - length.cuff;
     const status = byFloor(value, 10, 0);
     const lowest = legs
       .map((panel) => ({ panel, bottom: boxOf(panelOutline(panel)).bottom }))
@@ -165,7 +165,7 @@ export const floorClearance: CheckRule = {
           : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
       where: { panel: lowest.panel.id, point },
       fix: "Shorten the leg.",
-      remedy: shorterBy(moves, plan.levels.hem, 12 - value),
+      remedy: shorterBy(moves, length.whole, 12 - value),
     });
   },
 };

@@ -25,6 +25,7 @@ function inspected(derived: Derived): Inspected {
     hemDepth: derived.hemDepth?.mm ?? null,
     crotchDrop: 0,
     shoe: 30,
+    length: { whole: derived.plan.levels.hem, cuff: 0 },
   };
 }
 

@@ -166,7 +166,8 @@ function openPanel(panel: Panel, gap: Mm): Opened {
       axis: [outward, 0],
       param: "gap",
       clears: [],
-      perMm: 1,
+      // Half of the gap goes to each side of the crease, which halves the leg again.
+      perMm: 2,
       value: gap,
       label: `${panel.id} opened`,
       reading: gap,

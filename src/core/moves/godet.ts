@@ -59,8 +59,9 @@ export const godet: Move<Params> = {
     const handle = (param: "length" | "spread", perMm: number, value: Mm): Handle => ({
       id: `godet-${param}`,
       panel: panel.id,
-      at: param === "length" ? [0, 0] : pathStart(edgeOf(panel, "hem").path),
-      axis: param === "length" ? [0, -1] : [1, 0],
+      // Hung from its point, the godet is pulled by its hem: down for its length, out for its width.
+      at: param === "length" ? [0, length.mm] : pathStart(edgeOf(panel, "hem").path),
+      axis: param === "length" ? [0, 1] : [1, 0],
       param,
       clears: [],
       perMm,

@@ -98,6 +98,7 @@ export const setLength: Move<z.infer<typeof schema>> = {
           : "End it {hemLevel} below the waist.",
       numbers: {
         hemLevel,
+        length: whole,
         ...(less && { less }),
         offFloor: quantity(offFloor, "waist to floor + shoe - hem level", {
           waistToFloor: context.measures.waistToFloor,
@@ -108,10 +109,11 @@ export const setLength: Move<z.infer<typeof schema>> = {
       handles: [],
     };
   },
-  handlesOn: (_plan, { hemLevel }, panels) =>
-    hemLevel
+  // What is sewn on below belongs to the length that is set.
+  handlesOn: (_plan, { length, less }, panels) =>
+    length
       ? landmarkHandles(panels, "creaseHem", (at, root) =>
-          levelHandle(`${root}-length`, root, at, "length", hemLevel.mm, "length"),
+          levelHandle(`${root}-length`, root, at, "length", length.mm, less ? "length with its cuff" : "length"),
         )
       : [],
 };

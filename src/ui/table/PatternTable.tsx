@@ -3,21 +3,20 @@ import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { isOf, type Panel } from "@/core/drafting";
-import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { changeJob, setPulled } from "@/store/jobStore";
-import type { Pull } from "@/store/pull";
+import { pullOf } from "@/store/pull";
 import { setView, useView } from "@/store/viewStore";
 import { useLiveJob } from "../JobContext";
-import { Length } from "../Length";
 import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView, type Pulled } from "./HandleView";
+import { HemLabels, Lit, onScreen, PanelNames, PlaceMark } from "./words";
 import { arrange } from "./arrange";
 import { boundsOf, type Placed } from "./layout";
-import { GhostView, OverView, PanelView, ShownView, styleOf } from "./PanelView";
+import { GhostView, OverView, PanelView, ShownView } from "./PanelView";
 import { derivePulled } from "../useDerived";
 import { useVersionOver } from "../useVersionOver";
-import { Table, type View } from "./Table";
+import { Table } from "./Table";
 
 interface Props {
   readonly label: string;
@@ -26,11 +25,6 @@ interface Props {
   /** Draws the block only up to this step of its construction. */
   readonly upTo?: number;
 }
-
-const onScreen = (view: View, place: Placed<unknown>, p: Point): readonly [number, number] => [
-  (p[0] + place.at[0]) * view.k + view.x,
-  (p[1] + place.at[1]) * view.k + view.y,
-];
 
 /** What the table takes from the view; the rest may change without it being drawn anew. */
 const seenOf = ({ tape, showFront, showBack, ghost, lit, oneSide }: ReturnType<typeof useView.getState>) => ({
@@ -64,20 +58,11 @@ export function PatternTable({ label, what, upTo }: Props) {
     places.find((p) => p.id === panel) ?? places.find((p) => p.id.startsWith(`${panel}-`));
   const bounds = boundsOf(places);
 
-  const pullOf = (handle: Handle, moveIndex: number, { value, also }: Pulled): Pull => ({
-    moveIndex,
-    param: handle.param,
-    clears: handle.clears,
-    value,
-    ...(handle.counts && { counts: true }),
-    ...(also && { also }),
-  });
-
   /** Keeps what the hand has come to: all of it, or as far as the move can be made. */
   function release(handle: Handle, moveIndex: number, pulled: Pulled): void {
     setView({ pull: null, letGo: true });
     if (Math.abs(pulled.value - handle.value) < 1e-6 && !pull) return;
-    const asked = pullOf(handle, moveIndex, pulled);
+    const asked = pullOf(handle, moveIndex, pulled.value, pulled.also);
     // The last frame of a pull has most often drawn just what is asked.
     const drawn = pull?.value === asked.value ? { ok: true as const } : derivePulled(job, asked);
     const kept = drawn.ok ? asked : pull;
@@ -140,25 +125,7 @@ export function PatternTable({ label, what, upTo }: Props) {
               </text>
             </g>
           ))}
-          {places
-            .filter((p) => visible(p.id))
-            .map((at) => {
-              const panel = at.item;
-              const [x, y] = onScreen(view, at, nameAt(panel, at));
-              return (
-                <text
-                  key={panel.id}
-                  x={x}
-                  y={Math.max(20, y - 14)}
-                  textAnchor="middle"
-                  fontWeight={700}
-                  fontSize={14}
-                  fill={styleOf(panel.id).color}
-                >
-                  {panel.name}
-                </text>
-              );
-            })}
+          <PanelNames places={places.filter((p) => visible(p.id))} view={view} />
           {step && stepAt && visible(step.panel)
             ? Object.entries(step.points).map(([name, p]) => (
                 <PlaceMark key={name} at={onScreen(view, stepAt, p)} word={PLACE_WORDS[name] ?? ""} inward={p[0] > 5} />
@@ -173,7 +140,7 @@ export function PatternTable({ label, what, upTo }: Props) {
               view={view}
               tape={tape}
               oneSide={oneSide}
-              onPull={(pulled) => setView({ pull: pullOf(handle, index, pulled) })}
+              onPull={(pulled) => setView({ pull: pullOf(handle, index, pulled.value, pulled.also) })}
               onRelease={(pulled) => release(handle, index, pulled)}
               onCancel={() => setView({ pull: null })}
             />
@@ -215,95 +182,4 @@ export function PatternTable({ label, what, upTo }: Props) {
 /** Draws in the frame of a placed panel; nothing where it is not on the table. */
 function At({ place, children }: { readonly place: Placed<Panel> | undefined; readonly children: ReactNode }) {
   return place ? <g transform={`translate(${place.at[0]} ${place.at[1]})`}>{children}</g> : null;
-}
-
-/** Where a panel's name stands: above its crease, or above its middle where the crease passes it by. */
-function nameAt(panel: Panel, { box }: Placed<Panel>): Point {
-  const middle = (box.left + box.right) / 2;
-  return [box.left < 0 && box.right > 0 && !panel.ring ? 0 : middle, box.top];
-}
-
-/** A place of the construction with its name, clear of the lines. */
-function PlaceMark({
-  at,
-  word,
-  inward,
-}: {
-  readonly at: readonly [number, number];
-  readonly word: string;
-  /** The place lies right of the crease, so its name is written to its left. */
-  readonly inward: boolean;
-}) {
-  return (
-    <g aria-hidden>
-      <circle cx={at[0]} cy={at[1]} r={5} fill="var(--table)" stroke="var(--chalk)" strokeWidth={2.5} />
-      <text
-        x={at[0] + (inward ? -10 : 10)}
-        y={at[1] - 8}
-        textAnchor={inward ? "end" : "start"}
-        fontSize={12.5}
-        fontWeight={650}
-        fill="var(--chalk-text)"
-        stroke="var(--table)"
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
-        {word}
-      </text>
-    </g>
-  );
-}
-
-function Lit({ at }: { readonly at: readonly [number, number] }) {
-  return (
-    <g aria-hidden>
-      <circle cx={at[0]} cy={at[1]} r={13} fill="none" stroke="var(--chalk)" strokeWidth={3} />
-      <circle cx={at[0]} cy={at[1]} r={2.5} fill="var(--chalk)" />
-    </g>
-  );
-}
-
-/** One label under each hem that names its handles and reads the hem. */
-function HemLabels({
-  handles,
-  view,
-  tape,
-}: {
-  readonly handles: readonly { readonly handle: Handle; readonly on: Placed<Panel> }[];
-  readonly view: View;
-  readonly tape: "in" | "cm";
-}) {
-  const panels = [...new Set(handles.map((h) => h.handle.panel))];
-  return (
-    <>
-      {panels.map((panel) => {
-        // The label stands under the hem; the other handles say what they are under the hand.
-        const own = handles.filter((h) => h.handle.panel === panel && / hem$/.test(h.handle.label));
-        const [first] = own.map((h) => h.handle);
-        if (!first) return null;
-        const at = own.map((h) => onScreen(view, h.on, h.handle.at));
-        const x = at.reduce((sum, p) => sum + p[0], 0) / at.length;
-        const y = Math.max(...at.map((p) => p[1])) + 22;
-        return (
-          <foreignObject key={panel} x={x - 82} y={y} width={164} height={28} style={{ pointerEvents: "none" }}>
-            <div style={{ textAlign: "center" }}>
-              <span
-                style={{
-                  display: "inline-block",
-                  background: "var(--ink)",
-                  color: "var(--on-ink)",
-                  borderRadius: 4,
-                  padding: "3px 10px",
-                  fontWeight: 650,
-                  whiteSpace: "nowrap",
-                }}
-              >
-                {first.label} <Length mm={first.reading} tape={tape} unit />
-              </span>
-            </div>
-          </foreignObject>
-        );
-      })}
-    </>
-  );
 }

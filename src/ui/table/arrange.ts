@@ -6,6 +6,8 @@ import { layOut, panelBox, type Placed } from "./layout";
 const APART = 45;
 /** Room above a part for its name. */
 const NAMED = 85;
+/** Room below the legs for what their hems measure, before the names of the parts that lie there. */
+const MEASURED = 170;
 /** Room kept beside each leg, so that opening it does not run the panels into each other. */
 const ROOM = 90;
 
@@ -31,10 +33,10 @@ function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; re
   const boxes = parts.map(panelBox);
   const whole = around(boxes);
   const isUpper = (b: Box): boolean => b.bottom - whole.top < 0.45 * (whole.bottom - whole.top);
+  // What is cut for the left leg alone lies together, after what the right leg or both have.
+  const order = (p: Panel): number => (p.half === "left" ? 1e6 : 0) + panelBox(p).left + panelBox(p).right;
   const row = (upper: boolean): Panel[] =>
-    parts
-      .filter((_, i) => isUpper(boxes[i] as Box) === upper)
-      .sort((a, b) => panelBox(a).left + panelBox(a).right - panelBox(b).left - panelBox(b).right);
+    parts.filter((_, i) => isUpper(boxes[i] as Box) === upper).sort((a, b) => order(a) - order(b));
   const place = (panels: readonly Panel[], y: number): { panel: Panel; by: Point }[] => {
     let edge = -Infinity;
     return panels.map((panel) => {
@@ -79,7 +81,11 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
   if (others.length === 0) return placedLegs;
   const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
   const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);
-  const below = inRows(others, [legsBox.left, legsBox.bottom + NAMED], Math.max(1200, legsBox.right - legsBox.left));
+  const below = inRows(
+    others,
+    [legsBox.left, legsBox.bottom + (block ? MEASURED : NAMED)],
+    Math.max(1200, legsBox.right - legsBox.left),
+  );
   const scale = (placed: readonly Placed<Panel>[]): number => {
     const box = around([legsBox, ...placed.map((p) => shifted(p.box, p.at))]);
     return Math.min(TABLE_ASPECT / (box.right - box.left), 1 / (box.bottom - box.top));

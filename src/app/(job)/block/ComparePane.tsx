@@ -8,6 +8,7 @@ import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 import { inkOf } from "./compareInk";
 
@@ -109,7 +110,9 @@ export function ComparePane({ variants, compared, onChange }: Props) {
           Add a way of drafting
         </Button>
       ) : null}
-      <PaneHeading>Crotch seam against the wearer’s {formatLength(crotchLength?.mm ?? 0, tape)}</PaneHeading>
+      <PaneHeading>
+        Crotch seam against the wearer’s <Length mm={crotchLength?.mm ?? 0} tape={tape} unit />
+      </PaneHeading>
       <Chart
         label="Crotch seam of each draft beside the wearer's crotch length"
         height={40 + 34 * compared.length}
@@ -153,7 +156,7 @@ function Differences({ compared, tape }: { readonly compared: readonly Compared[
             </th>
             {values.map((v, i) => (
               <td key={i} style={{ textAlign: "right", fontStretch: "80%" }}>
-                {v === undefined ? "–" : formatLength(v, tape, { withUnit: false })}
+                {v === undefined ? "–" : <Length mm={v} tape={tape} />}
               </td>
             ))}
           </tr>

@@ -6,6 +6,7 @@ import { formatLength, type Mm } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 
 const PARTS = [
@@ -78,7 +79,10 @@ export function WidthPane() {
         sx={{ color: "var(--chalk)", mx: 1, width: "calc(100% - 16px)" }}
       />
       <p style={{ margin: "0 0 6px" }}>
-        <b>{formatLength(y, tape)}</b> below the natural waist
+        <b>
+          <Length mm={y} tape={tape} unit />
+        </b>{" "}
+        below the natural waist
       </p>
       <table style={{ width: "100%", borderCollapse: "collapse" }}>
         <thead>
@@ -99,7 +103,7 @@ export function WidthPane() {
               </th>
               {own.parts.map((p) => (
                 <td key={p.panel} style={{ textAlign: "right" }}>
-                  {formatLength(key === "cut" ? p.width + p.allowance : p[key], tape)}
+                  <Length mm={key === "cut" ? p.width + p.allowance : p[key]} tape={tape} unit />
                 </td>
               ))}
             </tr>

@@ -3,9 +3,9 @@ import { useMemo } from "react";
 import { figureOf } from "@/core/body";
 import { SHOE } from "@/core/derive";
 import { silhouetteOf } from "@/core/inspect";
-import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 import { pathData } from "@/ui/table/layout";
 
@@ -78,10 +78,16 @@ export function FigurePane() {
         ))}
       </div>
       <p style={{ margin: "4px 0 0" }}>
-        {clearance >= 0
-          ? `The lowest place of the hem is ${formatLength(clearance, tape)} off the floor`
-          : `The hem lies ${formatLength(-clearance, tape)} on the floor: it can trip the wearer`}{" "}
-        in shoes of {formatLength(SHOE, tape)}.
+        {clearance >= 0 ? (
+          <>
+            The lowest place of the hem is <Length mm={clearance} tape={tape} unit /> off the floor
+          </>
+        ) : (
+          <>
+            The hem lies <Length mm={-clearance} tape={tape} unit /> on the floor: it can trip the wearer
+          </>
+        )}{" "}
+        in shoes of <Length mm={SHOE} tape={tape} unit />.
       </p>
     </section>
   );

@@ -2,10 +2,10 @@
 import { useCallback, useMemo } from "react";
 import { isOf } from "@/core/drafting";
 import { legGirths, type GirthAt } from "@/core/inspect";
-import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 import { Redistribute } from "./Redistribute";
 
@@ -59,9 +59,15 @@ export function GirthPane() {
                   <th scope="row" style={{ textAlign: "left", fontWeight: 450, padding: "4px 0" }}>
                     {name}
                   </th>
-                  <td>{formatLength(side, tape)}</td>
-                  <td>{formatLength(inseam, tape)}</td>
-                  <td style={{ fontWeight: 700 }}>{formatLength(hem, tape)}</td>
+                  <td>
+                    <Length mm={side} tape={tape} unit />
+                  </td>
+                  <td>
+                    <Length mm={inseam} tape={tape} unit />
+                  </td>
+                  <td style={{ fontWeight: 700 }}>
+                    <Length mm={hem} tape={tape} unit />
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -1,10 +1,11 @@
 "use client";
 import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
-import { formatLength, type Mm } from "@/core/units";
+import type { Mm } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
+import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 import { FieldOfMove } from "./MoveFields";
 
@@ -31,15 +32,31 @@ export function Redistribute() {
   const words = (["front", "back"] as const).flatMap((root) => {
     const by = balance(root);
     if (by === null) return [];
-    if (Math.abs(by) < 0.5) return [`the ${root} is halved by its crease`];
-    return [`the ${root} is ${formatLength(Math.abs(by), tape)} wider toward the ${by > 0 ? "side" : "inseam"}`];
+    return [
+      <span key={root}>
+        {Math.abs(by) < 0.5 ? (
+          `; the ${root} is halved by its crease`
+        ) : (
+          <>
+            ; the {root} is <Length mm={Math.abs(by)} tape={tape} unit /> wider toward the {by > 0 ? "side" : "inseam"}
+          </>
+        )}
+      </span>,
+    ];
   });
   return (
     <>
       <PaneHeading>Move width, the total stays</PaneHeading>
       <p style={{ margin: "0 0 8px" }}>
-        Hem of one leg <b>{formatLength(shape.readings.hemGirth, tape)}</b>
-        {words.length > 0 ? `; ${words.join(", ")}` : ""}. Waist <b>{formatLength(shape.readings.waistGirth, tape)}</b>.
+        Hem of one leg{" "}
+        <b>
+          <Length mm={shape.readings.hemGirth} tape={tape} unit />
+        </b>
+        {words}. Waist{" "}
+        <b>
+          <Length mm={shape.readings.waistGirth} tape={tape} unit />
+        </b>
+        .
       </p>
       {SHARES.map(({ move, params, add }) => {
         const line = shape.worksheet.find((l) => l.move === move && l.on && !l.passed && l.index !== null);

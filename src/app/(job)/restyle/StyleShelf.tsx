@@ -7,6 +7,7 @@ import { memo, useMemo, useState } from "react";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
+import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { useMiniatures } from "@/ui/useMiniatures";
 
@@ -14,11 +15,14 @@ import { useMiniatures } from "@/ui/useMiniatures";
 function intoView(button: HTMLButtonElement | null): void {
   const shelf = button?.parentElement;
   if (!button || !shelf) return;
-  const top = button.offsetTop - shelf.offsetTop;
-  if (top + button.offsetHeight > shelf.scrollTop + shelf.clientHeight || top < shelf.scrollTop) {
-    shelf.scrollTop = Math.max(0, top - 40);
+  const left = button.offsetLeft - shelf.offsetLeft;
+  if (left + button.offsetWidth > shelf.scrollLeft + shelf.clientWidth || left < shelf.scrollLeft) {
+    shelf.scrollLeft = Math.max(0, left - CARD - 8);
   }
 }
+
+/** Width of a style's card. */
+const CARD = 66;
 
 const STYLE_LIST = Object.values(STYLES);
 
@@ -30,6 +34,7 @@ export function StyleShelf() {
 
 const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body"]; readonly chosenId: string }) {
   const [keep, setKeep] = useState(false);
+  const [all, setAll] = useState(false);
   const jobs = useMemo(
     () =>
       STYLE_LIST.map((style): Job => ({
@@ -44,17 +49,17 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
   );
   const drawn = useMiniatures(jobs);
   return (
-    <section aria-label="Styles for this wearer" style={{ marginBottom: 18 }}>
+    <section aria-label="Styles for this wearer" style={{ marginBottom: 6 }}>
       <PaneHeading>Styles for this wearer</PaneHeading>
       <div
         style={{
           display: "grid",
-          gridTemplateColumns: "repeat(3, 66px)",
           gap: 8,
-          // Two rows and the top of a third, which says that there are more.
-          maxHeight: 214,
-          overflowY: "auto",
           scrollbarWidth: "thin",
+          // One row that runs on, so that the worksheet below is in sight; or all of them.
+          ...(all
+            ? { gridTemplateColumns: `repeat(3, ${CARD}px)` }
+            : { gridAutoFlow: "column", gridAutoColumns: CARD, overflowX: "auto", paddingBottom: 4 }),
         }}
       >
         {STYLE_LIST.map((style, i) => {
@@ -78,7 +83,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
                 })
               }
               style={{
-                width: 66,
+                width: CARD,
                 padding: "4px 0 5px",
                 borderRadius: 5,
                 border: chosen ? "2px solid var(--text)" : "1px solid var(--rule)",
@@ -101,10 +106,16 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
           );
         })}
       </div>
-      <label style={{ display: "flex", alignItems: "center", fontSize: 13, marginTop: 4, cursor: "pointer" }}>
-        <Checkbox size="small" sx={{ p: 0.5 }} checked={keep} onChange={(event) => setKeep(event.target.checked)} />
-        Keep my moves when choosing another
-      </label>
+      <div style={{ display: "flex", alignItems: "center", justifyContent: "space-between", marginTop: 4 }}>
+        <label
+          title="Choosing another style changes its rules and finishes; the moves stay as they are."
+          style={{ display: "flex", alignItems: "center", fontSize: 13, cursor: "pointer" }}
+        >
+          <Checkbox size="small" sx={{ p: 0.5 }} checked={keep} onChange={(event) => setKeep(event.target.checked)} />
+          Keep my moves
+        </label>
+        <Quiet onPress={() => setAll(!all)}>{all ? "One row" : `All ${STYLE_LIST.length}`}</Quiet>
+      </div>
     </section>
   );
 });

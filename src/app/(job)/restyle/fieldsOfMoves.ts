@@ -61,7 +61,7 @@ export const MOVE_FIELDS: Readonly<Record<string, readonly MoveField[]>> = {
     {
       param: "length",
       label: "Length",
-      shown: "hemLevel",
+      shown: "length",
       names: ["full", "ankle", "calf", "mid-calf", "knee", "shorts"],
     },
     { param: "less", label: "Less, for a cuff sewn on below", shown: "less" },

@@ -1,17 +1,16 @@
 import fc from "fast-check";
-import { edgeOf, landmarkOf, roleLength, type Panel } from "../drafting";
-import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
 import { deriveShape } from "../derive";
+import { edgeOf, landmarkOf, roleLength } from "../drafting";
 import type { Job } from "../files";
+import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
+import { edgeLength } from "../testing/worksheet";
 import { slashAndSpread } from "./slash";
 
 /** The same bodies every time; the bench runs other and more. */
 const SEED = 20261123;
-
-const length = (panel: Panel, id: string): number => pathLength(edgeOf(panel, id).path);
 
 function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
   return shapeOf(
@@ -35,15 +34,15 @@ describe("slash and spread", () => {
         closed.front.edges.findIndex((e) => e.id === "hem"),
       )
       .reduce((s, e) => s + pathLength(e.path), 0);
-    const hem = length(closed.front, "hem");
+    const hem = edgeLength(closed.front, "hem");
     const open = hemStart + hem / 2;
-    const inseamEnd = hemStart + hem + length(closed.front, "inseam");
+    const inseamEnd = hemStart + hem + edgeLength(closed.front, "inseam");
     const { edges, opened } = slashAndSpread(closed.front, [
       { open, hinge: hemStart - 700, gap: 90 },
       { open, hinge: inseamEnd, gap: 70 },
     ]);
     for (const edge of edges) {
-      const grown = pathLength(edge.path) - length(closed.front, edge.id);
+      const grown = pathLength(edge.path) - edgeLength(closed.front, edge.id);
       expect(grown).toBeCloseTo(edge.id === "hem" ? 160 : 0, 9);
     }
     expect(opened.map((o) => Math.hypot(o.tip[0] - o.stay[0], o.tip[1] - o.stay[1])).sort()).toEqual([
@@ -71,7 +70,7 @@ describe("slash and spread", () => {
         expect(badPair(open.front, open.back, 3)).toEqual([]);
         for (const panel of ["front", "back"] as const) {
           for (const edge of ["side", "inseam"]) {
-            expect(Math.abs(length(open[panel], edge) - length(closed[panel], edge))).toBeLessThan(0.01);
+            expect(Math.abs(edgeLength(open[panel], edge) - edgeLength(closed[panel], edge))).toBeLessThan(0.01);
           }
           const grown = roleLength(closed[panel], "hem") + sum;
           expect(Math.abs(roleLength(open[panel], "hem") / grown - 1)).toBeLessThan(0.02);
@@ -114,52 +113,6 @@ describe("slash and spread", () => {
     });
     expect(roleLength(front, "hem")).toBeGreaterThan(320);
     expect(roleLength(back, "hem")).toBeCloseTo(270.5, 6); // (516 + 25) / 2, untouched
-  });
-});
-
-describe("length and leg", () => {
-  test.each([
-    ["full", 1060], // 1050 + 30 - 20
-    ["ankle", 970],
-    ["mid-calf", 785], // half-way between 600 and 970
-    ["calf", 803.5], // 600 + 0.55 x 370
-    ["knee", 600],
-    ["shorts", 360], // 280 + 80
-    ["900 mm", 900],
-  ])("length %s ends at %p on the front", (name, level) => {
-    const { front, back } = spreadBy(HAND_BODY, { hemSpread: 0 }, { length: name });
-    expect(landmarkOf(front, "hemSide")[1]).toBeCloseTo(level, 3);
-    expect(length(front, "side") - length(back, "side")).toBeCloseTo(0, 5);
-    expect(length(front, "inseam") - length(back, "inseam")).toBeCloseTo(3, 5);
-  });
-
-  test("the straight leg is the larger of 0.86 thigh and knee + 100", () => {
-    expect(spreadBy(HAND_BODY, { hemSpread: 0 }).readings.hemGirth).toBeCloseTo(516, 6); // 0.86 x 600
-  });
-
-  test("a move that redraws the seams may not follow a spread", () => {
-    const result = deriveShape(
-      palazzoJob(HAND_BODY, {
-        moves: [
-          { id: "a", move: "spread", on: true, params: {} },
-          { id: "b", move: "set-length", on: true, params: {} },
-        ],
-      }),
-    );
-    // It is passed over and says why; the spread is made without it.
-    expect(result).toMatchObject({
-      ok: true,
-      worksheet: [{ passed: null }, { passed: expect.stringMatching(/Move it up/) }],
-    });
-  });
-
-  test.each([
-    [[{ id: "a", move: "fold", on: true, params: {} }], "moves.0.move"],
-    [[{ id: "a", move: "spread", on: true, params: { width: 3 } }], "moves.0.params"],
-    [[{ id: "a", move: "spread", on: true, params: { hemSpread: "wide" } }], "moves.0.params.hemSpread"],
-    [[{ id: "a", move: "set-length", on: true, params: { length: "4 mm wide" } }], "moves.0.params.length"],
-  ])("bad moves are refused with their place: %j", (moves, path) => {
-    expect(deriveShape(palazzoJob(HAND_BODY, { moves }))).toMatchObject({ ok: false, errors: [{ path }] });
   });
 });
 

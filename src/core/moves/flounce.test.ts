@@ -1,0 +1,45 @@
+import { edgeOf, type Panel } from "../drafting";
+import { pathFlatten } from "../geometry";
+import { badPattern } from "../testing/badOutline";
+import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
+
+describe("a flounce", () => {
+  const bell = made(...STRAIGHT, ["flounce", { start: "700 mm" }]);
+
+  test("its inner edge is the sewn leg, its depth runs to the set length", () => {
+    const [leg, ring] = seamLengths(bell, "flounce");
+    expect(Math.abs(leg - ring)).toBeLessThan(0.01);
+    expect(lastLine(bell).numbers.depth?.mm).toBe(1060 - 700);
+    expect(lastLine(bell).numbers.radius?.mm).toBeCloseTo(leg / (2 * Math.PI), 6);
+    expect(bell.readings.lowestPoint).toBeCloseTo(1060, 6);
+    // A full circle: the hem is longer than the seam by 2 pi x depth.
+    expect(bell.readings.hemGirth - leg).toBeCloseTo(2 * Math.PI * 360, 0);
+  });
+
+  test("side and inseam are cut at equal lengths and the leg's new edges run on", () => {
+    expect(edgeLength(panelOf(bell, "front"), "side")).toBeCloseTo(edgeLength(panelOf(bell, "back"), "side"), 6);
+    expect(badPattern(bell.panels, bell.joins, 3)).toEqual([]);
+  });
+
+  test("a half circle is one part with twice the radius; points close evenly and reach the full depth", () => {
+    const half = made(...STRAIGHT, ["flounce", { share: 0.5, points: 7, valley: "90 mm" }]);
+    const ring = panelOf(half, "flounce");
+    expect(lastLine(half).numbers.radius?.mm).toBeCloseTo(480 / Math.PI, 0);
+    const hem = pathFlatten(edgeOf(ring, "hem").path).map(([x, y]) => Math.hypot(x, y));
+    const r = ring.ring as NonNullable<Panel["ring"]>;
+    expect(Math.max(...hem)).toBeCloseTo(r.radius + r.depth, 3);
+    expect(Math.min(...hem)).toBeCloseTo(r.radius + r.depth - 90, 1);
+    expect(edgeLength(ring, "start")).toBeCloseTo(edgeLength(ring, "end"), 9);
+  });
+
+  test("gathered: a strip as long as its ratio asks", () => {
+    const strip = made(...STRAIGHT, ["flounce", { kind: "gathered", fullness: 2.5 }]);
+    const [leg, top] = seamLengths(strip, "flounce");
+    expect(top / leg).toBeCloseTo(2.5, 9);
+  });
+
+  test("too many degrees for one part, or a start below the hem, are refused with what works", () => {
+    expect(lastLine(made(...STRAIGHT, ["flounce", { share: 1, parts: 1 }])).passed).toMatch(/at least 2 parts/);
+    expect(lastLine(made(...STRAIGHT, ["flounce", { start: "1040 mm" }])).passed).toMatch(/starts between/);
+  });
+});

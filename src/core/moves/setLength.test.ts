@@ -1,0 +1,64 @@
+import { deriveShape } from "../derive";
+import { landmarkOf } from "../drafting";
+import type { Job } from "../files";
+import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
+import { edgeLength } from "../testing/worksheet";
+
+function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
+  return shapeOf(
+    palazzoJob(body, {
+      style: { id: "palazzo", params },
+      moves: [
+        { id: "a", move: "shape-leg", on: true, params: {} },
+        { id: "b", move: "set-length", on: true, params: {} },
+        { id: "c", move: "spread", on: true, params: spread },
+      ],
+    }),
+  );
+}
+
+describe("length and leg", () => {
+  test.each([
+    ["full", 1060], // 1050 + 30 - 20
+    ["ankle", 970],
+    ["mid-calf", 785], // half-way between 600 and 970
+    ["calf", 803.5], // 600 + 0.55 x 370
+    ["knee", 600],
+    ["shorts", 360], // 280 + 80
+    ["900 mm", 900],
+  ])("length %s ends at %p on the front", (name, level) => {
+    const { front, back } = spreadBy(HAND_BODY, { hemSpread: 0 }, { length: name });
+    expect(landmarkOf(front, "hemSide")[1]).toBeCloseTo(level, 3);
+    expect(edgeLength(front, "side") - edgeLength(back, "side")).toBeCloseTo(0, 5);
+    expect(edgeLength(front, "inseam") - edgeLength(back, "inseam")).toBeCloseTo(3, 5);
+  });
+
+  test("the straight leg is the larger of 0.86 thigh and knee + 100", () => {
+    expect(spreadBy(HAND_BODY, { hemSpread: 0 }).readings.hemGirth).toBeCloseTo(516, 6); // 0.86 x 600
+  });
+
+  test("a move that redraws the seams may not follow a spread", () => {
+    const result = deriveShape(
+      palazzoJob(HAND_BODY, {
+        moves: [
+          { id: "a", move: "spread", on: true, params: {} },
+          { id: "b", move: "set-length", on: true, params: {} },
+        ],
+      }),
+    );
+    // It is passed over and says why; the spread is made without it.
+    expect(result).toMatchObject({
+      ok: true,
+      worksheet: [{ passed: null }, { passed: expect.stringMatching(/Move it up/) }],
+    });
+  });
+
+  test.each([
+    [[{ id: "a", move: "fold", on: true, params: {} }], "moves.0.move"],
+    [[{ id: "a", move: "spread", on: true, params: { width: 3 } }], "moves.0.params"],
+    [[{ id: "a", move: "spread", on: true, params: { hemSpread: "wide" } }], "moves.0.params.hemSpread"],
+    [[{ id: "a", move: "set-length", on: true, params: { length: "4 mm wide" } }], "moves.0.params.length"],
+  ])("bad moves are refused with their place: %j", (moves, path) => {
+    expect(deriveShape(palazzoJob(HAND_BODY, { moves }))).toMatchObject({ ok: false, errors: [{ path }] });
+  });
+});

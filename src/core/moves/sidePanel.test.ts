@@ -1,0 +1,35 @@
+import { edgeOf } from "../drafting";
+import { pathEnd, pathFlatten, pointDistance } from "../geometry";
+import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
+
+const plain = made(...STRAIGHT);
+
+describe("a side panel", () => {
+  const sides = made(...STRAIGHT, ["side-panel", { fullness: 2.5, above: "80 mm" }]);
+  const panel = panelOf(sides, "side-panel");
+
+  test("its top is the ratio times the seam, its plain edges equal, its hem level", () => {
+    for (const half of ["front", "back"]) {
+      const [seam, top] = seamLengths(sides, `side-panel-top-${half}`);
+      expect(top / seam).toBeCloseTo(2.5, 6);
+      const [leg, edge] = seamLengths(sides, `side-panel-plain-${half}`);
+      expect(Math.abs(leg - edge)).toBeLessThan(0.01);
+    }
+    const hem = pathFlatten(edgeOf(panel, "hem").path).map((p) => p[1]);
+    expect(Math.max(...hem) - Math.min(...hem)).toBeLessThan(1);
+    expect(sides.plan.levels.hem - (hem[0] ?? 0)).toBeLessThan(1);
+  });
+
+  test("starts where asked on both sides, and the curve is what it replaces", () => {
+    const hip = plain.front.landmarks.hipSide ?? [0, 0];
+    const start = pathEnd(edgeOf(panelOf(sides, "front"), "side").path);
+    expect(pointDistance(start, hip)).toBeCloseTo(80, 0);
+    expect(edgeLength(panelOf(sides, "front"), "side")).toBeCloseTo(edgeLength(panelOf(sides, "back"), "side"), 6);
+    expect(sides.readings.waistGirth).toBeCloseTo(760, 3);
+  });
+
+  test("refuses a panel that leaves nothing to replace or starts at the waist", () => {
+    expect(lastLine(made(...STRAIGHT, ["side-panel", { reach: "300 mm" }])).passed).toMatch(/nearer to the crease/);
+    expect(lastLine(made(...STRAIGHT, ["side-panel", { above: "400 mm" }])).passed).toMatch(/at least 2 cm below/);
+  });
+});

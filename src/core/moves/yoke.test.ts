@@ -1,0 +1,61 @@
+import { edgeOf, roleLength } from "../drafting";
+import { pathEnd, pathEndTangent, pathLength, pathStart } from "../geometry";
+import { badPattern } from "../testing/badOutline";
+import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
+
+const plain = made(...STRAIGHT);
+
+describe("a yoke", () => {
+  const yoked = made(...STRAIGHT, ["yoke", {}]);
+
+  test("is as deep as asked, through the sides at equal depth", () => {
+    const centre = edgeOf(panelOf(yoked, "back-yoke"), "crotch").path;
+    expect(pathLength(centre)).toBeCloseTo(90, 6);
+    for (const id of ["back-yoke", "front-yoke"]) expect(edgeLength(panelOf(yoked, id), "side")).toBeCloseTo(67.5, 6);
+    expect(roleLength(panelOf(yoked, "front-yoke"), "crotch")).toBeCloseTo(67.5, 6);
+  });
+
+  test("keeps every seam's length and the whole waist; its own edges are equal", () => {
+    const [front, back] = seamLengths(yoked, "side");
+    expect(front).toBeCloseTo(back, 2);
+    expect(yoked.readings.outseam).toBeCloseTo(plain.readings.outseam, 6);
+    expect(yoked.readings.crotchSeam).toBeCloseTo(plain.readings.crotchSeam, 6);
+    expect(yoked.readings.waistGirth).toBeCloseTo(760, 3);
+    for (const id of ["front-yoke", "back-yoke"]) {
+      const [upper, lower] = seamLengths(yoked, id);
+      expect(Math.abs(upper - lower)).toBeLessThan(0.02);
+    }
+  });
+
+  test("closes its darts: none in the part above, the front's used up, the rest of the back's below", () => {
+    const darts = (id: string): number => panelOf(yoked, id).edges.filter((e) => e.role === "dart").length;
+    expect(["front-yoke", "front-lower", "back-yoke", "back-lower"].map(darts)).toEqual([0, 0, 0, 1]);
+    const used = made(...STRAIGHT, ["yoke", { backDart: "used" }]);
+    expect(panelOf(used, "back-lower").edges.some((e) => e.role === "dart")).toBe(false);
+  });
+
+  test("runs on across the side and lies square to the centre back on the fold", () => {
+    const back = panelOf(yoked, "back-yoke");
+    expect(back.cut).toEqual({ count: 1, onFold: true });
+    expect(edgeOf(back, "crotch").role).toBe("fold");
+    const fold = edgeOf(back, "crotch").path;
+    const seam = pathEndTangent(edgeOf(back, "yoke").path);
+    const [a, b] = [pathStart(fold), pathEnd(fold)];
+    const down: readonly [number, number] = [(b[0] - a[0]) / 90, (b[1] - a[1]) / 90];
+    expect(Math.abs(seam[0] * down[0] + seam[1] * down[1])).toBeLessThan(0.02);
+  });
+
+  test("front and back in one piece: one panel less, no side seam above, the waist unbroken", () => {
+    const one = made(...STRAIGHT, ["yoke", { joined: true }]);
+    expect(one.panels.map((p) => p.id)).toEqual(["front-lower", "back-yoke", "back-lower"]);
+    expect(one.readings.waistGirth).toBeCloseTo(760, 3);
+    expect(one.readings.outseam).toBeCloseTo(plain.readings.outseam - 67.5, 4);
+    expect(badPattern(one.panels, one.joins, 3)).toEqual([]);
+  });
+
+  test("one that reaches the hip line is passed over with the depth that works", () => {
+    const deep = made(...STRAIGHT, ["yoke", { side: "230 mm" }]);
+    expect(lastLine(deep).passed).toMatch(/3 to [\d.]+ cm deep/);
+    expect(deep.panels.map((p) => p.id)).toEqual(["front", "back"]);
+  });
+});
