@@ -15,6 +15,7 @@ const ONLY = process.env.JOB;
 interface TraceEvent {
   readonly name: string;
   readonly pid: number;
+  readonly tid: number;
   readonly ts: number;
   readonly dur?: number;
   readonly tdur?: number;
@@ -61,8 +62,10 @@ async function traced(session: CDPSession, work: () => Promise<void>): Promise<r
   return events;
 }
 
-function longest(events: readonly TraceEvent[], pid: number, from: number, to: number): Stretch {
-  const tasks = events.filter((e) => e.name.endsWith("RunTask") && e.pid === pid && e.ts >= from && e.ts < to);
+/** Of the thread on which a mark was set, from one moment to another. */
+function longest(events: readonly TraceEvent[], { pid, tid }: TraceEvent, from: number, to: number): Stretch {
+  const own = (e: TraceEvent): boolean => e.name.endsWith("RunTask") && e.pid === pid && e.tid === tid;
+  const tasks = events.filter((e) => own(e) && e.ts >= from && e.ts < to);
   const most = (time: (e: TraceEvent) => number | undefined): number =>
     Math.round(Math.max(0, ...tasks.map((e) => time(e) ?? 0)) / 100) / 10;
   return { clockMs: most((e) => e.dur), workMs: most((e) => e.tdur) };
@@ -98,8 +101,8 @@ async function pulled(page: Page, session: CDPSession, job: string, id: string):
   return {
     job,
     handle: id,
-    pulling: longest(events, from.pid, from.ts, to.ts),
-    lettingGo: longest(events, from.pid, to.ts, Infinity),
+    pulling: longest(events, from, from.ts, to.ts),
+    lettingGo: longest(events, to, to.ts, Infinity),
   };
 }
 

@@ -99,3 +99,107 @@ test("a style made here is kept and used on another wearer", async ({ page }) =>
   await page.getByRole("button", { name: "Undo", exact: true }).first().click();
   await expect(worksheet(page).getByText(/flare it from there/)).toHaveCount(0);
 });
+
+test.describe("leg shapes made from the screen", () => {
+  const SHAPES = [
+    {
+      style: "Bell with flounce",
+      line: /^3 End the leg/,
+      set: [
+        ["Starts at: below the natural waist", "72 cm"],
+        ["Points on the edge", "8"],
+      ],
+      says: /End the leg\s*72\.0 cm\s*below the waist and hang a full circle in 2 parts, 8 points/,
+    },
+    {
+      style: "Side fullness",
+      line: /^3 Cut the sides away/,
+      set: [
+        ["Starts above the hip line", "3 in"],
+        ["Top to its seam", "3"],
+      ],
+      says: /from\s*7\.6 cm\s*above the hip line .* pleated 3 times/,
+    },
+    {
+      style: "Flare",
+      line: /^1 Bring the leg/,
+      set: [["Or: out on each edge", "2 1/2 in"]],
+      says: /flare it from there,\s*6\.4 cm\s*on each of the four edges/,
+    },
+    {
+      style: "Front slit",
+      line: /^4 Add/,
+      set: [
+        ["Added on each side", "2 in"],
+        ["From button to button", "3 1/2 in"],
+      ],
+      says: /Add\s*5\.1 cm\s*beyond both sides of the split/,
+    },
+    {
+      style: "Sweat",
+      line: /^1 Move the side out/,
+      set: [
+        ["Out at the side", "2.5 cm"],
+        ["Or: hem of one leg", "70 cm"],
+      ],
+      says: /Move the side out\s*2\.5 cm\s*on the hip line/,
+    },
+  ] as const;
+
+  for (const { style, line, set, says } of SHAPES) {
+    test(style, async ({ page }) => {
+      await openSample(page);
+      await openStage(page, "restyle");
+      await page.getByRole("button", { name: style, exact: true }).click();
+      const row = worksheet(page).getByRole("button", { name: line });
+      await row.waitFor();
+      if ((await row.getAttribute("aria-expanded")) !== "true") await row.click();
+      for (const [label, value] of set) {
+        const field = worksheet(page).getByLabel(label, { exact: true });
+        await field.fill(value);
+        await field.press("Enter");
+      }
+      await expect(worksheet(page)).toContainText(says);
+      await expect(page.getByText(": passed over.")).toHaveCount(0);
+      await expectSaved(page);
+    });
+  }
+});
+
+test("a hem asked of a flounce gives the share of the circle up, and the share takes the hem back", async ({
+  page,
+}) => {
+  await openSample(page);
+  await openStage(page, "restyle", "sample-moth-bell");
+  const field = (label: string) => worksheet(page).getByLabel(label, { exact: true });
+  await field("Or: hem of one leg").fill("200 cm");
+  await field("Or: hem of one leg").press("Enter");
+  await expect(reading(page, "Hem, one leg")).toContainText("200.0");
+  await expect(worksheet(page)).toContainText("solved for the hem");
+  await expect(field("Share of a circle")).toHaveValue("");
+  await field("Share of a circle").fill("0.5");
+  await expect(worksheet(page)).toContainText("half a circle");
+  await expect(worksheet(page)).not.toContainText("solved for the hem");
+  // Too narrow a hem is refused with what works, and the pattern stays.
+  await field("Or: hem of one leg").fill("20 cm");
+  await field("Or: hem of one leg").press("Enter");
+  await expect(page.getByText(/ends in a hem of [\d.]+ cm to [\d.]+ cm/).first()).toBeVisible();
+  await expect(page.getByRole("img", { name: "Flounce", exact: true })).toBeVisible();
+});
+
+test("the shelf is one row, opens to all styles, and keeps the maker's moves where asked", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  const shelf = page.getByRole("region", { name: "Styles for this wearer" });
+  const row = await shelf.getByRole("button", { name: "Palazzo" }).boundingBox();
+  const straight = await shelf.getByRole("button", { name: "Straight" }).boundingBox();
+  expect(row?.y).toBe(straight?.y);
+  await shelf.getByRole("button", { name: /^All \d+$/ }).click();
+  const culotte = await shelf.getByRole("button", { name: "Culotte" }).boundingBox();
+  expect(culotte?.y ?? 0).toBeGreaterThan((row?.y ?? 0) + 100);
+  await shelf.getByLabel("Keep my moves").check();
+  await shelf.getByRole("button", { name: "Culotte" }).click();
+  await expect(worksheet(page).getByText(/Slash up the crease/)).toBeVisible();
+  await shelf.getByRole("button", { name: "One row" }).click();
+  await expect(shelf.getByRole("button", { name: /^All \d+$/ })).toBeVisible();
+});

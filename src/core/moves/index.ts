@@ -1,3 +1,4 @@
+import { registry } from "../registry";
 import { casing } from "./casing";
 import { dropCrotch } from "./dropCrotch";
 import { flounce } from "./flounce";
@@ -24,25 +25,21 @@ export { autoLengthSchema } from "./auto";
 export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */
-export const MOVES: Readonly<Record<string, Move>> = Object.fromEntries(
-  (
-    [
-      shapeLeg,
-      widenLeg,
-      dropCrotch,
-      waistLevel,
-      waistShaping,
-      setLength,
-      spread,
-      fullSpread,
-      pleats,
-      yoke,
-      split,
-      placket,
-      flounce,
-      sidePanel,
-      godet,
-      casing,
-    ] as unknown as readonly Move[]
-  ).map((move) => [move.id, move]),
-);
+export const MOVES = registry([
+  shapeLeg,
+  widenLeg,
+  dropCrotch,
+  waistLevel,
+  waistShaping,
+  setLength,
+  spread,
+  fullSpread,
+  pleats,
+  yoke,
+  split,
+  placket,
+  flounce,
+  sidePanel,
+  godet,
+  casing,
+] as unknown as readonly Move[]);

@@ -9,6 +9,7 @@ import { paperBag } from "./paperBag";
 import { pleated } from "./pleated";
 import { sideFullness } from "./sideFullness";
 import { straight } from "./straight";
+import { registry } from "../registry";
 import type { Style } from "./style";
 import { sweat } from "./sweat";
 import { yokeFlare } from "./yokeFlare";
@@ -16,20 +17,18 @@ import { yokeFlare } from "./yokeFlare";
 export type { MoveEntry, Style } from "./style";
 
 /** Every style there is, by id. */
-export const STYLES: Readonly<Record<string, Style>> = Object.fromEntries(
-  [
-    straight,
-    cigarette,
-    palazzo,
-    flare,
-    bellFlounce,
-    sideFullness,
-    paperBag,
-    pleated,
-    jogger,
-    sweat,
-    frontSlit,
-    yokeFlare,
-    culotte,
-  ].map((style) => [style.id, style]),
-);
+export const STYLES = registry<Style>([
+  straight,
+  cigarette,
+  palazzo,
+  flare,
+  bellFlounce,
+  sideFullness,
+  paperBag,
+  pleated,
+  jogger,
+  sweat,
+  frontSlit,
+  yokeFlare,
+  culotte,
+]);

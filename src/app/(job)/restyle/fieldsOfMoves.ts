@@ -37,7 +37,14 @@ export const MOVE_FIELDS: Readonly<Record<string, readonly MoveField[]>> = {
   ],
   "widen-leg": [
     { param: "side", label: "Out at the side", shown: "side", negative: true },
-    { param: "inseam", label: "Out at the inseam", shown: "inner", clears: ["hemGirth", "inseamShare"] },
+    {
+      param: "inseamShare",
+      label: "Inseam gains, share of the side",
+      number: { least: 0, most: 1, step: 0.05, usual: 0.33 },
+      clears: ["inseam", "hemGirth"],
+      solvedBy: "hemGirth",
+    },
+    { param: "inseam", label: "Or: out at the inseam", shown: "inner", clears: ["hemGirth", "inseamShare"] },
     { param: "hemGirth", label: "Or: hem of one leg", shown: "hemGirth", clears: ["inseam", "inseamShare"] },
   ],
   "drop-crotch": [{ param: "by", label: "Lower by", shown: "by", negative: true }],
