@@ -136,3 +136,25 @@ test("a flounce is added to a worksheet, and a move that no longer makes sense s
   await expect(page.getByText("Cut on a casing: passed over.")).toBeVisible();
   await expect(page.getByText(/darts or pleats in its waist/)).toBeVisible();
 });
+
+test("every handle of every job can be taken hold of: nothing lies over its middle", async ({ page }) => {
+  await openSample(page);
+  const jobs = await page
+    .locator("a[href*='job=']")
+    .evaluateAll((links) => [
+      ...new Set(links.map((a) => new URL((a as HTMLAnchorElement).href).searchParams.get("job") ?? "")),
+    ]);
+  expect(jobs.length).toBeGreaterThan(12);
+  for (const job of jobs) {
+    await openStage(page, "restyle", job);
+    await expect(page.locator("[data-handle]").first()).toBeVisible();
+    const covered = await page.locator("[data-handle]").evaluateAll((handles) =>
+      handles.flatMap((g) => {
+        const { x, y, width, height } = (g.querySelector("rect") as SVGRectElement).getBoundingClientRect();
+        const top = document.elementFromPoint(x + width / 2, y + height / 2)?.closest("[data-handle]");
+        return top === g ? [] : [(g as SVGGElement).dataset.handle];
+      }),
+    );
+    expect([job, covered]).toEqual([job, []]);
+  }
+});

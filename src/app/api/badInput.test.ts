@@ -62,6 +62,8 @@ async function answer(body: unknown) {
   const response = await postDerive(
     new Request("http://localhost/api/derive", { method: "POST", body: JSON.stringify(body) ?? "" }),
   );
+  // What was sent may be quoted in a sentence, and is never markup.
+  expect(response.headers.get("content-type")).toMatch(/^application\/json/);
   const json = (await response.json()) as { ok: boolean; errors?: { path: string; message: string }[] };
   return { status: response.status, json };
 }
@@ -82,8 +84,6 @@ test("junk at any place of any garment's job is answered, with a sentence where 
         for (const error of json.errors ?? []) {
           expect(typeof error.path).toBe("string");
           expect(error.message).toMatch(/[.?]$/);
-          // What was sent never comes back as markup.
-          expect(error.message).not.toMatch(/<script/);
           expect(error.message.length).toBeLessThan(400);
         }
       },

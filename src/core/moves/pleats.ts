@@ -121,7 +121,8 @@ function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | 
     {
       id: `${panel}-pleat-run`,
       panel,
-      at: fold.tip,
+      // Beside the outermost run-out, clear of what is pulled on the crease.
+      at: [last.tip[0] + out * 28, last.tip[1]],
       axis: [0, 1],
       param: "run",
       clears: [],

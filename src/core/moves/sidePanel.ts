@@ -142,6 +142,7 @@ export const sidePanel: Move<Params> = {
     });
     const outward = Math.sign(pathStart(edgeOf(legs.front, "side").path)[0]) || -1;
     const bend = pathEnd([front.curve]);
+    const hemAt = pathAt(edgeOf(front.panel, "hem").path, front.hemAlong).point;
     const sewn = lengths[0].curve + lengths[1].curve;
     return {
       state: {
@@ -167,7 +168,8 @@ export const sidePanel: Move<Params> = {
       handles: [
         handle("above", pathStart([front.curve]), [0, -1], above.mm, "panel starts"),
         handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
-        { ...handle("reach", [bend[0], bend[1] + 60], [outward, 0], reach.mm, "panel from the crease") },
+        // Half-way down the straight part, clear of where the curve runs out.
+        handle("reach", [bend[0], (bend[1] + hemAt[1]) / 2], [outward, 0], reach.mm, "panel from the crease"),
       ],
     };
   },

@@ -14,6 +14,8 @@ interface Props {
   readonly handle: Handle;
   /** Where it lies on the screen. */
   readonly at: readonly [number, number];
+  /** Half the side of the square in which it is taken hold of, in pixels. */
+  readonly reach: number;
   readonly view: View;
   readonly tape: Tape;
   /** Knee and hem widths are pulled at this edge alone. */
@@ -27,7 +29,7 @@ interface Props {
  * A handle on the edge that moves. Pulling follows the hand and snaps to the tape; arrows nudge by one division
  * (shift: an inch or a centimetre); Esc lets go without change. One pull is one undo step.
  */
-export function HandleView({ handle, at, view, tape, oneSide, onPull, onRelease, onCancel }: Props) {
+export function HandleView({ handle, at, reach, view, tape, oneSide, onPull, onRelease, onCancel }: Props) {
   const start = useRef<{ readonly x: number; readonly y: number; readonly from: Handle } | null>(null);
   const latest = useRef<Pulled | null>(null);
   const frame = useRef(0);
@@ -121,7 +123,7 @@ export function HandleView({ handle, at, view, tape, oneSide, onPull, onRelease,
       }}
     >
       <title>{words}</title>
-      <rect x={-18} y={-18} width={36} height={36} fill="transparent" />
+      <rect x={-reach} y={-reach} width={2 * reach} height={2 * reach} fill="transparent" />
       {upright ? (
         // A level slides up and down: a low bar with a point above and below.
         <path

@@ -16,7 +16,7 @@ import { boundsOf, type Placed } from "./layout";
 import { GhostView, OverView, PanelView, ShownView } from "./PanelView";
 import { derivePulled } from "../useDerived";
 import { useVersionOver } from "../useVersionOver";
-import { Table } from "./Table";
+import { Table, type View } from "./Table";
 
 interface Props {
   readonly label: string;
@@ -137,6 +137,7 @@ export function PatternTable({ label, what, upTo }: Props) {
               key={`${index}-${handle.id}`}
               handle={handle}
               at={onScreen(view, on, handle.at)}
+              reach={reachOf(handle, handles, view)}
               view={view}
               tape={tape}
               oneSide={oneSide}
@@ -182,4 +183,24 @@ export function PatternTable({ label, what, upTo }: Props) {
 /** Draws in the frame of a placed panel; nothing where it is not on the table. */
 function At({ place, children }: { readonly place: Placed<Panel> | undefined; readonly children: ReactNode }) {
   return place ? <g transform={`translate(${place.at[0]} ${place.at[1]})`}>{children}</g> : null;
+}
+
+/** Half the side of a handle's square, in pixels: wide for a finger, and no further than half-way to the next handle. */
+const REACH = { least: 8, most: 18 };
+
+function reachOf(
+  handle: Handle,
+  all: readonly { readonly handle: Handle; readonly on: Placed<Panel> }[],
+  view: View,
+): number {
+  const own = all.find((h) => h.handle === handle);
+  if (!own) return REACH.most;
+  const [x, y] = onScreen(view, own.on, handle.at);
+  const apart = all
+    .filter((h) => h.handle !== handle)
+    .map((h) => {
+      const [ox, oy] = onScreen(view, h.on, h.handle.at);
+      return Math.max(Math.abs(ox - x), Math.abs(oy - y));
+    });
+  return Math.max(REACH.least, Math.min(REACH.most, ...apart.map((d) => d / 2)));
 }
