@@ -38,4 +38,41 @@ describe("a casing", () => {
     expect(lastLine(made(...STRAIGHT, ["casing"])).passed).toMatch(/darts or pleats/);
     expect(lastLine(made(...HIP_WIDE, ["split", { leg: "left" }], ["placket"], ["casing"])).passed).toMatch(/placket/);
   });
+
+  test("a frill stands beyond the channel, and the fold-back covers both", () => {
+    const bag = made(...HIP_WIDE, ["casing", { depth: "35 mm", frill: "45 mm" }]);
+    const { beyond, room } = lastLine(bag).numbers;
+    expect([beyond?.mm, room?.mm]).toEqual([163, 3]); // 2 x (35 + 45) + 3
+    for (const panel of bag.panels) expect(panel.casings?.waist?.folded).toBeCloseTo(83, 6);
+    expect(lastLine(bag).template).toMatch(/frill/);
+  });
+
+  test("on the edge it adds its fold-back alone", () => {
+    const on = made(...HIP_WIDE, ["casing", { sits: "on", depth: "40 mm", room: "0 mm" }]);
+    for (const panel of on.panels) expect(panel.casings?.waist?.added).toBeCloseTo(40, 6);
+  });
+
+  test("a hem that curves too much for a straight fold is passed over; one that curves a little is squared off", () => {
+    const at = (hem: string) =>
+      lastLine(
+        made(
+          ["waist-shaping", { to: "hip-wide" }],
+          ["shape-leg", { knee: "420 mm", hem }],
+          ["set-length"],
+          ["casing", { at: "hem" }],
+        ),
+      );
+    expect(at("480 mm").passed).toBeNull();
+    expect(at("480 mm").numbers.squared?.mm).toBeLessThan(8);
+    expect(at("1400 mm").passed).toMatch(/curves by [\d.]+ cm, too much|runs nearly along it/);
+  });
+
+  test("depths, frills and room no casing has are passed over with the range", () => {
+    for (const [params, words] of [
+      [{ depth: "4 mm" }, /1 to 12 cm deep/],
+      [{ frill: "200 mm" }, /0 to 15 cm/],
+      [{ room: "40 mm" }, /0 to 2 cm/],
+    ] as const)
+      expect(lastLine(made(...HIP_WIDE, ["casing", params])).passed).toMatch(words);
+  });
 });

@@ -16,4 +16,25 @@ describe("drop the crotch", () => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "400 mm" }]) }));
     expect(refused).toMatchObject({ ok: false, status: 422, errors: [{ path: "moves.0.params.by", largest: 235 }] });
   });
+
+  test("raised, the inseams grow by it and the sentence says so", () => {
+    const high = made(["drop-crotch", { by: "-20 mm" }]);
+    expect(high.plan.levels.crotch).toBe(260);
+    expect(high.worksheet[0]?.template).toMatch(/^Raise/);
+    expect(high.worksheet[0]?.numbers.amount?.mm).toBe(20);
+    expect(edgeLength(high.front, "inseam")).toBeGreaterThan(edgeLength(plain.front, "inseam") + 15);
+  });
+
+  test("the crotch seam gets longer by about twice the drop, the side seam does not change", () => {
+    const low = made(["drop-crotch", { by: "20 mm" }]);
+    expect(low.readings.crotchSeam - plain.readings.crotchSeam).toBeGreaterThan(25);
+    expect(low.readings.crotchSeam - plain.readings.crotchSeam).toBeLessThan(45);
+    expect(low.readings.outseam).toBeCloseTo(plain.readings.outseam, 0);
+  });
+
+  test("it stays 15 below the hip line, and says how far it can go", () => {
+    const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "-80 mm" }]) }));
+    expect(refused).toMatchObject({ ok: false, errors: [{ largest: -55 }] }); // hip line 210 + 15 - crotch 280
+    if (!refused.ok) expect(refused.errors[0]?.message).toMatch(/can move -55 to/);
+  });
 });

@@ -42,4 +42,36 @@ describe("a flounce", () => {
     expect(lastLine(made(...STRAIGHT, ["flounce", { share: 1, parts: 1 }])).passed).toMatch(/at least 2 parts/);
     expect(lastLine(made(...STRAIGHT, ["flounce", { start: "1040 mm" }])).passed).toMatch(/starts between/);
   });
+
+  test("parts share the seam as front and back do, and every join of them is as deep as the flounce", () => {
+    const four = made(...STRAIGHT, ["flounce", { start: "700 mm", parts: 4 }]);
+    const rings = four.panels.filter((p) => p.ring);
+    expect(rings).toHaveLength(4);
+    const tops = rings.map((p) => edgeLength(p, "top"));
+    expect(tops.reduce((sum, l) => sum + l, 0)).toBeCloseTo(seamLengths(four, "flounce")[0], 2);
+    for (let i = 1; i <= 4; i++) {
+      const [a, b] = seamLengths(four, `flounce-join-${i}`);
+      expect([a, b]).toEqual([expect.closeTo(360, 6), expect.closeTo(360, 6)]);
+    }
+  });
+
+  test("a deeper one hangs lower, one of its own depth wherever the length is", () => {
+    const own = made(...STRAIGHT, ["flounce", { start: "700 mm", depth: "200 mm" }]);
+    expect(own.readings.lowestPoint).toBeCloseTo(900, 6);
+    expect(lastLine(made(...STRAIGHT, ["flounce", { depth: "20 mm" }])).passed).toMatch(/between 4 and 120 cm deep/);
+  });
+
+  test("valleys as deep as the flounce would cut into its seam", () => {
+    const deep = made(...STRAIGHT, ["flounce", { start: "700 mm", points: 5, valley: "300 mm" }]);
+    expect(lastLine(deep).passed).toMatch(/cut into the flounce's seam/);
+  });
+
+  test("its sentence names the share, the parts and the points", () => {
+    const says = (params: Record<string, unknown>): string => lastLine(made(...STRAIGHT, ["flounce", params])).template;
+    expect(says({})).toMatch(/a full circle in 2 parts/);
+    expect(says({ share: 0.5 })).toMatch(/half a circle from/);
+    expect(says({ share: 0.75 })).toMatch(/0\.75 of a circle in 2 parts/);
+    expect(says({ points: 9 })).toMatch(/10 points/); // whole waves in both parts
+    expect(says({ kind: "gathered" })).toMatch(/gather a strip/);
+  });
 });

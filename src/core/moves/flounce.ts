@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathAt, pathLength } from "../geometry";
-import { inCm, plain, quantity, type Mm, type Quantity } from "../units";
+import { inCm, plain, quantity, ratioText, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
@@ -171,7 +171,7 @@ function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveCont
   const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
   return {
     panels: [panel],
-    numbers: { fullness: quantity(width, `${plain(ratio)} x sewn leg ${plain(girth)}`) },
+    numbers: { fullness: quantity(width, `${ratioText(ratio)} x sewn leg ${plain(girth)}`) },
     words: "",
   };
 }
@@ -273,11 +273,11 @@ function circleOf(
       top: EDGE.name,
     }),
   );
-  const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : `${plain(share)} of a circle`;
+  const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : `${ratioText(share)} of a circle`;
   return {
     panels,
     numbers: {
-      radius: quantity(radius, `sewn leg ${plain(girth)} / (2 x pi x ${plain(share)})`),
+      radius: quantity(radius, `sewn leg ${plain(girth)} / (2 x pi x ${ratioText(share)})`),
       across: quantity(2 * (radius + depth), "twice radius and depth: the cloth a full circle needs"),
       ...(perPart > 0 && { valley: quantity(valley, "cut back between the points") }),
     },

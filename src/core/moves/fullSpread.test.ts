@@ -1,6 +1,8 @@
-import { roleLength, panelWidthAt } from "../drafting";
-import { badOutline } from "../testing/badOutline";
-import { edgeLength, made } from "../testing/worksheet";
+import { deriveShape } from "../derive";
+import { distanceToOutline } from "../geometry";
+import { panelOutline, panelWidthAt, roleLength } from "../drafting";
+import { badOutline, badPattern } from "../testing/badOutline";
+import { edgeLength, jobWith, made } from "../testing/worksheet";
 
 const plain = made();
 
@@ -33,4 +35,51 @@ test("full-spread laid over takes its amount from the hem, keeps every seam, and
   expect(line?.numbers.waistLost?.mm).toBeCloseTo(before.readings.waistGirth - laid.readings.waistGirth, 6);
   const tooMuch = made(["full-spread", { gap: "-60 mm" }]);
   expect(tooMuch.worksheet.at(-1)?.passed).toMatch(/no room to lay 60 mm over/);
+});
+
+describe("where a panel is opened from waist to hem", () => {
+  test("the slash keeps clear of a dart that stands on the crease, which goes whole to one side", () => {
+    const open = made(["full-spread", { gap: "30 mm" }]);
+    for (const id of ["front", "back"] as const) {
+      const mouths = open[id].edges.filter((e) => e.role === "dart");
+      const before = plain[id].edges.filter((e) => e.role === "dart");
+      expect(mouths.map((e) => edgeLength(open[id], e.id))).toEqual(
+        before.map((e) => expect.closeTo(edgeLength(plain[id], e.id), 9)),
+      );
+    }
+  });
+
+  test("the crease halves the leg again, and the grain goes with it", () => {
+    const open = made(["full-spread", { gap: "60 mm" }]);
+    for (const id of ["front", "back"] as const) {
+      const { hemSide, hemInseam } = open[id].landmarks;
+      expect((hemSide?.[0] ?? 0) + (hemInseam?.[0] ?? 9)).toBeCloseTo(0, 3);
+      const grain = open[id].lines.find((l) => l.kind === "grain")?.points.map((p) => p[0]);
+      expect(grain).toEqual([expect.closeTo(0, 3), expect.closeTo(0, 3)]);
+    }
+  });
+
+  test("seams and hem stay sewn together, and every inner line on its panel", () => {
+    for (const gap of ["-20 mm", "40 mm", "200 mm"]) {
+      const open = made(["full-spread", { gap }]);
+      expect(badPattern(open.panels, open.joins, 3)).toEqual([]);
+      for (const panel of open.panels)
+        for (const mark of ["hipSide", "hemSide", "hemInseam", "crotchPoint"]) {
+          const place = panel.landmarks[mark] ?? [0, 0];
+          expect([panel.id, mark, distanceToOutline(place, panelOutline(panel)) < 1]).toEqual([panel.id, mark, true]);
+        }
+    }
+  });
+
+  test("more than 60 cm a panel is refused with the most that works", () => {
+    const refused = deriveShape(jobWith([["full-spread", { gap: "700 mm" }]]));
+    expect(refused).toMatchObject({ ok: false, errors: [{ path: "moves.0.params.gap", largest: 600 }] });
+    expect(deriveShape(jobWith([["full-spread", { gap: "600 mm" }]])).ok).toBe(true);
+  });
+
+  test("nothing asked, nothing opened", () => {
+    const same = made(["full-spread", { gap: "0 mm" }]);
+    expect(same.readings.hemGirth).toBeCloseTo(plain.readings.hemGirth, 9);
+    expect(same.worksheet.at(-1)?.handles).toEqual([]);
+  });
 });

@@ -29,4 +29,39 @@ describe("a placket", () => {
     const front = made(...STRAIGHT, ["placket", { edge: "centre-front", length: "120 mm" }]);
     expect(seamLengths(front, "crotch-front")[0]).toBeCloseTo(roleLength(plain.front, "crotch") - 120, 3);
   });
+
+  test("buttons stand at equal distances, near what was asked, the same from both ends", () => {
+    const buttoned = (spacing: string) => made(...HIP_WIDE, ["split", { leg: "left" }], ["placket", { spacing }]);
+    for (const [spacing, asked] of [
+      ["60 mm", 60],
+      ["90 mm", 90],
+      ["200 mm", 200],
+    ] as const) {
+      const { apart, length } = lastLine(buttoned(spacing)).numbers;
+      const count = Math.round(((length?.mm ?? 0) - 60) / (apart?.mm ?? 1)) + 1;
+      expect(Math.abs((apart?.mm ?? 0) - asked)).toBeLessThan(asked / 2);
+      expect((count - 1) * (apart?.mm ?? 0) + 60).toBeCloseTo(length?.mm ?? 0, 6);
+      const side = panelOf(buttoned(spacing), "front-left-side");
+      // One line for the edge itself, one a button.
+      expect(side.lines.filter((l) => l.kind === "placement")).toHaveLength(count + 1);
+    }
+  });
+
+  test("a width or a distance no button line has is passed over with the range", () => {
+    for (const [params, words] of [
+      [{ width: "5 mm" }, /1\.5 to 12 cm on each side/],
+      [{ spacing: "600 mm" }, /1\.5 to 40 cm apart/],
+      [{ edge: "centre-back", length: "20 mm" }, /bends|4 to [\d.]+ cm long/],
+    ] as const)
+      expect(lastLine(made(...HIP_WIDE, ["split"], ["placket", params])).passed).toMatch(words);
+  });
+
+  test("down to the hem its foot is hemmed with the leg", () => {
+    const slit = made(...HIP_WIDE, ["split", { leg: "left" }], ["placket"]);
+    const side = panelOf(slit, "front-left-side");
+    expect(side.edges.some((e) => e.id.endsWith("-foot"))).toBe(false);
+    const short = made(...HIP_WIDE, ["split", { leg: "left" }], ["placket", { length: "400 mm" }]);
+    expect(panelOf(short, "front-left-side").edges.some((e) => e.id.endsWith("-foot"))).toBe(true);
+    expect(short.joins.some((j) => j.id === "front-left-split")).toBe(true);
+  });
 });

@@ -2,7 +2,7 @@ import { deriveShape } from "../derive";
 import { landmarkOf } from "../drafting";
 import type { Job } from "../files";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { edgeLength } from "../testing/worksheet";
+import { edgeLength, made } from "../testing/worksheet";
 
 function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
   return shapeOf(
@@ -16,6 +16,9 @@ function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Re
     }),
   );
 }
+
+/** The line that sets the length: the reconciling comes after it. */
+const setOf = (shape: ReturnType<typeof made>) => shape.worksheet[0] as NonNullable<(typeof shape.worksheet)[0]>;
 
 describe("length and leg", () => {
   test.each([
@@ -60,5 +63,26 @@ describe("length and leg", () => {
     [[{ id: "a", move: "set-length", on: true, params: { length: "4 mm wide" } }], "moves.0.params.length"],
   ])("bad moves are refused with their place: %j", (moves, path) => {
     expect(deriveShape(palazzoJob(HAND_BODY, { moves }))).toMatchObject({ ok: false, errors: [{ path }] });
+  });
+
+  test("a cuff comes off the length, but leaves what a leg needs to be sewn", () => {
+    const cuffed = made(["set-length", { length: "900 mm", less: "60 mm" }]);
+    expect(cuffed.plan.levels.hem).toBe(840);
+    expect(setOf(cuffed).numbers.length?.mm).toBe(900);
+    const short = made(["set-length", { length: "shorts", less: "60 mm" }]);
+    expect(short.plan.levels.hem).toBe(340); // the crotch line 280 + 60
+    expect(setOf(short).numbers.hemLevel?.asked).toBe(300); // 360 - 60
+  });
+
+  test("near the floor the sentence says by how much it clears it in shoes", () => {
+    const says = (length: string): string => setOf(made(["set-length", { length }])).template;
+    expect(says("full")).toMatch(/off the floor in \{shoe\} shoes/);
+    expect(says("knee")).not.toMatch(/floor/);
+    expect(setOf(made(["set-length", { length: "full" }])).numbers.offFloor?.mm).toBe(20); // 1050 + 30 - 1060
+  });
+
+  test("no leg at all, or a unit gone wrong, is passed over with what works", () => {
+    expect(setOf(made(["set-length", { length: "300 mm" }])).passed).toMatch(/The shortest is 34\.0 cm/);
+    expect(setOf(made(["set-length", { length: "2500 mm" }])).passed).toMatch(/Check the unit/);
   });
 });

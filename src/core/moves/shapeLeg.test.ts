@@ -1,3 +1,4 @@
+import { landmarkOf } from "../drafting";
 import { badPair } from "../testing/badOutline";
 import { legGirth, made } from "../testing/worksheet";
 
@@ -20,5 +21,54 @@ describe("shape the leg", () => {
     const odd = made(["shape-leg", { start: "hip", out: "60 mm" }], ["set-length", { length: "900 mm" }]);
     expect(odd.worksheet[0]?.passed).toMatch(/can turn between/);
     expect(odd.plan.levels.hem).toBe(900);
+  });
+
+  test("the back is wider by what is asked, at knee and hem alike, the whole girth staying", () => {
+    for (const extra of [0, 25, 40]) {
+      const leg = made(["shape-leg", { knee: "480 mm", hem: "480 mm", backExtra: `${extra} mm` }], ["set-length"]);
+      expect(leg.readings.hemWidthBack - leg.readings.hemWidthFront).toBeCloseTo(extra, 6);
+      expect(leg.readings.hemGirth).toBeCloseTo(480, 6);
+    }
+  });
+
+  test("width goes across the crease from the inseam's half to the side's, on front and back, the girth staying", () => {
+    const even = made(["shape-leg", { hem: "480 mm" }], ["set-length"]);
+    const moved = made(["shape-leg", { hem: "480 mm", hemToSide: "12 mm" }], ["set-length"]);
+    for (const id of ["front", "back"] as const) {
+      const side = (of: typeof even): number => Math.abs(landmarkOf(of[id], "hemSide")[0]);
+      const inseam = (of: typeof even): number => Math.abs(landmarkOf(of[id], "hemInseam")[0]);
+      expect([side(moved) - side(even), inseam(even) - inseam(moved)]).toEqual([
+        expect.closeTo(12, 6),
+        expect.closeTo(12, 6),
+      ]);
+    }
+    expect(moved.readings.hemGirth).toBeCloseTo(480, 6);
+    // An eighth of the leg is the most: beyond it the crease would leave the leg.
+    expect(made(["shape-leg", { hem: "480 mm", hemToSide: "61 mm" }]).worksheet[0]?.passed).toMatch(
+      /an eighth of the leg, 6\.0 cm/,
+    );
+  });
+
+  test("a hem beats what the edges flare, as it was stated last or not", () => {
+    const both = made(["shape-leg", { knee: "400 mm", hem: "520 mm", out: "60 mm" }], ["set-length"]);
+    expect(both.readings.hemGirth).toBeCloseTo(520, 0);
+    expect(both.worksheet[0]?.numbers.out?.mm).toBeCloseTo(30, 6); // (520 - 400) / 4
+  });
+
+  test("its sentence says what the leg does: falls straight, flares or tapers", () => {
+    const says = (params: Record<string, unknown>): string => made(["shape-leg", params]).worksheet[0]?.template ?? "";
+    expect(says({ knee: "480 mm", hem: "480 mm" })).toMatch(/fall straight/);
+    expect(says({ knee: "420 mm", hem: "600 mm" })).toMatch(/flare it from there/);
+    expect(says({ knee: "420 mm", hem: "340 mm" })).toMatch(/taper it/);
+    expect(says({ knee: "420 mm", hem: "340 mm", start: "700 mm" })).toMatch(/\{start\} below the waist/);
+  });
+
+  test("what no leg can be cut to is passed over with the range", () => {
+    for (const [params, words] of [
+      [{ hem: "60 mm" }, /Choose 12 to 250 cm/],
+      [{ knee: "3000 mm" }, /Choose 12 to 250 cm/],
+      [{ start: "1400 mm" }, /can turn between 34\.0 cm/],
+    ] as const)
+      expect(made(["shape-leg", params]).worksheet[0]?.passed).toMatch(words);
   });
 });

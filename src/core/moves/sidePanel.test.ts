@@ -32,4 +32,31 @@ describe("a side panel", () => {
     expect(lastLine(made(...STRAIGHT, ["side-panel", { reach: "300 mm" }])).passed).toMatch(/nearer to the crease/);
     expect(lastLine(made(...STRAIGHT, ["side-panel", { above: "400 mm" }])).passed).toMatch(/at least 2 cm below/);
   });
+
+  test("gathered instead of pleated, the seam says so and nothing else changes", () => {
+    const gathered = made(...STRAIGHT, ["side-panel", { fullness: 2.5, above: "80 mm", how: "gathered" }]);
+    const how = (shape: typeof sides): string | undefined =>
+      shape.joins.find((j) => j.id === "side-panel-top-front")?.how;
+    expect([how(sides), how(gathered)]).toEqual(["pleated", "gathered"]);
+    expect(gathered.readings.hemGirth).toBeCloseTo(sides.readings.hemGirth, 6);
+  });
+
+  test("at a fullness of one the panel is what was cut away: the leg keeps its width", () => {
+    const one = made(...STRAIGHT, ["side-panel", { fullness: 1 }]);
+    // Flat and straight below, where the leg was curved: a little wider than the leg, never narrower.
+    expect(one.readings.hemGirth).toBeGreaterThan(480);
+    expect(one.readings.hemGirth).toBeLessThan(480 * 1.5);
+  });
+
+  test("further from the crease less is replaced", () => {
+    const at = (reach: string): number => made(...STRAIGHT, ["side-panel", { reach }]).readings.hemWidthFront;
+    expect(at("30 mm") - at("0 mm")).toBeCloseTo(30, 3);
+  });
+
+  test("the curve may run out lower; below the hem or through a dart it is passed over", () => {
+    expect(lastLine(made(...STRAIGHT, ["side-panel", { drop: "300 mm" }])).passed).toBeNull();
+    expect(lastLine(made(...STRAIGHT, ["side-panel", { drop: "20 mm" }])).passed).toMatch(/6 to 50 cm below/);
+    const short = made(["shape-leg"], ["set-length", { length: "shorts" }], ["side-panel", { drop: "300 mm" }]);
+    expect(lastLine(short).passed).toMatch(/run out below the hem/);
+  });
 });

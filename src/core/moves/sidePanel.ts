@@ -26,7 +26,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { inCm, plain, quantity, type Mm, type Quantity } from "../units";
+import { inCm, plain, quantity, ratioText, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, hemGirthOr, numberOr, paramOr } from "./auto";
 import { cutPanel } from "./cut";
 import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
@@ -150,14 +150,14 @@ export const sidePanel: Move<Params> = {
         panels: [...next.panels, panel],
         joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back")],
       },
-      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? "at the crease" : "{reach} from the crease"}; let in one panel ${how} ${plain(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
+      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? "at the crease" : "{reach} from the crease"}; let in one panel ${how} ${ratioText(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
       numbers: {
         above,
         reach,
         drop,
         hemAfter: quantity(legHem + roleLength(panel, "hem"), "hem of one leg with the panel"),
         seam: quantity(sewn, "curved seam of front and back"),
-        top: quantity(fullness * sewn, `${plain(fullness)} x the curved seam ${plain(sewn)}`),
+        top: quantity(fullness * sewn, `${ratioText(fullness)} x the curved seam ${plain(sewn)}`),
       },
       shown: [front, back].map((side) => ({
         panel: side.panel.id,

@@ -1,5 +1,11 @@
-import { landmarkOf, panelWidthAt, type Panel } from "../drafting";
-import { HIP_WIDE, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
+import { landmarkOf, panelWidthAt, type Panel, panelOutline } from "../drafting";
+import { HIP_WIDE, lastLine, type Line, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
+
+/** Middle of a panel's outline, across. */
+const landmarkMiddle = (panel: Panel): number => {
+  const xs = panelOutline(panel).map((p) => p[0]);
+  return (Math.min(...xs) + Math.max(...xs)) / 2;
+};
 
 describe("a split", () => {
   test("on one leg alone: left and right differ there and nowhere else, and every seam is sewn on each", () => {
@@ -39,5 +45,33 @@ describe("a split", () => {
   test("the line may stand beside the crease; one that leaves the panel is passed over", () => {
     expect(lastLine(made(...HIP_WIDE, ["split", { out: "30 mm" }])).passed).toBeNull();
     expect(lastLine(made(...HIP_WIDE, ["split", { out: "900 mm" }])).passed).toMatch(/does not reach/);
+  });
+
+  test("the back is split as the front is, and both legs of it", () => {
+    const back = made(...HIP_WIDE, ["split", { panel: "back" }]);
+    expect(back.panels.map((p) => [p.id, p.half])).toEqual([
+      ["front", "both"],
+      ["back-centre", "both"],
+      ["back-side", "both"],
+    ]);
+    const [a, b] = seamLengths(back, "back-split");
+    expect(a).toBeCloseTo(b, 6);
+    expect(lastLine(back).numbers.seam?.mm).toBeCloseTo(a, 6);
+    expect(back.readings.hemGirth).toBeCloseTo(480, 3);
+  });
+
+  test("parts lie from the centre to the side, as the waist is walked", () => {
+    const both = made(...HIP_WIDE, ["split"]);
+    expect(both.panels.map((p) => p.id)).toEqual(["front-centre", "front-side", "back"]);
+    const middles = both.panels.slice(0, 2).map((p) => landmarkMiddle(p));
+    // The centre front lies on the right of its panel.
+    expect(middles[0]).toBeGreaterThan(middles[1] as number);
+  });
+
+  test("its sentence names the leg, and the dart it runs through", () => {
+    const says = (...lines: readonly Line[]): string => lastLine(made(...lines)).template;
+    expect(says(...STRAIGHT, ["split", { leg: "left" }])).toMatch(/left front alone .* through the dart/);
+    expect(says(...HIP_WIDE, ["split", { panel: "back", leg: "right" }])).toMatch(/right back alone/);
+    expect(says(...HIP_WIDE, ["split", { out: "30 mm" }])).toMatch(/a line \{out\} from the crease/);
   });
 });

@@ -139,3 +139,60 @@ test("the hip line is a place to hinge on any leg; only a hinge moved by hand ha
   expect(shorts({})).toBeNull();
   expect(shorts({ hingeAt: "200 mm" })).toMatch(/hinge can lie/);
 });
+
+describe("where the slash runs and hinges", () => {
+  const at = (params: Record<string, unknown>) => spreadBy(HAND_BODY, { hemSpread: "160 mm", ...params });
+  const line = (params: Record<string, unknown>) => at(params).worksheet.at(-1);
+
+  test("beside the crease, toward the side or the inseam: the hem still gains its gaps", () => {
+    const middle = at({}).readings.hemGirth;
+    for (const slashAt of ["40 mm", "-40 mm"])
+      expect(Math.abs(at({ slashAt }).readings.hemGirth / middle - 1)).toBeLessThan(0.02);
+    expect(line({ slashAt: "400 mm" })?.passed).toMatch(/does not reach the hem/);
+  });
+
+  test("a hinge lower on the side opens the same gap from there", () => {
+    const low = at({ hingeAt: "100 mm" });
+    expect(edgeLength(low.front, "side")).toBeCloseTo(edgeLength(at({}).front, "side"), 3);
+    const shown = low.shown.find((s) => s.panel === "front");
+    // The other hinge is the crotch point, at 280.
+    expect(Math.max(...(shown?.hinges ?? []).map((p) => p[1]))).toBeGreaterThan(210 + 90);
+    expect(line({ hingeAt: "2000 mm" })?.passed).toMatch(/The hinge can lie/);
+  });
+
+  test("laid over, width comes out of the hem and the seams keep their lengths", () => {
+    const wide = spreadBy(HAND_BODY, { hemSpread: "0 mm" });
+    const slim = spreadBy(HAND_BODY, { hemSpread: "-60 mm" });
+    expect(wide.readings.hemGirth - slim.readings.hemGirth).toBeCloseTo(120, -1);
+    expect(edgeLength(slim.front, "side")).toBeCloseTo(edgeLength(wide.front, "side"), 2);
+    expect(edgeLength(slim.back, "inseam")).toBeCloseTo(edgeLength(wide.back, "inseam"), 2);
+  });
+
+  test("each panel shows its slashes, their hinges and the wedges they opened", () => {
+    for (const shown of at({}).shown) {
+      expect([shown.slashes.length, shown.wedges.length, shown.hinges.length]).toEqual([2, 2, 2]);
+      for (const wedge of shown.wedges) {
+        const [hinge, stay, tip] = wedge as [
+          readonly [number, number],
+          readonly [number, number],
+          readonly [number, number],
+        ];
+        const gap = Math.hypot(tip[0] - stay[0], tip[1] - stay[1]);
+        expect(gap).toBeCloseTo(80, 3);
+        expect(Math.hypot(tip[0] - hinge[0], tip[1] - hinge[1])).toBeCloseTo(
+          Math.hypot(stay[0] - hinge[0], stay[1] - hinge[1]),
+          6,
+        );
+      }
+    }
+  });
+
+  test("cuts at an edge or a place that is not there are passed over and named", () => {
+    const cut = (open: unknown, hinge: unknown) =>
+      spreadBy(HAND_BODY, { cuts: [{ panel: "front", open, hinge, gap: "40 mm" }] }).worksheet.at(-1)?.passed;
+    const hem = { edge: "hem", at: 60 };
+    expect(cut({ edge: "sleeve", at: 0 }, hem)).toMatch(/no edge “sleeve”/);
+    expect(cut(hem, { edge: "side", at: "elbow" })).toMatch(/no landmark “elbow”/);
+    expect(cut(hem, { edge: "side", at: 5000 })).toMatch(/lies beyond the side/);
+  });
+});

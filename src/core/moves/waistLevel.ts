@@ -1,6 +1,16 @@
 import { z } from "zod";
-import { ABOVE_HIP, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { plain, quantity } from "../units";
+import {
+  ABOVE_HIP,
+  drawSettledLegs,
+  landmarkOf,
+  panelOutline,
+  sectionWidth,
+  withHipWideWaist,
+  type LegPlan,
+  type PanelPlan,
+} from "../drafting";
+import { pointRotate, type Point } from "../geometry";
+import { plain, quantity, type Mm } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
 import { MoveRefused, type Move } from "./move";
@@ -12,11 +22,53 @@ const schema = z.strictObject({
 /** Least height of a panel between waist line and hip line. */
 const LEAST_ABOVE_HIP = 40;
 
-/** Moves the waist line up or down; its girth stays what was asked, hip, knee and length stay where they are. */
+/** A dart whose mouth the lowered waist leaves narrower than this is gone. */
+const LEAST_DART: Mm = 3;
+
+/**
+ * What a lowered waist finds of a panel: its width along a line that much below the old waist and parallel to it, darts
+ * closed, and what is left of the darts. The body is wider there, so the edge is; kept at the old girth it would bind.
+ */
+function recutter(plan: LegPlan, down: Mm): (panel: "front" | "back") => PanelPlan {
+  const { legs } = drawSettledLegs(plan);
+  return (id) => {
+    const panel = legs[id];
+    const own = plan[id];
+    const [centre, side] = [landmarkOf(panel, "waistCentre"), landmarkOf(panel, "waistSide")];
+    // Turned so that the waist lies level.
+    const [left, right] = centre[0] < side[0] ? [centre, side] : [side, centre];
+    const level = (p: Point): Point => pointRotate(p, left, 0 - Math.atan2(right[1] - left[1], right[0] - left[0]));
+    const outline = panelOutline(panel).map(level);
+    const darts = panel.lines.filter((l) => l.kind === "dart").map((l) => l.points.map(level));
+    const mouths = (at: Mm): Mm => darts.reduce((sum, dart) => sum + sectionWidth(dart, left[1] + at), 0);
+    const net = (at: Mm): Mm => sectionWidth(outline, left[1] + at) - mouths(at);
+    // The waist itself is curved: what straight lines near it would measure is read off two lines below it.
+    const rate = (net(2 * READ_AT) - net(READ_AT)) / READ_AT;
+    const gained = down < READ_AT ? rate * down : net(down) - net(READ_AT) + rate * READ_AT;
+    const taken = down < READ_AT ? own.darts.count * own.darts.intake * (1 - down / own.darts.length) : mouths(down);
+    const intake = own.darts.count === 0 ? 0 : taken / own.darts.count;
+    const kept = intake >= LEAST_DART;
+    return {
+      ...own,
+      netWaist: own.netWaist + gained,
+      darts: {
+        ...own.darts,
+        count: kept ? own.darts.count : 0,
+        intake: kept ? intake : 0,
+        length: own.darts.length - down,
+      },
+    };
+  };
+}
+
+/** Clear of the waist's own curve. */
+const READ_AT: Mm = 20;
+
+/** Moves the waist line: lowered, the panels are cut again further down; raised, the waist's girth stays. */
 export const waistLevel: Move<z.infer<typeof schema>> = {
   id: "waist-level",
   label: "Move the waist line",
-  note: "Raises or lowers the waist edge; every other level still counts from the natural waist.",
+  note: "Cuts the waist edge lower, as wide as the panels are there, or raises it; other levels still count from the natural waist.",
   schema,
   redraws: true,
   apply(state, params, context) {
@@ -33,6 +85,7 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
         by.mm > 200 ? 200 : lowest,
       );
     }
+    const recut = by.mm < 0 ? recutter(plan, -by.mm) : (panel: "front" | "back"): PanelPlan => plan[panel];
     // Darts end clear of the hip line however low the waist comes.
     const room = levels.hip - waist - ABOVE_HIP;
     const shorter = (panel: PanelPlan): PanelPlan => ({
@@ -42,16 +95,20 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
     const moved: LegPlan = {
       ...plan,
       levels: { ...levels, waist },
-      front: shorter(plan.front),
-      back: shorter(plan.back),
+      front: shorter(recut("front")),
+      back: shorter(recut("back")),
     };
     return {
       state: { ...state, plan: withHipWideWaist(moved) },
       template:
         by.mm < 0
-          ? "Lower the waist line by {amount}; all levels still count from the natural waist."
+          ? "Lower the waist line by {amount} and cut the panels there, {waist} round; all levels still count from the natural waist."
           : "Raise the waist line by {amount}; all levels still count from the natural waist.",
-      numbers: { amount: quantity(Math.abs(by.mm), by.formula, { by }), by },
+      numbers: {
+        amount: quantity(Math.abs(by.mm), by.formula, { by }),
+        by,
+        waist: quantity(2 * (moved.front.netWaist + moved.back.netWaist), "sewn waist of both legs, darts closed"),
+      },
       shown: [],
       handles: [],
     };

@@ -11,4 +11,25 @@ describe("widen the leg", () => {
     expect(Math.abs(landmarkOf(wide.front, "hemInseam")[0])).toBeCloseTo(113.75 + gain / 3, 6);
     expect(badPair(wide.front, wide.back, 3)).toEqual([]);
   });
+
+  test("the inseam gains a share, an amount, or what a hem asks", () => {
+    const inner = (params: Record<string, unknown>): number =>
+      113.75 - Math.abs(landmarkOf(made(["widen-leg", { side: "25 mm", ...params }]).front, "hemInseam")[0]);
+    const gain = 156 + 25 - 113.75;
+    expect(inner({ inseamShare: 0 })).toBeCloseTo(0, 6);
+    expect(inner({ inseamShare: 1 })).toBeCloseTo(0 - gain, 6);
+    expect(inner({ inseam: "10 mm" })).toBeCloseTo(-10, 6);
+    expect(made(["widen-leg", { hemGirth: "720 mm" }], ["set-length"]).readings.hemGirth).toBeCloseTo(720, 1);
+  });
+
+  test("a stated share beats the style's hem; a stated hem beats the share", () => {
+    const both = made(["widen-leg", { hemGirth: "700 mm", inseamShare: 0 }], ["set-length"]);
+    expect(both.readings.hemGirth).toBeCloseTo(700, 1);
+  });
+
+  test("taken in, the side moves in; too far is passed over", () => {
+    const slim = made(["widen-leg", { side: "-10 mm" }]);
+    expect(Math.abs(landmarkOf(slim.front, "hipSide")[0])).toBeCloseTo(146, 6);
+    expect(made(["widen-leg", { side: "300 mm" }]).worksheet[0]?.passed).toMatch(/-6 to 20 cm/);
+  });
 });

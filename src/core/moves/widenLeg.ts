@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { inCm, lengthInputSchema, plain, quantity, type Mm } from "../units";
+import { inCm, lengthInputSchema, plain, quantity, ratioText, type Mm } from "../units";
 import { autoLengthSchema, hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { widenOwn } from "./ownMaps";
@@ -97,7 +97,7 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
           own ??
           (girth
             ? quantity(inner, `half of what the sides leave of a hem of ${plain(girth.mm)}`, { hemGirth: girth })
-            : quantity(inner, `${plain(share)} of what the front hem gained at the side`)),
+            : quantity(inner, `${ratioText(share)} of what the front hem gained at the side`)),
       },
       shown: [],
       handles: [],

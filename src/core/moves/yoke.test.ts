@@ -58,4 +58,45 @@ describe("a yoke", () => {
     expect(lastLine(deep).passed).toMatch(/3 to [\d.]+ cm deep/);
     expect(deep.panels.map((p) => p.id)).toEqual(["front", "back"]);
   });
+
+  test("left to itself it is 90 at the centre back and three quarters of that at side and front", () => {
+    const { centre, side, front, seam } = lastLine(yoked).numbers;
+    expect([centre?.mm, side?.mm, front?.mm]).toEqual([90, 67.5, 67.5]);
+    const lengths = ["front-yoke", "back-yoke"].map((id) => seamLengths(yoked, id)[0]);
+    expect(seam?.mm).toBeCloseTo((lengths[0] ?? 0) + (lengths[1] ?? 0), 6);
+  });
+
+  test("on the back alone or the front alone, the other panel stays whole", () => {
+    const back = made(...STRAIGHT, ["yoke", { panels: "back" }]);
+    expect(back.panels.map((p) => p.id)).toEqual(["front", "back-yoke", "back-lower"]);
+    const front = made(...STRAIGHT, ["yoke", { panels: "front", front: "80 mm" }]);
+    expect(front.panels.map((p) => p.id)).toEqual(["front-yoke", "front-lower", "back"]);
+    for (const shape of [back, front]) {
+      expect(shape.readings.waistGirth).toBeCloseTo(760, 3);
+      expect(badPattern(shape.panels, shape.joins, 3)).toEqual([]);
+    }
+    expect(lastLine(back).template).not.toMatch(/centre front/);
+    expect(lastLine(front).template).not.toMatch(/centre back/);
+  });
+
+  test("its centre back may be a seam, and is then sewn with the rest of the crotch", () => {
+    const seamed = made(...STRAIGHT, ["yoke", { fold: false }]);
+    expect(edgeOf(panelOf(seamed, "back-yoke"), "crotch").role).toBe("crotch");
+    const back = seamed.joins.find((j) => j.id === "crotch-back");
+    expect(back?.a.map((ref) => ref.panel)).toEqual(expect.arrayContaining(["back-yoke", "back-lower"]));
+  });
+
+  test("a remnant of the front's dart may stay below as well; what is left there and above is the whole dart", () => {
+    const rest = made(...STRAIGHT, ["yoke", { frontDart: "remnant" }]);
+    const darts = panelOf(rest, "front-lower").edges.filter((e) => e.role === "dart");
+    expect(darts).toHaveLength(1);
+    const whole = plain.front.edges.find((e) => e.role === "dart");
+    expect(edgeLength(panelOf(rest, "front-lower"), darts[0]?.id ?? "")).toBeLessThan(
+      whole ? edgeLength(plain.front, whole.id) : 0,
+    );
+  });
+
+  test("shallower than 3 cm nothing can be cut", () => {
+    expect(lastLine(made(...STRAIGHT, ["yoke", { centre: "20 mm" }])).passed).toMatch(/can be 3 to [\d.]+ cm deep/);
+  });
 });

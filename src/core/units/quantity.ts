@@ -24,6 +24,11 @@ export function quantity(mm: Mm, formula: string, from: Readonly<Record<string, 
   };
 }
 
+/** A share or a ratio as text, to a hundredth. */
+export function ratioText(ratio: number): string {
+  return String(Number(ratio.toFixed(2)));
+}
+
 /** Millimetres for a sum shown to a reader: one decimal at most, no trailing zero. */
 export function plain(mm: Mm): string {
   return String(Math.round(mm * 10) / 10);
