@@ -1,5 +1,6 @@
 import { writeFileSync } from "node:fs";
-import { chromium, type CDPSession, type Page } from "@playwright/test";
+import type { CDPSession, Page } from "@playwright/test";
+import { base, openSample } from "./browser";
 
 /**
  * Pulls every handle of every sample job in the running program and prints, as JSON, how long the page's own thread
@@ -8,7 +9,6 @@ import { chromium, type CDPSession, type Page } from "@playwright/test";
  * A shared machine takes the processor away for whole frames at a time, so beside the time on the clock the time the
  * processor really worked is told; tracing itself costs some of both.
  */
-const base = `http://localhost:${process.env.PORT ?? "4310"}`;
 const STEPS = 24;
 const ONLY = process.env.JOB;
 
@@ -107,13 +107,7 @@ async function pulled(page: Page, session: CDPSession, job: string, id: string):
 }
 
 async function main(): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
-  });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(`${base}/?workroom=sample`);
-  await page.getByText("Heron walk").first().waitFor();
+  const { browser, page } = await openSample();
   const jobs = await page.evaluate(() =>
     [...document.querySelectorAll<HTMLAnchorElement>("a[href*='job=']")]
       .map((a) => new URL(a.href).searchParams.get("job") ?? "")

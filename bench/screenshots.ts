@@ -1,17 +1,10 @@
-import { chromium } from "@playwright/test";
+import { base, openSample } from "./browser";
 
 /** One current picture of each main view, from the sample workroom, into docs/screenshots. Needs a running bin/demo. */
-const base = `http://localhost:${process.env.PORT ?? "4310"}`;
 const job = "sample-heron-walk";
 
 async function main(): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],
-  });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await page.goto(`${base}/?workroom=sample`);
-  await page.getByText("Heron walk").first().waitFor();
+  const { browser, page } = await openSample();
   // The miniatures are drawn behind the page.
   await page.waitForFunction(() => document.querySelectorAll("li svg path[stroke-dasharray]").length >= 8);
   await page.screenshot({ path: "docs/screenshots/workroom.png" });

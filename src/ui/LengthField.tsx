@@ -64,7 +64,16 @@ export function LengthField(props: Props) {
   return (
     <TextField
       label={props.hideLabel ? undefined : label}
-      slotProps={{ htmlInput: { "aria-label": label, inputMode: "text", autoComplete: "off", spellCheck: false } }}
+      slotProps={{
+        htmlInput: {
+          "aria-label": label,
+          inputMode: "text",
+          autoComplete: "off",
+          spellCheck: false,
+          // Kept, an inch fraction stands as one; while it is typed it stays as typed.
+          style: typed === null && shown.includes("/") ? { fontFeatureSettings: '"frac", "tnum" 0' } : undefined,
+        },
+      }}
       value={shown}
       placeholder={props.placeholder}
       error={problem !== null || Boolean(props.error)}

@@ -1,21 +1,7 @@
 import { deriveShape } from "../derive";
 import { landmarkOf } from "../drafting";
-import type { Job } from "../files";
-import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { edgeLength, made } from "../testing/worksheet";
-
-function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
-  return shapeOf(
-    palazzoJob(body, {
-      style: { id: "palazzo", params },
-      moves: [
-        { id: "a", move: "shape-leg", on: true, params: {} },
-        { id: "b", move: "set-length", on: true, params: {} },
-        { id: "c", move: "spread", on: true, params: spread },
-      ],
-    }),
-  );
-}
+import { HAND_BODY, palazzoJob } from "../testing/jobs";
+import { edgeLength, made, spreadBy } from "../testing/worksheet";
 
 /** The line that sets the length: the reconciling comes after it. */
 const setOf = (shape: ReturnType<typeof made>) => shape.worksheet[0] as NonNullable<(typeof shape.worksheet)[0]>;

@@ -1,29 +1,15 @@
 import fc from "fast-check";
 import { deriveShape } from "../derive";
 import { edgeOf, landmarkOf, roleLength } from "../drafting";
-import type { Job } from "../files";
 import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { edgeLength } from "../testing/worksheet";
+import { edgeLength, spreadBy } from "../testing/worksheet";
 import { slashAndSpread } from "./slash";
 
 /** The same bodies every time; the bench runs other and more. */
 const SEED = 20261123;
-
-function spreadBy(body: Job["body"], spread: Record<string, unknown>, params: Record<string, unknown> = {}) {
-  return shapeOf(
-    palazzoJob(body, {
-      style: { id: "palazzo", params },
-      moves: [
-        { id: "a", move: "shape-leg", on: true, params: {} },
-        { id: "b", move: "set-length", on: true, params: {} },
-        { id: "c", move: "spread", on: true, params: spread },
-      ],
-    }),
-  );
-}
 
 describe("slash and spread", () => {
   test("the bare move turns regions rigidly: every unopened edge keeps its length to a billionth", () => {

@@ -44,3 +44,14 @@ export function lastLine(shape: Pick<Shape, "worksheet">): WorksheetLine {
 /** Girth of one leg at a level, over all its panels. */
 export const legGirth = (shape: Pick<Shape, "panels">, leg: "left" | "right", y: Mm): Mm =>
   shape.panels.filter((p) => p.half === leg || p.half === "both").reduce((sum, p) => sum + panelWidthAt(p, y), 0);
+
+/** A palazzo of shaped leg, length and spread on a card, with what is stated of the spread and of the style. */
+export function spreadBy(
+  body: Job["body"],
+  spread: Readonly<Record<string, unknown>>,
+  params: Readonly<Record<string, unknown>> = {},
+) {
+  return shapeOf(
+    palazzoJob(body, { style: { id: "palazzo", params }, moves: movesOf(...STRAIGHT, ["spread", spread]) }),
+  );
+}
