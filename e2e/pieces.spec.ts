@@ -11,7 +11,8 @@ test.describe("pieces", () => {
   test.beforeEach(async ({ page }) => openSample(page));
 
   test("a contour band and a fly: chosen, drawn, cut, and nothing at fault", async ({ page }) => {
-    await openStage(page, "pieces", "sample-mayor-pleats");
+    await openStage(page, "pieces", "sample-lantern-bearer");
+    await choose(page, "How it opens", "fly, centre front");
     await expect(cut(page)).toContainText("Fly facing");
     await choose(page, "Edge", "contour band");
     await expect(cut(page)).toContainText("Band, front");
@@ -19,6 +20,13 @@ test.describe("pieces", () => {
     await choose(page, "Its facing is", "cut with the fronts");
     await expect(cut(page)).not.toContainText("Fly facing");
     await expect(page.getByRole("button", { name: /: fault\./ })).toHaveCount(0);
+  });
+
+  test("no contour band can be cut from a pleated waist: it is said, and the fly stays", async ({ page }) => {
+    await openStage(page, "pieces", "sample-mayor-pleats");
+    await choose(page, "Edge", "contour band");
+    await expect(page.getByText(/No contour band can be cut here.*is pleated/)).toBeVisible();
+    await expect(cut(page)).toContainText("Fly facing");
   });
 
   test("pockets are added, made too small, caught, and opened again by one press", async ({ page }) => {
