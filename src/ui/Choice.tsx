@@ -2,26 +2,27 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 
-/** A short list to choose from, labelled on its left. */
+/** A short list to choose from, labelled on its left, or above it where the room is narrow. */
 export function Choice<T extends string>(props: {
   readonly label: string;
   readonly value: T;
   readonly options: readonly (readonly [T, string])[];
   readonly onChange: (value: T) => void;
-  /** Width of the list in pixels. */
-  readonly width?: number;
+  /** Width of the list in pixels; `above` gives it the whole width. */
+  readonly width?: number | "above";
 }) {
+  const above = props.width === "above";
   return (
     <label
       style={{
         display: "grid",
-        gridTemplateColumns: `1fr ${props.width ?? 128}px`,
+        gridTemplateColumns: above ? "1fr" : `1fr ${props.width ?? 128}px`,
         alignItems: "center",
-        gap: 8,
+        gap: above ? 2 : 8,
         minHeight: 34,
       }}
     >
-      <span style={{ fontStretch: "85%" }}>{props.label}</span>
+      <span style={{ fontStretch: "85%", fontSize: above ? 13 : undefined }}>{props.label}</span>
       <TextField
         select
         value={props.value}

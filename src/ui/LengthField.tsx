@@ -70,8 +70,6 @@ export function LengthField(props: Props) {
           inputMode: "text",
           autoComplete: "off",
           spellCheck: false,
-          // Kept, an inch fraction stands as one; while it is typed it stays as typed.
-          style: typed === null && shown.includes("/") ? { fontFeatureSettings: '"frac", "tnum" 0' } : undefined,
         },
       }}
       value={shown}

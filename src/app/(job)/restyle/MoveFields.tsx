@@ -103,7 +103,7 @@ function ChoiceField({ index, field, own }: FieldProps) {
       label={field.label}
       value={typeof own === "string" || typeof own === "boolean" ? String(own) : (options[0]?.[0] ?? "")}
       options={options}
-      width={120}
+      width="above"
       onChange={(value) => setParams(index, { [field.param]: isFlag ? value === "true" : value })}
     />
   );
