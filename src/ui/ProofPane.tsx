@@ -2,6 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Check, CheckStatus, Remedy } from "@/core/inspect";
+import { onTape } from "@/core/units";
 import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
 import { setView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
@@ -133,11 +134,12 @@ export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
 /** What stands in the way of drawing the job as it is; the last good pattern stays on the table. */
 export function FaultNote() {
   const { fault, shape } = useOpenJob();
+  const tape = useView((v) => v.tape);
   if (!fault) return null;
   return (
     <div role="alert" style={{ borderLeft: "4px solid var(--fault)", padding: "4px 0 4px 10px", marginBottom: 14 }}>
       {fault.errors.map((e) => (
-        <div key={e.path + e.message}>{e.message}</div>
+        <div key={e.path + e.message}>{onTape(e.message, tape)}</div>
       ))}
       {shape ? (
         <div style={{ color: "var(--quiet)", fontSize: 13 }}>The table shows the last pattern that could be drawn.</div>

@@ -1,4 +1,4 @@
-import { legOf, rimLength } from "../drafting";
+import { CannotDraft, legOf, rimLength } from "../drafting";
 import type { Job } from "../files";
 import type { MoveContext } from "../moves";
 import type { MoveEntry, Style } from "../styles";
@@ -77,7 +77,7 @@ export function meetingHem(context: MoveContext, make: (context: MoveContext) =>
     try {
       return make({ ...context, styleParams: { ...context.styleParams, hemGirth: exactLength(hem) } });
     } catch (error) {
-      if (error instanceof MoveFault) return null;
+      if (error instanceof MoveFault || error instanceof CannotDraft) return null;
       throw error;
     }
   };

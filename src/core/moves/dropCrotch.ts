@@ -26,7 +26,7 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
     if (crotch < least || crotch > most) {
       throw new MoveRefused(
         "by",
-        `The crotch line can move ${plain(least - levels.crotch)} to ${plain(most - levels.crotch)} mm here, not ${plain(by.mm)}.`,
+        `The crotch line can move ${plain(least - levels.crotch)} to ${plain(most - levels.crotch)} mm here, not ${plain(by.mm)} mm.`,
         crotch > most ? most - levels.crotch : least - levels.crotch,
       );
     }

@@ -46,7 +46,7 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
   apply(state, params, context) {
     const gap = paramOr("full-spread", "gap", params.gap, context) ?? quantity(40, "the usual 40 a panel");
     if (gap.mm < -80 || gap.mm > 600)
-      throw new MoveRefused("gap", "A panel opens 60 cm at the most, or is laid over by 8.", gap.mm > 0 ? 600 : -80);
+      throw new MoveRefused("gap", "A panel opens 60 cm at the most, or is laid over by 8 cm.", gap.mm > 0 ? 600 : -80);
     const which = params.panels ?? "both";
     const roots = which === "both" ? (["front", "back"] as const) : [which];
     const opened = (gap.mm === 0 ? [] : roots).map((root) =>

@@ -81,7 +81,7 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
       const lowest = levels.waist - levels.hip + LEAST_ABOVE_HIP;
       throw new MoveRefused(
         "by",
-        `The waist line can move between ${plain(lowest)} and 200 mm here, not ${plain(by.mm)}.`,
+        `The waist line can move between ${plain(lowest)} and 200 mm here, not ${plain(by.mm)} mm.`,
         by.mm > 200 ? 200 : lowest,
       );
     }

@@ -41,7 +41,7 @@ export const waistShaping: Move<Params> = {
       if (asked < 0 || asked > 2 * WIDEST_DART * length) {
         throw new MoveRefused(
           `${panel}Intake`,
-          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST_DART * length)} mm together, not ${plain(asked)}.`,
+          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST_DART * length)} mm together, not ${plain(asked)} mm.`,
           2 * WIDEST_DART * length,
         );
       }

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { exactLength, formatLength, keptText, parseLength, readLength, roundingNote, roundToTape } from ".";
+import { exactLength, formatLength, keptText, onTape, parseLength, readLength, roundingNote, roundToTape } from ".";
 
 const mm = (text: string, unit: "in" | "cm" | "mm" = "in"): number => {
   const read = parseLength(text, unit);
@@ -78,5 +78,32 @@ describe("printing on the tape", () => {
         },
       ),
     );
+  });
+});
+
+describe("a refusal on the maker's tape", () => {
+  test.each([
+    ["A casing is 1 to 12 cm deep.", "A casing is 3/8 to 4 3/4 in deep."],
+    ["The largest that works is 103.2 cm.", "The largest that works is 40 5/8 in."],
+    [
+      "A flounce starts between 36.0 cm and 32.0 cm below the waist.",
+      "A flounce starts between 14 1/8 in and 12 5/8 in below the waist.",
+    ],
+    [
+      "The crotch line can move -55 to 35 mm here, not -80.",
+      "The crotch line can move −2 1/8 to 1 3/8 in here, not -80.",
+    ],
+    ["There is no room to lay 60 mm over.", "There is no room to lay 2 3/8 in over."],
+    ["It has to come before “Slash and spread”. Move it up.", "It has to come before “Slash and spread”. Move it up."],
+  ])("%s", (sentence, told) => {
+    expect(onTape(sentence, "in")).toBe(told);
+    expect(onTape(sentence, "cm")).toBe(sentence);
+  });
+
+  test("how a length is written is told with the same examples on every tape", () => {
+    const read = parseLength("wide", "in");
+    if (read.ok) throw new Error("it should be refused");
+    expect(onTape(read.message, "in")).toBe(read.message);
+    expect(read.message).toMatch(/72\.5 cm/);
   });
 });

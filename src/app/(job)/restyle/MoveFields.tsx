@@ -3,7 +3,7 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
-import { formatLength, keptText, type Tape, type Unit } from "@/core/units";
+import { formatLength, keptText, onTape, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -46,6 +46,10 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
   const { job, shape, fault } = useOpenJob();
   const tape = useView((v) => v.tape);
   const field = MOVE_FIELDS[line.move]?.find((f) => f.param === param);
+  const refused = (path: string): string | null => {
+    const message = faultAt(fault, path);
+    return message && onTape(message, tape);
+  };
   if (!field) return null;
   const own = shape?.moves[index]?.params[param];
   const number = field.shown ? line.numbers[field.shown] : undefined;
@@ -63,7 +67,7 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
       stated={solved ? "" : ((own ?? ofStyle(param)) as Stated)}
       text={number ? formatLength(number.mm, tape) : typeof own === "string" ? own : ""}
       helper={solved ? "solved for the hem" : own === undefined && number ? number.formula : undefined}
-      error={faultAt(fault, `moves.${index}.params.${param}`) ?? faultAt(fault, `style.params.${fed(param)}`)}
+      error={refused(`moves.${index}.params.${param}`) ?? refused(`style.params.${fed(param)}`)}
       tape={tape}
       unit={job.body.unit}
     />

@@ -5,6 +5,7 @@ import Switch from "@mui/material/Switch";
 import { nanoid } from "nanoid";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
+import { onTape } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Quiet } from "@/ui/Quiet";
@@ -100,7 +101,7 @@ export const WorksheetRow = memo(function WorksheetRow({ line, index, open, onCh
       </div>
       {line.passed ? (
         <p role="status" style={{ margin: "4px 0 0 32px", color: "var(--look)", fontSize: 13 }}>
-          {line.passed}
+          {onTape(line.passed, tape)}
         </p>
       ) : null}
       {open ? (
