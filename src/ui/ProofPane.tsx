@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Check, CheckStatus, Remedy } from "@/core/inspect";
 import { onTape } from "@/core/units";
 import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
-import { setView } from "@/store/viewStore";
+import { setView, useView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
 import { useOpenJob } from "./JobContext";
 import { PaneHeading } from "./StageLayout";

@@ -90,8 +90,8 @@ describe("a refusal on the maker's tape", () => {
       "A flounce starts between 14 1/8 in and 12 5/8 in below the waist.",
     ],
     [
-      "The crotch line can move -55 to 35 mm here, not -80.",
-      "The crotch line can move −2 1/8 to 1 3/8 in here, not -80.",
+      "The crotch line can move -55 to 35 mm here, not -80 mm.",
+      "The crotch line can move −2 1/8 to 1 3/8 in here, not −3 1/8 in.",
     ],
     ["There is no room to lay 60 mm over.", "There is no room to lay 2 3/8 in over."],
     ["It has to come before “Slash and spread”. Move it up.", "It has to come before “Slash and spread”. Move it up."],
