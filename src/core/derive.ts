@@ -150,7 +150,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const moves = job.moves ?? style.moves;
     const run = meetingHem(context, (given) => runMoves(block, moves, given));
     const { panels, joins, plan } = run.state;
-    refuseBadOutlines([...block.panels, ...panels]);
+    refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
+    refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
     const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
     const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
@@ -276,16 +277,15 @@ function lengthOf({ worksheet, plan }: Shape): { readonly whole: Mm; readonly cu
   return { whole: set?.length?.mm ?? plan.levels.hem, cuff: set?.less?.mm ?? null };
 }
 
+const MEASURES_AT_FAULT = ["These measures give", "Check waist, hip, crotch depth and the levels."] as const;
+const MOVES_AT_FAULT = ["These moves give", "Take back what was changed last, or switch a move off."] as const;
+
 /** The last gate: an outline that crosses itself or is not finite is never handed on. */
-function refuseBadOutlines(panels: readonly Panel[]): void {
+function refuseBadOutlines(panels: readonly Panel[], path: string, [given, todo]: readonly [string, string]): void {
   for (const panel of panels) {
     const outline = panelOutline(panel);
     const finite = outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
-    if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline)) {
-      throw new CannotDraft(
-        "body.measures",
-        `These measures give a ${panel.name.toLowerCase()} whose outline crosses itself. Check waist, hip, crotch depth and the levels.`,
-      );
-    }
+    if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline))
+      throw new CannotDraft(path, `${given} a ${panel.name.toLowerCase()} whose outline crosses itself. ${todo}`);
   }
 }

@@ -139,8 +139,8 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
       .map((e) =>
         e.id === "side"
           ? { ...e, path: sidePath }
-          : e.id === "hem" && gap > 0
-            ? { ...e, path: widened(e.path, 0, outward * gap * openedAt(lowest, top, runOut), panel) }
+          : e.id === "hem"
+            ? { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel) }
             : e,
       ),
   ];
@@ -239,6 +239,13 @@ function alongLevel(path: Path, y: Mm): Mm | null {
     if (Math.abs(end[1] - y) < 1e-3) return reached;
   }
   return null;
+}
+
+/** The hem with its side part moved by `by`: opened at the crease, or, where darts held a hair more than the pleats, laid in. */
+function hemMoved(path: Path, by: Mm, outward: number, panel: Panel): Path {
+  if (by * outward >= 0) return widened(path, 0, by, panel);
+  const end = Math.max(pathStart(path)[0] * outward, pathEnd(path)[0] * outward);
+  return pathMap(path, (p) => [p[0] + by * Math.max(0, (p[0] * outward) / end), p[1]]);
 }
 
 /** A hem opened at one place by a step along the level. */
