@@ -1,6 +1,6 @@
 import { CannotDraft, legOf, rimLength } from "../drafting";
 import type { Job } from "../files";
-import type { MoveContext } from "../moves";
+import { isStated, type MoveContext } from "../moves";
 import type { MoveEntry, Style } from "../styles";
 import { exactLength, readLength, type LengthInput, type Mm } from "../units";
 import { MoveFault, type MovesRun, type WorksheetLine } from "./runMoves";
@@ -31,8 +31,6 @@ interface Made {
   readonly style: Style;
 }
 
-const isStated = (input: unknown): input is LengthInput => input !== undefined && input !== "auto";
-
 /**
  * The hem of one leg that was asked for in so many words: of the last move that widens it, or of the style where a move
  * took the style's number. Null where the hem follows other numbers.
@@ -47,7 +45,7 @@ export function askedHem(job: Job, made: Made): Mm | null {
       ? job.style.params.hemGirth
       : undefined;
   if (!isStated(input)) return null;
-  const read = readLength(input, job.body.unit);
+  const read = readLength(input as LengthInput, job.body.unit);
   return read.ok ? read.mm : null;
 }
 
@@ -70,7 +68,7 @@ const ROUNDS = 8;
 export function meetingHem(context: MoveContext, make: (context: MoveContext) => MovesRun): MovesRun {
   const first = make(context);
   const input = context.styleParams.hemGirth;
-  const read = isStated(input) ? readLength(input, context.unit) : null;
+  const read = isStated(input) ? readLength(input as LengthInput, context.unit) : null;
   if (!read?.ok) return first;
   const asked = read.mm;
   const given = (hem: Mm): MovesRun | null => {

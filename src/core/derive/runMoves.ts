@@ -9,7 +9,16 @@ import {
   type Panel,
 } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
-import { MOVES, MoveRefused, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import {
+  isStated,
+  MOVES,
+  MoveRefused,
+  onPanel,
+  type Handle,
+  type MoveContext,
+  type Shown,
+  type StyleState,
+} from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
 import type { Mm, Quantity } from "../units";
@@ -180,8 +189,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
 function placeOf({ move, params }: MoveEntry, index: number, param: string, context: MoveContext): string {
   const own = params[param];
   const fed = context.feeds[`${move}.${param}`] ?? param;
-  const stated = own !== undefined && own !== "auto";
-  return !stated && context.stated.has(fed) ? `style.params.${fed}` : `moves.${index}.params.${param}`;
+  return !isStated(own) && context.stated.has(fed) ? `style.params.${fed}` : `moves.${index}.params.${param}`;
 }
 
 /** True where a handle's place is still there: inside the panel, on the seam it pulls, or anywhere on the outline. */

@@ -1,3 +1,14 @@
+/** Finds where a rising function passes a value between two places, by halving; the caller knows that it does. */
+export function bisect(f: (x: number) => number, wanted: number, low: number, high: number): number {
+  let [below, above] = [low, high];
+  for (let i = 0; i < 40; i++) {
+    const middle = (below + above) / 2;
+    if (f(middle) < wanted) below = middle;
+    else above = middle;
+  }
+  return (below + above) / 2;
+}
+
 /** Finds x with f(x) = 0 by the secant method; null when it does not settle. Values in the caller's units. */
 export function secant(
   f: (x: number) => number,

@@ -6,6 +6,10 @@ import { MoveRefused, type MoveContext } from "./move";
 export const autoLengthSchema = z.union([z.literal("auto"), lengthInputSchema]);
 export type AutoLength = z.infer<typeof autoLengthSchema>;
 
+/** True where somebody stated a value, and did not leave it to Eland. */
+export const isStated = <T>(value: T): value is Exclude<T, "auto" | undefined> =>
+  value !== undefined && value !== "auto";
+
 /** Reads a length parameter of a move; throws MoveRefused with the parameter's name when it cannot be read. */
 export function readParam(param: string, input: LengthInput, context: MoveContext, how: string): Quantity {
   const read = readLength(input, context.unit);
@@ -23,10 +27,9 @@ export function paramOr(
   own: AutoLength | undefined,
   context: MoveContext,
 ): Quantity | null {
-  if (own !== undefined && own !== "auto") return readParam(param, own, context, "as chosen");
+  if (isStated(own)) return readParam(param, own, context, "as chosen");
   const fromStyle = styleParam(move, param, context) as AutoLength | undefined;
-  if (fromStyle !== undefined && fromStyle !== "auto")
-    return readParam(param, fromStyle, context, "asked of the style");
+  if (isStated(fromStyle)) return readParam(param, fromStyle, context, "asked of the style");
   return context.autos[`${move}.${param}`]?.(context.measures) ?? null;
 }
 
@@ -45,9 +48,7 @@ export function hemGirthOr(
   solved: unknown,
   context: MoveContext,
 ): Quantity | null {
-  const stated = own !== undefined && own !== "auto";
-  const taken = solved !== undefined && solved !== "auto";
-  return stated || !taken ? paramOr(move, "hemGirth", own, context) : null;
+  return isStated(own) || !isStated(solved) ? paramOr(move, "hemGirth", own, context) : null;
 }
 
 /** A count or ratio of a move: its own, else the style's parameter of that name, else the usual one. */

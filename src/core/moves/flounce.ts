@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
-import { pathAt, pathLength } from "../geometry";
+import { bisect, pathAt, pathLength } from "../geometry";
 import { inCm, plain, quantity, ratioText, type Mm, type Quantity } from "../units";
 import { autoLengthSchema, hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
@@ -211,14 +211,8 @@ function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, con
 
 /** The share, up to `most`, whose hem measures what is asked, by bisection; null where none does. */
 function shareFor(asked: Mm, hemAt: (share: number) => Mm, most: number): number | null {
-  let [low, high] = [CIRCLE_SHARE[0], most];
-  if (hemAt(low) > asked || hemAt(high) < asked) return null;
-  while (high - low > 1e-6) {
-    const middle = (low + high) / 2;
-    if (hemAt(middle) < asked) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  const [least] = CIRCLE_SHARE;
+  return hemAt(least) > asked || hemAt(most) < asked ? null : bisect(hemAt, asked, least, most);
 }
 
 /** Widest part of a circle cut in one piece: more than half would lie over itself once allowances are added. */

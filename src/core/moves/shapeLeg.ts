@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { isOf, legGirthAt, legOf, panelWidths, passingOf, rimLength, type LegPlan, type Panel } from "../drafting";
 import { inCm, lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
-import { autoLengthSchema, paramOr, readParam, styleParam } from "./auto";
+import { autoLengthSchema, isStated, paramOr, readParam, styleParam } from "./auto";
 import { levelHandle, levelOf, levelSchema } from "./level";
 import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
 
@@ -34,7 +34,7 @@ function reshaped(plan: LegPlan, panel: "front" | "back", widths: Shares, toSide
 
 /** The hem asked for: a girth, or what each edge flares; a number of the move's own beats the style's. */
 function hemOf(params: Params, knee: Quantity, plan: LegPlan, context: MoveContext): Quantity {
-  const stated = params.hem !== undefined && params.hem !== "auto";
+  const stated = isStated(params.hem);
   const flared = (each: Quantity): Quantity =>
     quantity(knee.mm + 4 * each.mm, `${plain(knee.mm)} + 4 x ${plain(each.mm)} out`, { knee, out: each });
   if (!stated && params.out !== undefined) return flared(readParam("out", params.out, context, "as chosen"));
@@ -52,7 +52,7 @@ function hemIsStated(params: Params, context: MoveContext): boolean {
     styleParam("shape-leg", "hem", context),
     styleParam("shape-leg", "out", context),
   ];
-  return given.some((value) => value !== undefined && value !== "auto");
+  return given.some(isStated);
 }
 
 /** New widths where the leg turns and at the hem, equal about the crease; side and inseam are redrawn and reconciled. */

@@ -11,6 +11,7 @@ import {
   type Panel,
 } from "../drafting";
 import {
+  bisect,
   cubic,
   line,
   pathEnd,
@@ -185,13 +186,7 @@ function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {
       asked < least ? Math.ceil(least) : Math.floor(most),
     );
   }
-  let [low, high] = [LEAST_FULLNESS, MOST_FULLNESS];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (hemAt(middle) < asked) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return bisect(hemAt, asked, LEAST_FULLNESS, MOST_FULLNESS);
 }
 
 const USUAL_DROP: Mm = 170;
