@@ -1,0 +1,67 @@
+import { derive } from "../derive";
+import { panelById, type Panel } from "../drafting";
+import { pointDistance, type Point } from "../geometry";
+import { outlineOf, recordedJobs, type RecordedOutline } from "../testing/recorded";
+import { parseJob } from "./job";
+
+/** How far an outline may lie from where it was recorded, in millimetres. */
+const CLOSE = 0.01;
+
+/** The places of recorded outlines that the panels of today miss, as sentences. */
+function missed(recorded: readonly RecordedOutline[], panels: readonly Panel[]): string[] {
+  return recorded.flatMap(({ id, length, points }) => {
+    if (!panels.some((p) => p.id === id)) return [`${id} is gone`];
+    const now = outlineOf(panelById(panels, id));
+    const off = Math.abs(now.length - length);
+    const away = Math.max(...points.map((p, i) => pointDistance(p, now.points[i] as Point)));
+    return off > CLOSE || away > CLOSE ? [`${id} is ${off.toFixed(3)} longer and ${away.toFixed(3)} off`] : [];
+  });
+}
+
+describe.each([1])("jobs kept in version %p", (version) => {
+  const jobs = recordedJobs(version);
+
+  test("are all recorded", () => expect(jobs.length).toBeGreaterThanOrEqual(300));
+
+  // In tens, so that a failure names its neighbourhood and no test runs long.
+  const tens = Array.from({ length: Math.ceil(jobs.length / 20) }, (_, i) => jobs.slice(i * 20, i * 20 + 20));
+  test.each(tens.map((ten) => [ten[0]?.name ?? "", ten] as const))(
+    "from %s on, derive to the same outlines",
+    (_, ten) => {
+      const wrong = ten.flatMap(({ name, job, refused, block, panels, sewn, seams, readings }) => {
+        const read = parseJob(job);
+        if (!read.ok) return [`${name}: is not read: ${read.errors[0]?.message}`];
+        const derived = derive(read.job);
+        if (!derived.ok) {
+          const paths = derived.errors.map((e) => e.path);
+          return JSON.stringify(refused) === JSON.stringify(paths)
+            ? []
+            : [`${name}: is refused at ${paths.join(", ")}`];
+        }
+        if (refused) return [`${name}: was refused at ${refused.join(", ")}`];
+        const seamsOff = seams.flatMap(([id, a, b]) => {
+          const seam = derived.seams.find((s) => s.id === id);
+          if (!seam) return [`seam ${id} is gone`];
+          return Math.abs(seam.lengthA - a) + Math.abs(seam.lengthB - b) > CLOSE ? [`seam ${id} differs`] : [];
+        });
+        const now = derived.readings as unknown as Readonly<Record<string, number | null>>;
+        const readingsOff = Object.entries(readings).flatMap(([reading, was]) => {
+          const is = now[reading];
+          const same =
+            was === null || is === null || is === undefined
+              ? was === is
+              : Math.abs(is - was) <= 0.01 + 1e-6 * Math.abs(was);
+          return same ? [] : [`${reading} was ${was}, is ${is}`];
+        });
+        return [
+          ...missed(block, derived.block.panels),
+          ...missed(panels, derived.panels),
+          ...missed(sewn, derived.sewn),
+          ...seamsOff,
+          ...readingsOff,
+        ].map((what) => `${name}: ${what}`);
+      });
+      expect(wrong).toEqual([]);
+    },
+  );
+});
