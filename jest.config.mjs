@@ -4,6 +4,7 @@ const withNext = nextJest({ dir: "./" });
 
 export default withNext({
   testEnvironment: "node",
+  setupFilesAfterEnv: ["<rootDir>/src/core/testing/matchers.ts"],
   testMatch: ["<rootDir>/src/**/*.test.ts"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
 });

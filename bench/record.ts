@@ -1,3 +1,4 @@
+import { tell } from "../src/core/units";
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
@@ -59,7 +60,7 @@ const stored: [string, unknown][] = [
 const random = Array.from({ length: RANDOM }, (_, i): [string, unknown] => [`random-${i}`, randomJob(i)]);
 const recorded = [...stored, ...random].map(([name, job]): Recorded => {
   const parsed = parseJob(job);
-  if (!parsed.ok) throw new Error(`${name}: ${parsed.errors.map((e) => `${e.path} ${e.message}`).join("; ")}`);
+  if (!parsed.ok) throw new Error(`${name}: ${parsed.errors.map((e) => `${e.path} ${tell(e.says, "mm")}`).join("; ")}`);
   return record(name, job, derive(parsed.job));
 });
 const folder = join(RECORDED_FOLDER, `version-${JOB_VERSION}`);

@@ -1,10 +1,10 @@
+import { Refusal } from "../src/core/units";
 import { writeFileSync } from "node:fs";
 import { derive, deriveShape } from "../src/core/derive";
 import { handOver } from "../src/core/derive/handOver";
 import { resolveBody } from "../src/core/body";
 import {
   BACKS,
-  CannotDraft,
   draftBlock,
   edgeOf,
   presetFor,
@@ -103,7 +103,7 @@ function drafts(): Record<string, unknown> {
           bad++;
           if (examples.length < 5) examples.push(`${school}, ${how}, body ${seed}: ${faults.join(", ")}`);
         } catch (error) {
-          if (!(error instanceof CannotDraft)) throw error;
+          if (!(error instanceof Refusal)) throw error;
           refused[error.path] = (refused[error.path] ?? 0) + 1;
         }
       }

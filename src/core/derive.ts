@@ -1,7 +1,6 @@
 import { advise, type Advice } from "./advice";
 import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./body";
 import {
-  CannotDraft,
   draftBlock,
   ownBlock,
   halvesOf,
@@ -16,12 +15,12 @@ import {
   type Panel,
   type ResolvedRules,
 } from "./drafting";
-import { MoveFault, runMoves, type WorksheetLine } from "./derive/runMoves";
+import { runMoves, type WorksheetLine } from "./derive/runMoves";
 import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
 import { hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
 import { planZip, type ZipPlan } from "./derive/zip";
-import type { Job, JobError } from "./files";
+import type { Job } from "./files";
 import {
   elasticLength,
   elasticOf,
@@ -41,7 +40,7 @@ import type { MoveContext, Shown } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
-import type { Mm, Quantity } from "./units";
+import { type Mm, type Quantity, Refusal, say, type Complaint, type Sentence } from "./units";
 
 /** The block stays as it was while moves are pulled and set. */
 const blockOf = remembered(draftBlock);
@@ -84,14 +83,14 @@ export interface Derived extends Shape {
   readonly notions: readonly Notion[];
   readonly checks: readonly Check[];
   readonly advice: readonly Advice[];
-  readonly undecided: readonly string[];
+  readonly undecided: readonly Sentence[];
 }
 
 /** A job that cannot be derived: 400 for input that cannot be read, 422 for a body or move that cannot be drawn. */
 export interface DeriveFault {
   readonly ok: false;
   readonly status: 400 | 422;
-  readonly errors: readonly (JobError & { readonly largest?: number })[];
+  readonly errors: readonly Complaint[];
 }
 
 const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault => ({ ok: false, status, errors });
@@ -102,14 +101,14 @@ const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault =>
  */
 export function deriveShape(job: Job): Shape | DeriveFault {
   const style = STYLES[job.style.id];
-  if (!style) return fault(400, [{ path: "style.id", message: `There is no style “${job.style.id.slice(0, 30)}”.` }]);
+  if (!style) return fault(400, [{ path: "style.id", says: say`There is no style “${job.style.id.slice(0, 30)}”.` }]);
   const params = style.params.safeParse(job.style.params);
   if (!params.success) {
     return fault(
       400,
       params.error.issues.map((i) => ({
         path: ["style", "params", ...i.path].join("."),
-        message: `${style.label}: ${i.message}.`,
+        says: say`${style.label}: ${i.message}.`,
       })),
     );
   }
@@ -177,11 +176,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       readings: readPanels(panels, joins, plan, measures, opens),
     };
   } catch (error) {
-    if (error instanceof CannotDraft) return fault(422, [{ path: error.path, message: error.message }]);
-    if (error instanceof MoveFault) {
-      const largest = error.largest === undefined ? {} : { largest: error.largest };
-      return fault(error.wrongInput ? 400 : 422, [{ path: error.path, message: error.message, ...largest }]);
-    }
+    if (error instanceof Refusal) return fault(error.unreadable ? 400 : 422, [error.complaint]);
     throw error;
   }
 }
@@ -198,9 +193,9 @@ function heldWaist(finish: ResolvedFinish, measures: BodyMeasures): Mm {
 function ownBlockOf(job: Job): Block {
   const { own } = job.block;
   if (!own) {
-    throw new CannotDraft(
+    throw new Refusal(
       "block.own",
-      "There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.",
+      say`There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.`,
     );
   }
   return ownBlock(own, job.body.unit);
@@ -267,7 +262,7 @@ export function derive(job: Job): Derived | DeriveFault {
       moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
       moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
     }),
-    undecided: [...garment.undecided, ...(job.cloth ? [] : ["The cloth is not decided."])],
+    undecided: [...garment.undecided, ...(job.cloth ? [] : [say`The cloth is not decided.`])],
   };
 }
 
@@ -286,6 +281,6 @@ function refuseBadOutlines(panels: readonly Panel[], path: string, [given, todo]
     const outline = panelOutline(panel);
     const finite = outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
     if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline))
-      throw new CannotDraft(path, `${given} a ${panel.name.toLowerCase()} whose outline crosses itself. ${todo}`);
+      throw new Refusal(path, say`${given} a ${panel.name.toLowerCase()} whose outline crosses itself. ${todo}`);
   }
 }

@@ -1,3 +1,4 @@
+import { said } from "@/core/testing/said";
 import { deriveShape, type Shape } from "@/core/derive";
 import { movesOfStyle } from "@/core/derive/newJob";
 import type { Job } from "@/core/files";
@@ -21,7 +22,7 @@ const handlesOf = (shape: Shape): readonly Held[] =>
 
 function shapeOf(job: Job): Shape {
   const shape = deriveShape(job);
-  if (!shape.ok) throw new Error(shape.errors[0]?.message);
+  if (!shape.ok) throw new Error(said(shape.errors[0]?.says));
   return shape;
 }
 

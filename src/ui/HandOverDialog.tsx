@@ -11,7 +11,9 @@ import type { ExportFormat } from "@/core/derive/handOver";
 import type { Paper } from "@/core/files/pdf";
 import { deriveWorker } from "@/workers/client";
 import { download } from "./download";
+import { useView } from "@/store/viewStore";
 import { useOpenJob } from "./JobContext";
+import { Sentence } from "./Sentence";
 
 interface Way {
   readonly title: string;
@@ -50,6 +52,7 @@ const WAYS: readonly Way[] = [
 export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
   const { job, fault, proof } = useOpenJob();
   const { enqueueSnackbar } = useSnackbar();
+  const tape = useView((v) => v.tape);
   const [busy, setBusy] = useState<string | null>(null);
   const notices = proof?.notices ?? [];
 
@@ -104,15 +107,18 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
         <div style={{ borderTop: "1px solid var(--rule)", paddingTop: 12 }}>
           {fault ? (
             <p style={{ color: "var(--fault)", margin: "0 0 8px" }}>
-              As it stands this cannot be drawn: {fault.errors[0]?.message}
+              As it stands this cannot be drawn:{" "}
+              {fault.errors[0] ? <Sentence says={fault.errors[0].says} tape={tape} /> : null}
             </p>
           ) : null}
           {notices.length > 0 ? (
             <>
               <b>Printed with the pattern</b>
               <ul style={{ margin: "6px 0 0", paddingLeft: 18 }}>
-                {notices.map((n) => (
-                  <li key={n}>{n}</li>
+                {notices.map((n, i) => (
+                  <li key={i}>
+                    <Sentence says={n} tape={tape} />
+                  </li>
                 ))}
               </ul>
             </>

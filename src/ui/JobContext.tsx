@@ -2,6 +2,7 @@
 import { createContext, useContext } from "react";
 import type { DeriveFault, Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
+import { tell, type Tape } from "@/core/units";
 import type { Proof } from "@/workers/proof";
 import type { LiveShape } from "./useDerived";
 
@@ -42,7 +43,8 @@ export function useLiveJob(): LiveJob {
   return live;
 }
 
-/** The sentence of a fault for a path of the job, if there is one. */
-export function faultAt(fault: DeriveFault | null, path: string): string | null {
-  return fault?.errors.find((e) => e.path === path || e.path.startsWith(`${path}.`))?.message ?? null;
+/** The sentence of a fault for a path of the job on the maker's tape, if there is one. */
+export function faultAt(fault: DeriveFault | null, path: string, tape: Tape): string | null {
+  const found = fault?.errors.find((e) => e.path === path || e.path.startsWith(`${path}.`));
+  return found ? tell(found.says, tape) : null;
 }

@@ -1,6 +1,6 @@
 "use client";
 import type { Job } from "@/core/files";
-import { formatLength, keptText, type Mm } from "@/core/units";
+import { formatLength, keptText, tellSum, type Mm, type Sentence } from "@/core/units";
 import { changeJob, setAtPath } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { faultAt, useOpenJob } from "./JobContext";
@@ -13,7 +13,7 @@ interface Props {
   /** What it comes to now. */
   readonly mm: Mm | null;
   readonly changed: boolean;
-  readonly note?: string;
+  readonly note?: Sentence;
   readonly negative?: boolean;
   /** Prepares the draft before the value is set, where the path does not exist yet. */
   readonly prepare?: (draft: Job) => void;
@@ -25,7 +25,10 @@ export function JobLengthField({ label, path, mm, changed, note, negative, prepa
   const tape = useView((v) => v.tape);
   return (
     <div style={{ display: "grid", gridTemplateColumns: "1fr 128px", gap: 8, alignItems: "start", minHeight: 34 }}>
-      <span style={{ fontStretch: "85%", paddingTop: 5, fontWeight: changed ? 700 : 450 }} title={note}>
+      <span
+        style={{ fontStretch: "85%", paddingTop: 5, fontWeight: changed ? 700 : 450 }}
+        title={note && tellSum(note, tape)}
+      >
         {label}
       </span>
       <LengthField
@@ -37,7 +40,7 @@ export function JobLengthField({ label, path, mm, changed, note, negative, prepa
         text={mm === null ? "" : formatLength(mm, tape)}
         unit={tape}
         tape={tape}
-        error={faultAt(fault, path.join("."))}
+        error={faultAt(fault, path.join("."), tape)}
         onCommit={(text) =>
           changeJob((draft) => {
             prepare?.(draft);

@@ -2,11 +2,12 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Check, CheckStatus, Remedy } from "@/core/inspect";
-import { onTape } from "@/core/units";
+import { tell, tellNumber, type Tape } from "@/core/units";
 import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
 import { useOpenJob } from "./JobContext";
+import { Sentence } from "./Sentence";
 import { PaneHeading } from "./StageLayout";
 
 const SIGN: Readonly<Record<CheckStatus, { readonly path: string; readonly color: string; readonly word: string }>> = {
@@ -15,13 +16,22 @@ const SIGN: Readonly<Record<CheckStatus, { readonly path: string; readonly color
   fault: { path: "M2 2l8.5 8.5M10.5 2L2 10.5", color: "var(--fault)", word: "fault" },
 };
 
-function valueText({ value, unit }: Check): string {
-  if (unit === "pieces") return "";
-  const size = Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1);
-  return unit === "degrees" ? `${size}°` : `${size} mm`;
+/** A check's value: amounts on the maker's tape, tolerances of making in millimetres. */
+function valueText({ value, unit }: Check, tape: Tape): string {
+  switch (unit) {
+    case "pieces":
+      return "";
+    case "degrees":
+      return `${Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1)}°`;
+    case "making":
+      return `${Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1)} mm`;
+    case "length":
+      return tellNumber({ kind: "length", mm: value }, tape);
+  }
 }
 
 function CheckRow({ check }: { readonly check: Check }) {
+  const tape = useView((v) => v.tape);
   const sign = SIGN[check.status];
   return (
     <li>
@@ -38,16 +48,16 @@ function CheckRow({ check }: { readonly check: Check }) {
           padding: "4px 0",
           alignItems: "baseline",
         }}
-        aria-label={`${check.label}: ${sign.word}. ${check.message}`}
+        aria-label={`${check.label}: ${sign.word}. ${tell(check.message, tape)}`}
       >
         <svg width={13} height={13} viewBox="0 0 12.5 12.5" aria-hidden style={{ alignSelf: "center" }}>
           <path d={sign.path} fill="none" stroke={sign.color} strokeWidth={1.8} />
         </svg>
         <span style={{ fontStretch: "85%" }}>{check.label}</span>
-        <span style={{ color: "var(--quiet)", fontStretch: "82%" }}>{valueText(check)}</span>
+        <span style={{ color: "var(--quiet)", fontStretch: "82%" }}>{valueText(check, tape)}</span>
         {check.status === "pass" ? null : (
           <span style={{ gridColumn: "2 / 4", color: sign.color, fontSize: 13 }}>
-            {check.message} {check.fix}
+            <Sentence says={check.message} tape={tape} /> {check.fix ? <Sentence says={check.fix} tape={tape} /> : null}
           </span>
         )}
       </button>
@@ -58,6 +68,7 @@ function CheckRow({ check }: { readonly check: Check }) {
 
 /** One press that changes the job: the remedy of a check, the action of advice. */
 function Mend({ remedy }: { readonly remedy: Remedy }) {
+  const tape = useView((v) => v.tape);
   return (
     <Button
       sx={{ px: 0, ml: "26px", textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
@@ -69,7 +80,7 @@ function Mend({ remedy }: { readonly remedy: Remedy }) {
         })
       }
     >
-      {remedy.label}
+      {tell(remedy.label, tape)}
     </Button>
   );
 }
@@ -84,6 +95,7 @@ export function ProofPane({
   readonly stale: boolean;
   readonly open?: boolean;
 }) {
+  const tape = useView((v) => v.tape);
   const [unfolded, setUnfolded] = useState(open);
   if (!proof) return <PaneHeading>Proof is being worked out</PaneHeading>;
   const wanting = proof.checks.filter((c) => c.status !== "pass");
@@ -104,8 +116,10 @@ export function ProofPane({
         <>
           <PaneHeading>Undecided</PaneHeading>
           <ul style={{ margin: 0, paddingLeft: 18 }}>
-            {proof.undecided.map((u) => (
-              <li key={u}>{u}</li>
+            {proof.undecided.map((u, i) => (
+              <li key={i}>
+                <Sentence says={u} tape={tape} />
+              </li>
             ))}
           </ul>
         </>
@@ -116,14 +130,19 @@ export function ProofPane({
 
 /** Judgements, each with its reason and one press that applies it. */
 export function AdvicePane({ proof }: { readonly proof: Proof | null }) {
+  const tape = useView((v) => v.tape);
   if (!proof || proof.advice.length === 0) return null;
   return (
     <section aria-label="Advice" style={{ marginTop: 18 }}>
       <PaneHeading>Advice</PaneHeading>
       {proof.advice.map((a) => (
         <div key={a.id} style={{ borderLeft: "4px solid var(--note)", padding: "2px 0 2px 10px", marginBottom: 10 }}>
-          <div>{a.message}</div>
-          <div style={{ color: "var(--quiet)", fontSize: 13 }}>{a.reason}</div>
+          <div>
+            <Sentence says={a.message} tape={tape} />
+          </div>
+          <div style={{ color: "var(--quiet)", fontSize: 13 }}>
+            <Sentence says={a.reason} tape={tape} />
+          </div>
           {a.action ? <Mend remedy={a.action} /> : null}
         </div>
       ))}
@@ -138,8 +157,10 @@ export function FaultNote() {
   if (!fault) return null;
   return (
     <div role="alert" style={{ borderLeft: "4px solid var(--fault)", padding: "4px 0 4px 10px", marginBottom: 14 }}>
-      {fault.errors.map((e) => (
-        <div key={e.path + e.message}>{onTape(e.message, tape)}</div>
+      {fault.errors.map((e, i) => (
+        <div key={e.path + i}>
+          <Sentence says={e.says} tape={tape} />
+        </div>
       ))}
       {shape ? (
         <div style={{ color: "var(--quiet)", fontSize: 13 }}>The table shows the last pattern that could be drawn.</div>

@@ -1,34 +1,29 @@
-import type { Numbers } from "@/core/drafting";
-import { formatLength, type Tape } from "@/core/units";
+import { isQuantity, tellNumber, tellSum, type Sentence as Said, type Tape, type Told } from "@/core/units";
 import { Length } from "./Length";
 
-/** A sentence with its numbers in it, on the maker's tape; each number tells its sum on hover. */
-export function Sentence({
-  template,
-  numbers,
-  tape,
-}: {
-  readonly template: string;
-  readonly numbers: Numbers;
-  readonly tape: Tape;
-}) {
+/** A sentence with its numbers in it, on the maker's tape; a number that was worked out tells its sum on hover. */
+export function Sentence({ says, tape }: { readonly says: Said; readonly tape: Tape }) {
   return (
     <>
-      {template.split(/(\{\w+\})/).map((part, i) => {
-        const q = part.startsWith("{") ? numbers[part.slice(1, -1)] : undefined;
-        if (!q) return <span key={i}>{part}</span>;
-        const asked =
-          q.asked === undefined ? "" : ` Asked ${formatLength(q.asked, tape)}, drawn ${formatLength(q.mm, tape)}.`;
-        return (
-          <b
-            key={i}
-            title={`${q.formula}.${q.estimated ? " Rests on an estimate." : ""}${asked}`}
-            style={{ fontStyle: q.estimated ? "italic" : undefined, whiteSpace: "nowrap" }}
-          >
-            <Length mm={q.mm} tape={tape} unit />
-          </b>
-        );
-      })}
+      {says.map((part, i) =>
+        typeof part === "string" ? <span key={i}>{part}</span> : <ToldNumber key={i} told={part} tape={tape} />,
+      )}
     </>
+  );
+}
+
+function ToldNumber({ told, tape }: { readonly told: Told; readonly tape: Tape }) {
+  if (!isQuantity(told)) {
+    return told.kind === "length" ? <Length mm={told.mm} tape={tape} unit /> : <>{tellNumber(told, tape)}</>;
+  }
+  const length = (mm: number): string => tellNumber({ kind: "length", mm }, tape);
+  const asked = told.asked === undefined ? "" : ` Asked ${length(told.asked)}, drawn ${length(told.mm)}.`;
+  return (
+    <b
+      title={`${tellSum(told.sum, tape)}.${told.estimated ? " Rests on an estimate." : ""}${asked}`}
+      style={{ fontStyle: told.estimated ? "italic" : undefined, whiteSpace: "nowrap" }}
+    >
+      <Length mm={told.mm} tape={tape} unit />
+    </b>
   );
 }

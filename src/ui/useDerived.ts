@@ -27,7 +27,7 @@ export function derivePulled(job: Job, pull: Pull): Shape | DeriveFault {
   const result = deriveShape(pulled);
   const why = result.ok && result.worksheet.find((line) => line.index === pull.moveIndex)?.passed;
   if (!why) return result;
-  return { ok: false, status: 422, errors: [{ path: `moves.${pull.moveIndex}.params.${pull.param}`, message: why }] };
+  return { ok: false, status: 422, errors: [{ path: `moves.${pull.moveIndex}.params.${pull.param}`, says: why }] };
 }
 
 /** The job's shape on the seam lines, worked out on the page (a few milliseconds), with a pulled handle's number in it. */

@@ -5,7 +5,10 @@ import type { Job } from "@/core/files";
 import { bringIn } from "@/core/files/bringIn";
 import type { Paper } from "@/core/files/pdf";
 import { STYLES } from "@/core/styles";
+import { tapeOf, tell, type Sentence } from "@/core/units";
 import type { Miniature, Proof } from "./proof";
+
+const CANNOT: Sentence = ["This job cannot be drawn."];
 
 const face = {
   /** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
@@ -17,7 +20,7 @@ const face = {
     const style = STYLES[job.style.id]?.label ?? job.style.id;
     return shape.ok
       ? { style, panels: shape.panels, message: null }
-      : { style, panels: [], message: shape.errors[0]?.message ?? "This job cannot be drawn." };
+      : { style, panels: [], message: shape.errors[0]?.says ?? CANNOT };
   },
 
   /** Pieces, proof and advice of a job; null where it cannot be derived. */
@@ -31,7 +34,7 @@ const face = {
   /** The file that leaves the program; throws the first fault as a sentence. */
   async handOver(job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> {
     const derived = derive(job);
-    if (!derived.ok) throw new Error(derived.errors[0]?.message ?? "This job cannot be drawn.");
+    if (!derived.ok) throw new Error(tell(derived.errors[0]?.says ?? CANNOT, tapeOf(job.body.unit)));
     const file = await handOver(job, derived, format, paper);
     return transfer(file, [file.bytes.buffer]);
   },

@@ -1,17 +1,18 @@
 import type { Derived } from "@/core/derive";
 import type { Panel } from "@/core/drafting";
+import type { Sentence } from "@/core/units";
 
 /** What the worker works out behind the page: everything after the seam lines. */
 export type Proof = Pick<
   Derived,
   "sewn" | "notions" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"
 > & {
-  readonly notices: readonly string[];
+  readonly notices: readonly Sentence[];
 };
 
 /** A job as the workroom shows it: its style, its outlines, or why there are none. */
 export interface Miniature {
   readonly style: string;
   readonly panels: readonly Panel[];
-  readonly message: string | null;
+  readonly message: Sentence | null;
 }

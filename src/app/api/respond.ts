@@ -1,5 +1,6 @@
 import { derive, type Derived } from "@/core/derive";
 import { parseJob, type Job } from "@/core/files";
+import { tapeOf, tell, type Complaint, type Tape } from "@/core/units";
 
 const MAX_BYTES = 2_000_000;
 
@@ -9,6 +10,16 @@ export function jsonReply(value: unknown, status = 200): Response {
     status,
     headers: { "x-content-type-options": "nosniff", "cache-control": "no-store" },
   });
+}
+
+/** What stands in the way, told on a tape. */
+function complaintsReply(complaints: readonly Complaint[], tape: Tape, status: number): Response {
+  const errors = complaints.map(({ path, says, nearest }) => ({
+    path,
+    message: tell(says, tape),
+    ...(nearest !== undefined && { largest: nearest }),
+  }));
+  return jsonReply({ ok: false, errors }, status);
 }
 
 export function refusal(status: number, path: string, message: string): Response {
@@ -35,8 +46,8 @@ export async function derivedFrom(
   const read = await readJson(request);
   if ("refused" in read) return read;
   const parsed = parseJob(read.value);
-  if (!parsed.ok) return { refused: jsonReply({ ok: false, errors: parsed.errors }, 400) };
+  if (!parsed.ok) return { refused: complaintsReply(parsed.errors, "cm", 400) };
   const derived = derive(parsed.job);
-  if (!derived.ok) return { refused: jsonReply({ ok: false, errors: derived.errors }, derived.status) };
+  if (!derived.ok) return { refused: complaintsReply(derived.errors, tapeOf(parsed.job.body.unit), derived.status) };
   return { job: parsed.job, derived };
 }

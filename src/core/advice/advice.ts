@@ -1,3 +1,4 @@
+import { type Sentence } from "../units";
 import type { Inspected, Remedy } from "../inspect";
 import type { Numbers } from "../drafting";
 import type { AllowanceSet } from "../finish";
@@ -5,8 +6,8 @@ import type { AllowanceSet } from "../finish";
 /** A judgement with its reason and at most one action. Opinion, never fact. */
 export interface Advice {
   readonly id: string;
-  readonly message: string;
-  readonly reason: string;
+  readonly message: Sentence;
+  readonly reason: Sentence;
   readonly action: Remedy | null;
 }
 

@@ -1,3 +1,4 @@
+import { say } from "../units";
 import { edgesWithRole } from "../drafting";
 import { acrossGrain } from "../inspect";
 import type { AdviceRule } from "./advice";
@@ -14,10 +15,10 @@ export const noDartsInStretch: AdviceRule = {
     if (cloth.stretch < STRETCHY || ownBlock || !legs.some((p) => edgesWithRole(p, "dart").length > 0)) return null;
     return {
       id: this.id,
-      message: "The cloth stretches, so the waist needs no darts.",
-      reason: "Side and centre take the shaping, and the cloth gives the rest; a dart only makes a hard line in it.",
+      message: say`The cloth stretches, so the waist needs no darts.`,
+      reason: say`Side and centre take the shaping, and the cloth gives the rest; a dart only makes a hard line in it.`,
       action: {
-        label: "Shape the waist without darts",
+        label: say`Shape the waist without darts`,
         changes: [{ path: ["block", "rules", "waist", "shaping"], value: "none" }],
       },
     };
@@ -33,9 +34,12 @@ export const narrowAllowances: AdviceRule = {
     if (cloth.stretch < STRETCHY || allowances.id === "stretch" || allowances.id === "overlocked") return null;
     return {
       id: this.id,
-      message: "Stretch cloth is sewn and trimmed in one, so its allowances can be narrow.",
-      reason: "Wide allowances pull against the seam and show through.",
-      action: { label: "Take the set for stretch cloth", changes: [{ path: ["allowances", "set"], value: "stretch" }] },
+      message: say`Stretch cloth is sewn and trimmed in one, so its allowances can be narrow.`,
+      reason: say`Wide allowances pull against the seam and show through.`,
+      action: {
+        label: say`Take the set for stretch cloth`,
+        changes: [{ path: ["allowances", "set"], value: "stretch" }],
+      },
     };
   },
 };
@@ -53,13 +57,13 @@ export const narrowCloth: AdviceRule = {
     const index = moveIndex.flounce;
     return {
       id: this.id,
-      message: `The ${wide.name.toLowerCase()} is wider than the cloth.`,
-      reason: "Better a planned join, a smaller opening or a fold across than a flare that gets skimpy at the table.",
+      message: say`The ${wide.name.toLowerCase()} is wider than the cloth.`,
+      reason: say`Better a planned join, a smaller opening or a fold across than a flare that gets skimpy at the table.`,
       action:
         index === undefined
           ? null
           : {
-              label: "Cut the flounce in four parts",
+              label: say`Cut the flounce in four parts`,
               changes: [{ path: ["moves", index, "params", "parts"], value: 4 }],
             },
     };

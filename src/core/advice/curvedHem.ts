@@ -1,5 +1,5 @@
 import { turnUpExcess } from "../inspect";
-import { plain } from "../units";
+import { say, making } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** A wide hem is cut on a curve, so it wants a narrow turn-up. */
@@ -13,10 +13,10 @@ export const curvedHem: AdviceRule = {
     if (excess <= 6) return null;
     return {
       id: this.id,
-      message: `A turn-up of ${plain(hemDepth / 10)} cm leaves ${plain(excess)} mm to ease in on a panel.`,
-      reason: "The hem is cut on a curve; the deeper it is turned, the more cloth has to be eased in.",
+      message: say`A turn-up of ${hemDepth} leaves ${making(excess)} to ease in on a panel.`,
+      reason: say`The hem is cut on a curve; the deeper it is turned, the more cloth has to be eased in.`,
       action: {
-        label: "Turn it up only as far as lies flat",
+        label: say`Turn it up only as far as lies flat`,
         changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
       },
     };

@@ -1,4 +1,4 @@
-import { plain } from "../units";
+import { plain, say } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** A seat is full from this far over what the waist would lead one to expect. */
@@ -15,10 +15,10 @@ export const fullerSeat: AdviceRule = {
     if (ownBlock || over < FULL_SEAT || rise === "auto" || rise >= 50 || rules.back.how !== "slanted") return null;
     return {
       id: this.id,
-      message: `Hip and waist differ by ${plain(over)} mm: a seat as full as this wants a higher centre back.`,
-      reason: "The back waist is pulled down over a full seat when one sits or bends.",
+      message: say`Hip and waist differ by ${over}: a seat as full as this wants a higher centre back.`,
+      reason: say`The back waist is pulled down over a full seat when one sits or bends.`,
       action: {
-        label: "Raise the centre back to 50 mm",
+        label: say`Raise the centre back to ${50}`,
         changes: [{ path: ["block", "rules", "back", "rise"], value: "50 mm" }],
       },
     };
@@ -36,13 +36,13 @@ export const bentKneeDecides: AdviceRule = {
     const index = moveIndex["shape-leg"];
     return {
       id: this.id,
-      message: `The leg is ${plain(measures.kneeBent.mm - kneeGirth)} mm smaller than the bent knee.`,
-      reason: "A knee measured standing binds when it is bent; cloth that does not stretch then pulls down the waist.",
+      message: say`The leg is ${measures.kneeBent.mm - kneeGirth} smaller than the bent knee.`,
+      reason: say`A knee measured standing binds when it is bent; cloth that does not stretch then pulls down the waist.`,
       action:
         index === undefined
           ? null
           : {
-              label: "Shape the knee for the bent knee",
+              label: say`Shape the knee for the bent knee`,
               changes: [
                 {
                   path: ["moves", index, "params", "knee"],

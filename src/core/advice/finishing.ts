@@ -1,7 +1,7 @@
 import { edgesWithRole } from "../drafting";
 import { elasticOf, pulledOn } from "../finish";
 import { asStored, bandGapes } from "../inspect";
-import { plain } from "../units";
+import { plain, say } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** Elastic wants panels as wide as the hip. */
@@ -14,10 +14,10 @@ export const hipWideForElastic: AdviceRule = {
     if (!legs.some((p) => edgesWithRole(p, "dart").length > 0)) return null;
     return {
       id: this.id,
-      message: "The waist is drawn up by elastic, so darts in it only make it harder to put on.",
-      reason: "With elastic or a cord the waist is left as wide as the hip; the elastic does the shaping.",
+      message: say`The waist is drawn up by elastic, so darts in it only make it harder to put on.`,
+      reason: say`With elastic or a cord the waist is left as wide as the hip; the elastic does the shaping.`,
       action: {
-        label: "Leave the waist hip-wide",
+        label: say`Leave the waist hip-wide`,
         changes: [{ path: ["block", "rules", "waist", "shaping"], value: "hipWide" }],
       },
     };
@@ -34,10 +34,10 @@ export const rolledCircle: AdviceRule = {
     if (!legs.some((p) => p.ring) || !hem || hem.kind === "rolled" || hem.kind === "faced") return null;
     return {
       id: this.id,
-      message: "The flounce is cut in a circle, so its hem is best rolled narrowly.",
-      reason: "A turn-up on a circle is longer than what it covers; a roll of a few millimetres lies flat.",
+      message: say`The flounce is cut in a circle, so its hem is best rolled narrowly.`,
+      reason: say`A turn-up on a circle is longer than what it covers; a roll of a few millimetres lies flat.`,
       action: {
-        label: "Roll the hem",
+        label: say`Roll the hem`,
         changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "rolled" } } }],
       },
     };
@@ -57,10 +57,10 @@ export const contourForCurvedWaist: AdviceRule = {
     if (grows < 40 || judged.legs.some((p) => p.half !== "both")) return null;
     return {
       id: this.id,
-      message: `Over its depth of ${plain(waist.depth.mm)} mm the body changes by about ${plain(grows)} mm: a straight band gapes at its upper edge.`,
-      reason: "A deep band lies flat only when it is cut from the top of the panels with the darts closed.",
+      message: say`Over its depth of ${waist.depth.mm} the body changes by about ${grows}: a straight band gapes at its upper edge.`,
+      reason: say`A deep band lies flat only when it is cut from the top of the panels with the darts closed.`,
       action: {
-        label: "Cut a contour band instead",
+        label: say`Cut a contour band instead`,
         changes: [
           {
             path: ["finish"],
@@ -87,8 +87,8 @@ export const deepTaperedHem: AdviceRule = {
     if (!tapers) return null;
     return {
       id: this.id,
-      message: `The leg tapers, so its turn-up of ${plain(hemDepth)} mm is cut as the mirror image of the leg above.`,
-      reason: "A straight extension would be narrower than what it is sewn to and pull the hem in.",
+      message: say`The leg tapers, so its turn-up of ${hemDepth} is cut as the mirror image of the leg above.`,
+      reason: say`A straight extension would be narrower than what it is sewn to and pull the hem in.`,
       action: null,
     };
   },
@@ -105,10 +105,10 @@ export const childsCord: AdviceRule = {
     if (!child || !waist || !("drawstring" in waist) || !waist.drawstring) return null;
     return {
       id: this.id,
-      message: "The wearer is a child's size: leave out the cord at the waist.",
-      reason: "Cords catch and can injure. Local product-safety rules for children's wear decide.",
+      message: say`The wearer is a child's size: leave out the cord at the waist.`,
+      reason: say`Cords catch and can injure. Local product-safety rules for children's wear decide.`,
       action: {
-        label: "Leave out the cord",
+        label: say`Leave out the cord`,
         changes: [
           { path: ["finish", "waist"], value: { ...asStored("waist", waist.kind, finishSource), drawstring: false } },
         ],

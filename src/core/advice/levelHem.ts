@@ -1,4 +1,4 @@
-import { plain } from "../units";
+import { say } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** Spreading lengthens the leg along the crease; a floor-length leg then hangs too low. */
@@ -16,11 +16,10 @@ export const levelHem: AdviceRule = {
     const shorter = Math.round((length.whole - growth) * 10) / 10;
     return {
       id: this.id,
-      message: `Opening the hem lets it hang ${plain(growth)} mm lower along the crease, ${plain(Math.max(0, clear))} mm off the floor.`,
-      reason:
-        "Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.",
+      message: say`Opening the hem lets it hang ${growth} lower along the crease, ${Math.max(0, clear)} off the floor.`,
+      reason: say`Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.`,
       action: {
-        label: `Shorten the leg by ${plain(growth)} mm`,
+        label: say`Shorten the leg by ${growth}`,
         changes: [{ path: ["moves", index, "params", "length"], value: `${shorter} mm` }],
       },
     };

@@ -4,7 +4,7 @@ const card = (measures: Body["measures"], unit: Body["unit"] = "cm"): Body => ({
 
 function measures(body: Body) {
   const resolved = resolveBody(body);
-  if (!resolved.ok) throw new Error(resolved.errors.map((e) => e.message).join(" "));
+  if (!resolved.ok) throw new Error(complaintsOf(resolved.errors));
   return resolved.measures;
 }
 
@@ -16,7 +16,7 @@ describe("estimates", () => {
     expect(m.crotchDepth).toMatchObject({ mm: 285, source: "estimated", estimated: true }); // 1040 / 4 + 25
     expect(m.waistToHip.mm).toBe(216); // the smaller of 216 and 285 - 64
     expect(m.waistToFloor.mm).toBe(1050); // 0.625 x 1680
-    expect(m.crotchDepth.formula).toBe("hip 1040 / 4 + 25");
+    expect(m.crotchDepth.sum).toSum("hip 1040 / 4 + 25");
   });
 
   test("small figures get a hip line well above the crotch line", () => {
@@ -33,8 +33,7 @@ describe("refusals name the field and say what to do", () => {
   ])("%j", (given, path, words) => {
     const resolved = resolveBody(card(given));
     expect(resolved.ok).toBe(false);
-    if (!resolved.ok)
-      expect(resolved.errors[0]).toMatchObject({ path, message: expect.stringContaining(words) as string });
+    if (!resolved.ok) expect(resolved.errors[0]).toMatchObject({ path, says: expect.toSay(words) });
   });
 });
 

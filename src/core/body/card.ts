@@ -1,5 +1,14 @@
 import { z } from "zod";
-import { lengthInputSchema, plain, quantity, readLength, unitSchema, type LengthInput, type Quantity } from "../units";
+import {
+  lengthInputSchema,
+  quantity,
+  readLength,
+  unitSchema,
+  type LengthInput,
+  type Quantity,
+  say,
+  type Complaint,
+} from "../units";
 import { ESTIMATES } from "./estimates";
 import { DATUM_LEVELS, MEASURES, measureKeySchema, type MeasureKey } from "./measures";
 
@@ -32,43 +41,38 @@ export function entryLength(entry: CardEntry): LengthInput {
   return typeof entry === "object" && "length" in entry ? entry.length : entry;
 }
 
-export interface CardError {
-  readonly path: string;
-  readonly message: string;
-}
-
 /** A measure in millimetres: given or estimated; `net` is false for a girth that already holds ease. */
 export type BodyMeasure = Quantity & { readonly source: "given" | "estimated"; readonly net: boolean };
 export type BodyMeasures = Readonly<Record<MeasureKey, BodyMeasure>>;
 
 export type ResolvedBody =
   | { readonly ok: true; readonly measures: BodyMeasures }
-  | { readonly ok: false; readonly errors: readonly CardError[] };
+  | { readonly ok: false; readonly errors: readonly Complaint[] };
 
 /**
  * Reads every length of the card and estimates what is missing. Refuses, with the field's path and a sentence,
  * a required measure that is missing, a length that cannot be read, and one that is not above zero.
  */
 export function resolveBody(body: Body): ResolvedBody {
-  const errors: CardError[] = [];
+  const errors: Complaint[] = [];
   const known = new Map<MeasureKey, BodyMeasure>();
   for (const { key, label, required } of MEASURES) {
     const path = `body.measures.${key}`;
     const entry = body.measures[key];
     const typed = entry === undefined ? undefined : entryLength(entry);
     if (typed === undefined || typed === "") {
-      if (required) errors.push({ path, message: `${label} is needed. Measure it and write it on the card.` });
+      if (required) errors.push({ path, says: say`${label} is needed. Measure it and write it on the card.` });
       continue;
     }
     const read = readLength(typed, body.unit);
-    if (!read.ok) errors.push({ path, message: `${label}: ${read.message}` });
-    else if (read.mm <= 0) errors.push({ path, message: `${label} must be more than nothing.` });
+    if (!read.ok) errors.push({ path, says: say`${label}: ${read.message}` });
+    else if (read.mm <= 0) errors.push({ path, says: say`${label} must be more than nothing.` });
     else if (read.mm > 4000) {
-      errors.push({ path, message: `${label} is over 4 metres. Check the unit: write 72 cm, 725 mm or 28 1/2 in.` });
+      errors.push({ path, says: say`${label} is over 4 metres. Check the unit: write its unit with it.` });
     } else {
       const net = entryNet(entry);
-      const formula = net ? "from the card" : "from the card, with its ease";
-      known.set(key, { mm: read.mm, formula, uses: [], estimated: false, source: "given", net });
+      const sum = net ? "from the card" : "from the card, with its ease";
+      known.set(key, { ...quantity(read.mm, sum), source: "given", net });
     }
   }
   if (errors.length > 0) return { ok: false, errors };
@@ -83,28 +87,28 @@ export function resolveBody(body: Body): ResolvedBody {
 }
 
 /** Brings levels taken from the shoulder to the waist, in place; returns what stands in the way. */
-function fromShoulder(known: Map<MeasureKey, BodyMeasure>): CardError[] {
+function fromShoulder(known: Map<MeasureKey, BodyMeasure>): Complaint[] {
   const shoulder = shoulderToWaist(known);
   if (!shoulder) {
     return [
       {
         path: "body.measures.shoulderToWaist",
-        message: "The levels are taken from the shoulder, so shoulder to waist is needed. Measure it.",
+        says: say`The levels are taken from the shoulder, so shoulder to waist is needed. Measure it.`,
       },
     ];
   }
   known.set("shoulderToWaist", shoulder);
-  const errors: CardError[] = [];
+  const errors: Complaint[] = [];
   for (const key of DATUM_LEVELS) {
     const level = known.get(key);
     if (!level) continue;
     const mm = level.mm - shoulder.mm;
-    const sum = `${plain(level.mm)} from the shoulder - shoulder to waist ${plain(shoulder.mm)}`;
+    const sum = say`${level.mm} from the shoulder - shoulder to waist ${shoulder.mm}`;
     known.set(key, { ...quantity(mm, sum, { shoulderToWaist: shoulder }), source: "given", net: true });
     if (mm <= 0) {
       errors.push({
         path: `body.measures.${key}`,
-        message: `${plain(level.mm)} mm from the shoulder lies above the waist, which is ${plain(shoulder.mm)} mm down.`,
+        says: say`${level.mm} from the shoulder lies above the waist, which is ${shoulder.mm} down.`,
       });
     }
   }
@@ -118,6 +122,6 @@ function shoulderToWaist(known: ReadonlyMap<MeasureKey, BodyMeasure>): BodyMeasu
   const [height, floor] = [known.get("height"), known.get("waistToFloor")];
   if (!height && !floor) return null;
   const tall = height?.mm ?? (floor as BodyMeasure).mm / 0.82;
-  const sum = `0.245 x height ${plain(tall)} + 25`;
+  const sum = say`0.245 x height ${tall} + ${25}`;
   return { ...quantity(0.245 * tall + 25, sum), estimated: true, source: "estimated", net: true };
 }

@@ -1,5 +1,5 @@
-import { plain, quantity, type Quantity } from "../units";
-import type { MeasureKey } from "./measures";
+import { quantity, type Quantity, say, ratio } from "../units";
+import { measureOf, type MeasureKey } from "./measures";
 
 type Known = ReadonlyMap<MeasureKey, Quantity>;
 
@@ -14,10 +14,13 @@ function of(known: Known, key: MeasureKey): Quantity {
   return found;
 }
 
+/** What a measure is called within a sum. */
+const wordsOf = (key: MeasureKey): string => measureOf(key).label.toLowerCase();
+
 /** `share` of another measure. */
 function share(known: Known, key: MeasureKey, factor: number): Quantity {
   const base = of(known, key);
-  return quantity(base.mm * factor, `${factor} x ${key} ${plain(base.mm)}`, { [key]: base });
+  return quantity(base.mm * factor, say`${ratio(factor)} x ${wordsOf(key)} ${base.mm}`, { [key]: base });
 }
 
 /**
@@ -30,14 +33,14 @@ export const ESTIMATES: readonly Estimate[] = [
     key: "crotchDepth",
     from: (known) => {
       const hip = of(known, "hip");
-      return quantity(hip.mm / 4 + 25, `hip ${plain(hip.mm)} / 4 + 25`, { hip });
+      return quantity(hip.mm / 4 + 25, say`hip ${hip.mm} / 4 + ${25}`, { hip });
     },
   },
   {
     key: "waistToHip",
     from: (known) => {
       const depth = of(known, "crotchDepth");
-      return quantity(Math.min(216, depth.mm - 64), `the smaller of 216 and crotchDepth ${plain(depth.mm)} - 64`, {
+      return quantity(Math.min(216, depth.mm - 64), say`the smaller of ${216} and crotch depth ${depth.mm} - ${64}`, {
         crotchDepth: depth,
       });
     },
@@ -48,7 +51,7 @@ export const ESTIMATES: readonly Estimate[] = [
       if (known.has("height")) return share(known, "height", 0.625);
       if (known.has("waistToAnkle")) return share(known, "waistToAnkle", 1.08);
       if (known.has("waistToKnee")) return share(known, "waistToKnee", 1.76);
-      return quantity(1050, "usual for an adult of 168 cm; measure it");
+      return quantity(1050, say`usual for an adult of ${1680}; measure it`);
     },
   },
   { key: "height", from: (known) => share(known, "waistToFloor", 1.6) },
@@ -59,7 +62,7 @@ export const ESTIMATES: readonly Estimate[] = [
     key: "crotchLength",
     from: (known) => {
       const [depth, hip] = [of(known, "crotchDepth"), of(known, "hip")];
-      return quantity(2 * depth.mm + hip.mm / 8, `2 x crotchDepth ${plain(depth.mm)} + hip ${plain(hip.mm)} / 8`, {
+      return quantity(2 * depth.mm + hip.mm / 8, say`2 x crotch depth ${depth.mm} + hip ${hip.mm} / 8`, {
         crotchDepth: depth,
         hip,
       });
@@ -80,7 +83,7 @@ export const ESTIMATES: readonly Estimate[] = [
     key: "shoulderToWaist",
     from: (known) => {
       const nape = of(known, "napeToWaist");
-      return quantity(nape.mm + 25, `napeToWaist ${plain(nape.mm)} + 25`, { napeToWaist: nape });
+      return quantity(nape.mm + 25, say`nape to waist ${nape.mm} + ${25}`, { napeToWaist: nape });
     },
   },
   { key: "shoulderToBust", from: (known) => share(known, "shoulderToWaist", 0.6) },

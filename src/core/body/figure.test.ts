@@ -1,3 +1,4 @@
+import { complaintsOf } from "../testing/said";
 import { figureOf, halves, MEASURES, resolveBody, type Body } from ".";
 import { readCardsCsv, writeCardsCsv } from "./cardCsv";
 import { pathFlatten } from "../geometry";
@@ -6,7 +7,7 @@ import { HAND_BODY } from "../testing/jobs";
 
 function measures(body: Body) {
   const resolved = resolveBody(body);
-  if (!resolved.ok) throw new Error(resolved.errors.map((e) => e.message).join(" "));
+  if (!resolved.ok) throw new Error(complaintsOf(resolved.errors));
   return resolved.measures;
 }
 
@@ -58,7 +59,7 @@ describe("levels taken from the shoulder", () => {
     expect(m.waistToHip.mm).toBeCloseTo(9.25 * 25.4, 6);
     expect(m.waistToHip).toMatchObject({
       source: "given",
-      formula: expect.stringContaining("from the shoulder") as string,
+      sum: expect.toSay("from the shoulder"),
     });
     expect(m.waistToFloor.mm).toBeCloseTo(44.25 * 25.4, 6);
   });
@@ -71,7 +72,7 @@ describe("levels taken from the shoulder", () => {
   test("above the waist are refused by name", () => {
     expect(resolveBody({ ...card, measures: { ...card.measures, waistToHip: 12 } })).toMatchObject({
       ok: false,
-      errors: [{ path: "body.measures.waistToHip", message: expect.stringMatching(/above the waist/) as string }],
+      errors: [{ path: "body.measures.waistToHip", says: expect.toSay(/above the waist/) }],
     });
   });
 });

@@ -1,11 +1,11 @@
-import { inCm } from "../units";
+import { say, type Sentence } from "../units";
 import type { BodyMeasures } from "./card";
 import { MEASURES, measureOf, type MeasureKey } from "./measures";
 
 /** Something about the card worth asking; never a refusal. */
 export interface Question {
   readonly measure: MeasureKey;
-  readonly message: string;
+  readonly message: Sentence;
 }
 
 /** Pairs that are normally in this order on any body: the first smaller than the second. */
@@ -34,14 +34,14 @@ export function questionsOf(measures: BodyMeasures): Question[] {
     if (!given(key)) continue;
     const { mm } = measures[key];
     if (mm < usual[0] / 1.8) {
-      questions.push({ measure: key, message: `${label} is ${inCm(mm)}. Was it written in inches?` });
+      questions.push({ measure: key, message: say`${label} is ${mm}. Was it written in inches?` });
     } else if (mm > usual[1] * 1.6) {
       questions.push({
         measure: key,
-        message: `${label} is ${inCm(mm)}. Was it written in centimetres?`,
+        message: say`${label} is ${mm}. Was it written in centimetres?`,
       });
     } else if (mm < usual[0] || mm > usual[1]) {
-      questions.push({ measure: key, message: `${label} of ${inCm(mm)} is unusual. Measure it again?` });
+      questions.push({ measure: key, message: say`${label} of ${mm} is unusual. Measure it again?` });
     }
   }
   for (const [small, large] of ORDER) {
@@ -51,20 +51,20 @@ export function questionsOf(measures: BodyMeasures): Question[] {
     const measure = given(small) ? small : large;
     questions.push({
       measure,
-      message: `${measureOf(small).label} is not smaller than ${measureOf(large).label.toLowerCase()}. Are the two mixed up?`,
+      message: say`${measureOf(small).label} is not smaller than ${measureOf(large).label.toLowerCase()}. Are the two mixed up?`,
     });
   }
   const { waist, hip, crotchDepth } = measures;
   if (waist.mm > hip.mm * 1.15) {
     questions.push({
       measure: "waist",
-      message: "The waist is much larger than the hip. Is the hip taken at the fullest place?",
+      message: say`The waist is much larger than the hip. Is the hip taken at the fullest place?`,
     });
   }
   if (given("crotchDepth") && Math.abs(crotchDepth.mm - (hip.mm / 4 + 25)) > 60) {
     questions.push({
       measure: "crotchDepth",
-      message: `Crotch depth is far from a quarter of the hip (${inCm(hip.mm / 4 + 25)}). Tall and short wearers differ; was it taken sitting?`,
+      message: say`Crotch depth is far from a quarter of the hip (${hip.mm / 4 + 25}). Tall and short wearers differ; was it taken sitting?`,
     });
   }
   return questions;

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { deriveShape, type Shape } from "../derive";
 import type { Job } from "../files";
 import { STYLES } from "../styles";
@@ -36,7 +37,7 @@ describe("a finished hem asked of a style", () => {
     const [low, high] = HEMS[id] as readonly [number, number];
     for (const body of Object.values(FOUR_BODIES)) {
       const shape = deriveShape(ofStyle(id, { hemGirth: `${(low + high) / 2} mm` }, body));
-      if (!shape.ok) expect(shape.errors[0]?.message).toMatch(/\.$/);
+      if (!shape.ok) expect(said(shape.errors[0]?.says)).toMatch(/\.$/);
       else if (shape.worksheet.every((l) => l.passed === null))
         expect(Math.abs(shape.readings.hemGirth - (low + high) / 2)).toBeLessThan(1);
     }
@@ -81,7 +82,7 @@ describe("what gives way to an asked hem", () => {
     for (const points of [3, 6, 8]) {
       const bell = shapeOf(ofStyle("bell-flounce", { hemGirth: "2200 mm", points }));
       expect(bell.readings.hemGirth).toBeCloseTo(2200, 1);
-      expect(lastLine(bell).template).toMatch(/points/);
+      expect(said(lastLine(bell).sentence)).toMatch(/points/);
     }
   });
 
@@ -126,15 +127,15 @@ describe("what gives way to an asked hem", () => {
 
 describe("a hem that cannot be had", () => {
   test.each([
-    ["bell-flounce", "600 mm", /ends in a hem of [\d.]+ cm to [\d.]+ cm, not 60\.0 cm/],
-    ["side-fullness", "420 mm", /hem of one leg is [\d.]+ cm to [\d.]+ cm, not 42\.0 cm/],
-    ["sweat", "300 mm", /leave a hem of [\d.]+ cm to [\d.]+ cm, not 30\.0 cm/],
+    ["bell-flounce", "600 mm", /ends in a hem of [\d.]+ to [\d.]+ cm, not 60\.0 cm/],
+    ["side-fullness", "420 mm", /hem of one leg is [\d.]+ to [\d.]+ cm, not 42\.0 cm/],
+    ["sweat", "300 mm", /leave a hem of [\d.]+ to [\d.]+ cm, not 30\.0 cm/],
   ])("%s refuses %s at the place where it was stated, with the nearest that works", (id, hemGirth, words) => {
     const refused = deriveShape(ofStyle(id, { hemGirth }));
     if (refused.ok) throw new Error("it should be refused");
     expect(refused.status).toBe(422);
-    expect(refused.errors[0]).toMatchObject({ path: "style.params.hemGirth", message: expect.stringMatching(words) });
-    const nearest = refused.errors[0]?.largest ?? 0;
+    expect(refused.errors[0]).toMatchObject({ path: "style.params.hemGirth", says: expect.toSay(words) });
+    const nearest = refused.errors[0]?.nearest ?? 0;
     expect(hemOf(id, { hemGirth: `${nearest} mm` })).toBeCloseTo(nearest, 0);
   });
 
@@ -164,7 +165,7 @@ describe("a hem that cannot be had", () => {
       const hemGirth = `${(HEMS[id] as readonly [number, number])[seed % 2]} mm`;
       const shape = deriveShape(ofStyle(id, { hemGirth }, body));
       if (!shape.ok) {
-        expect(shape.errors[0]?.message).toMatch(/\.$/);
+        expect(said(shape.errors[0]?.says)).toMatch(/\.$/);
         continue;
       }
       if (shape.worksheet.some((l) => l.passed)) continue;

@@ -1,9 +1,9 @@
-import { CannotDraft, legOf, rimLength } from "../drafting";
+import { legOf, rimLength } from "../drafting";
 import type { Job } from "../files";
 import { isStated, type MoveContext } from "../moves";
 import type { MoveEntry, Style } from "../styles";
-import { exactLength, readLength, type LengthInput, type Mm } from "../units";
-import { MoveFault, type MovesRun, type WorksheetLine } from "./runMoves";
+import { exactLength, readLength, type LengthInput, type Mm, Refusal } from "../units";
+import { type MovesRun, type WorksheetLine } from "./runMoves";
 
 /** Moves that decide how wide the hem is; the last of them that is made has the last word. */
 const HEM_MOVES = new Set([
@@ -63,7 +63,7 @@ const ROUNDS = 8;
  * Makes the moves so that the finished hem of one leg measures what was asked of the style, along the trued edge. Where
  * lines below the one that takes the number change the hem again (pleats that run down to it), that line is given as
  * much more or less. What cannot be met is made with the number as it was asked; the proof then says by how much it is
- * missed. Throws MoveFault as the moves do.
+ * missed. Throws Refusal as the moves do.
  */
 export function meetingHem(context: MoveContext, make: (context: MoveContext) => MovesRun): MovesRun {
   const first = make(context);
@@ -75,7 +75,7 @@ export function meetingHem(context: MoveContext, make: (context: MoveContext) =>
     try {
       return make({ ...context, styleParams: { ...context.styleParams, hemGirth: exactLength(hem) } });
     } catch (error) {
-      if (error instanceof MoveFault || error instanceof CannotDraft) return null;
+      if (error instanceof Refusal) return null;
       throw error;
     }
   };

@@ -1,7 +1,7 @@
+import { Refusal, type Sentence } from "../units";
 import type { BodyMeasures } from "../body";
 import {
   BACKS,
-  CannotDraft,
   draftBlock,
   LEG_JOINS,
   presetFor,
@@ -26,7 +26,7 @@ export interface Compared {
   readonly block: Block | null;
   readonly readings: Readings | null;
   /** Why it cannot be drafted on this body. */
-  readonly refused: string | null;
+  readonly refused: Sentence | null;
 }
 
 const DEPTHS: Readonly<Record<ResolvedRules["crotchDepth"]["from"], string>> = {
@@ -66,8 +66,8 @@ export function compareBlocks(measures: BodyMeasures, variants: readonly Variant
         refused: null,
       };
     } catch (error) {
-      if (!(error instanceof CannotDraft)) throw error;
-      return { label, variant, block: null, readings: null, refused: error.message };
+      if (!(error instanceof Refusal)) throw error;
+      return { label, variant, block: null, readings: null, refused: error.says };
     }
   });
 }

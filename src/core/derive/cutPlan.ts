@@ -1,7 +1,7 @@
 import { edgesWithRole, type Join, type Panel } from "../drafting";
 import type { AllowanceSet, ResolvedFinish } from "../finish";
 import { pathTurn, type HemCut, type OpeningCut } from "../pieces";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, say, making, angle, toDegrees } from "../units";
 import { centreOf, type ZipPlan } from "./zip";
 
 /** How the hem is cut: a double turn is twice as deep, what is sewn to another part takes a seam's allowance. */
@@ -56,6 +56,8 @@ export function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish): Qu
   const depth = Math.max(7, Math.min(40, flat));
   return quantity(
     depth,
-    flat >= 40 ? "40, the hem is straight enough" : `6 / (2 x turn ${plain(turn * 1000)} / 1000), so that it lies flat`,
+    flat >= 40
+      ? say`${40}, the hem is straight enough`
+      : say`${making(6)} / (2 x turn ${angle(toDegrees(turn))}), so that it lies flat`,
   );
 }

@@ -3,6 +3,7 @@ import { PAPERS, writePdf, type Paper } from "../files/pdf";
 import { writeSvg } from "../files/svg";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
+import { say, tapeOf, tell, type Sentence } from "../units";
 
 export const EXPORT_FORMATS = ["pdf", "svg", "json"] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
@@ -14,21 +15,25 @@ export interface HandedFile {
 }
 
 /** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
-export function noticesOf(derived: Derived): string[] {
+export function noticesOf(derived: Derived): Sentence[] {
   const estimates = MEASURES.filter((m) => derived.measures[m.key].source === "estimated" && m.key !== "height").map(
     (m) => m.label.toLowerCase(),
   );
   return [
-    ...derived.checks.filter((c) => c.status === "fault").map((c) => `Fault: ${c.message}`),
+    ...derived.checks.filter((c) => c.status === "fault").map((c) => say`Fault: ${c.message}`),
     ...derived.undecided,
-    ...(estimates.length > 0 ? [`Estimated, not measured: ${estimates.join(", ")}.`] : []),
+    ...(estimates.length > 0 ? [say`Estimated, not measured: ${estimates.join(", ")}.`] : []),
   ];
 }
 
 /** A derived job as a print set: its pieces, its title, and what must be said with them. */
 export function printSetOf(job: Job, derived: Derived): PrintSet {
   const title = [job.name || "Unnamed job", job.body.name && `for ${job.body.name}`].filter(Boolean).join(" ");
-  return { title, pieces: derived.pieces, notices: noticesOf(derived) };
+  return {
+    title,
+    pieces: derived.pieces,
+    notices: noticesOf(derived).map((notice) => tell(notice, tapeOf(job.body.unit))),
+  };
 }
 
 /** A safe file name from the job's name. */

@@ -1,4 +1,17 @@
-import { panelArea, panelOutline, stepText, type Panel } from "../drafting";
+import { panelArea, panelOutline, type Panel } from "../drafting";
+import type { Remedy } from "../inspect";
+import {
+  formulaOf,
+  tapeOf,
+  tell,
+  tellNumber,
+  tellSum,
+  type Figure,
+  type Quantity,
+  type Sentence,
+  type Tape,
+  type Unit,
+} from "../units";
 import type { Derived } from "../derive";
 import { pathFlatten, pathLength, pathReverse, polygonArea } from "../geometry";
 import type { Piece } from "../pieces";
@@ -39,33 +52,58 @@ function pieceReply(piece: Piece): unknown {
   return { ...rest, notches: notches.map(({ at, outer, kind, pairs }) => ({ at, outer, kind, pairs })) };
 }
 
-const quantities = (
-  record: Readonly<Record<string, { mm: number; formula: string; estimated: boolean; asked?: number }>>,
-): unknown =>
-  Object.fromEntries(
-    Object.entries(record).map(([name, q]) => [
-      name,
-      { mm: q.mm, formula: q.formula, estimated: q.estimated, ...(q.asked === undefined ? {} : { asked: q.asked }) },
-    ]),
-  );
+/** A number of the reply: its value, its sum in millimetres, and both as they are told on the maker's tape. */
+function quantityReply(q: Quantity, tape: Tape): unknown {
+  return {
+    mm: q.mm,
+    formula: formulaOf(q),
+    text: tellNumber(q, tape),
+    sum: tellSum(q.sum, tape),
+    estimated: q.estimated,
+    ...(q.asked === undefined ? {} : { asked: q.asked }),
+  };
+}
 
-/** The reply of POST /api/derive, in the names of the headless contract. Lengths are millimetres. */
-export function replyOf(derived: Derived): unknown {
+const figureReply = ({ sum, ...told }: Figure, tape: Tape): unknown => ({
+  ...told,
+  formula: tellSum(sum, "mm"),
+  text: tellNumber(told, tape),
+  sum: tellSum(sum, tape),
+});
+
+const mapped = <T>(record: Readonly<Record<string, T>>, reply: (value: T) => unknown): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(record).map(([name, value]) => [name, reply(value)]));
+
+const UNITS = { length: "mm", making: "mm", degrees: "degrees", pieces: "pieces" } as const;
+
+/**
+ * The reply of POST /api/derive, in the names of the headless contract. Lengths are millimetres; sentences are told on
+ * the tape of the card's `unit`.
+ */
+export function replyOf(derived: Derived, unit: Unit): unknown {
   const { block } = derived;
+  const tape = tapeOf(unit);
+  const told = (sentence: Sentence): string => tell(sentence, tape);
+  const numbers = (record: Readonly<Record<string, Quantity>>) => mapped(record, (q) => quantityReply(q, tape));
+  const remedy = (r: Remedy | null | undefined) => r && { ...r, label: told(r.label) };
   return {
     ok: true,
     body: {
-      measures: Object.fromEntries(
-        Object.entries(derived.measures).map(([key, q]) => [key, { mm: q.mm, source: q.source, formula: q.formula }]),
-      ),
-      questions: derived.questions,
+      measures: mapped(derived.measures, (q) => ({
+        mm: q.mm,
+        source: q.source,
+        formula: formulaOf(q),
+        text: tellNumber(q, tape),
+        sum: tellSum(q.sum, tape),
+      })),
+      questions: derived.questions.map((q) => ({ ...q, message: told(q.message) })),
     },
-    numbers: quantities(block.numbers),
+    numbers: numbers(block.numbers),
     block: { panels: block.panels.map(panelReply), changedRules: derived.changedRules },
     steps: block.steps.map((step) => ({
       n: step.n,
       panel: step.panel,
-      text: stepText(step, block.numbers),
+      text: told(step.sentence),
       numbers: step.numbers,
       points: Object.keys(step.points),
     })),
@@ -73,9 +111,9 @@ export function replyOf(derived: Derived): unknown {
       id: l.id,
       move: l.move,
       on: l.on,
-      text: stepText(l, l.numbers),
-      numbers: quantities(l.numbers),
-      ...(l.passed === null ? {} : { passedOver: l.passed }),
+      text: told(l.sentence),
+      numbers: { ...numbers(l.numbers), ...mapped(l.figures, (f) => figureReply(f, tape)) },
+      ...(l.passed === null ? {} : { passedOver: told(l.passed) }),
     })),
     // The legs as the moves left them, then every part that is sewn on or was cut from them.
     panels: [...derived.panels, ...derived.sewn.filter((p) => !derived.panels.some((own) => own.id === p.id))].map(
@@ -83,10 +121,27 @@ export function replyOf(derived: Derived): unknown {
     ),
     pieces: derived.pieces.map(pieceReply),
     seams: derived.seams.map(({ walkA: _a, walkB: _b, ...seam }) => seam),
-    notions: derived.notions,
+    notions: derived.notions.map(({ label, length, note, caution, ...notion }) => ({
+      ...notion,
+      label: told(label),
+      length: length && quantityReply(length, tape),
+      ...(note && { note: told(note) }),
+      ...(caution && { caution: told(caution) }),
+    })),
     readings: derived.readings,
-    checks: derived.checks,
-    advice: derived.advice,
-    undecided: derived.undecided,
+    checks: derived.checks.map((check) => ({
+      ...check,
+      unit: UNITS[check.unit],
+      message: told(check.message),
+      fix: check.fix && told(check.fix),
+      ...(check.remedy !== undefined && { remedy: remedy(check.remedy) }),
+    })),
+    advice: derived.advice.map((advice) => ({
+      ...advice,
+      message: told(advice.message),
+      reason: told(advice.reason),
+      action: remedy(advice.action),
+    })),
+    undecided: derived.undecided.map(told),
   };
 }

@@ -9,19 +9,10 @@ import {
   type Panel,
 } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
-import {
-  isStated,
-  MOVES,
-  MoveRefused,
-  onPanel,
-  type Handle,
-  type MoveContext,
-  type Shown,
-  type StyleState,
-} from "../moves";
+import { isStated, MOVES, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
-import type { Mm, Quantity } from "../units";
+import { type Mm, type Quantity, Refusal, fill, say, type Figure, type Sentence } from "../units";
 
 /** Redrawn legs stay as they were while what is cut from them is pulled and set. */
 const legsOf = remembered(drawSettledLegs);
@@ -37,11 +28,13 @@ export interface WorksheetLine {
   readonly move: string;
   readonly label: string;
   readonly on: boolean;
-  readonly template: string;
+  readonly sentence: Sentence;
   readonly numbers: Numbers;
+  /** Numbers of it that are no lengths. */
+  readonly figures: Readonly<Record<string, Figure>>;
   readonly handles: readonly Handle[];
   /** Why the move could not be made here; it is passed over, and the others are made without it. */
-  readonly passed: string | null;
+  readonly passed: Sentence | null;
 }
 
 export interface MovesRun {
@@ -50,23 +43,10 @@ export interface MovesRun {
   readonly shown: readonly Shown[];
 }
 
-/** A move of the job that could not be made: where in the job, and why. */
-export class MoveFault extends Error {
-  constructor(
-    readonly path: string,
-    message: string,
-    readonly wrongInput: boolean,
-    readonly largest?: number,
-  ) {
-    super(message);
-    this.name = "MoveFault";
-  }
-}
-
 /**
  * Makes the moves in their order. Moves that redraw side or inseam only change the plan; front and back are drawn and
  * reconciled once, after the last of them and before any cut. A move that makes no sense here is passed over and says
- * why; one whose number is too large, or cannot be read, throws MoveFault.
+ * why; one whose number is too large, or cannot be read, throws Refusal.
  */
 export function runMoves(block: Block, moves: readonly MoveEntry[], context: MoveContext): MovesRun {
   let state: StyleState = { plan: block.plan, panels: block.panels, joins: LEG_JOINS };
@@ -80,15 +60,19 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     state = { ...state, plan, panels: [legs.front, legs.back] };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
+    const numbers = { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) };
     worksheet.push({
       id: "reconcile",
       index: null,
       move: "reconcile",
       label: "Reconcile front and back",
       on: true,
-      template:
+      sentence: fill(
         "Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter.",
-      numbers: { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) },
+        numbers,
+      ),
+      numbers,
+      figures: {},
       handles: [],
       passed: null,
     });
@@ -96,12 +80,15 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   moves.forEach((entry, index) => {
     const path = `moves.${index}`;
     const move = MOVES[entry.move];
-    if (!move) throw new MoveFault(`${path}.move`, `There is no move “${entry.move.slice(0, 30)}”.`, true);
+    if (!move)
+      throw new Refusal(`${path}.move`, say`There is no move “${entry.move.slice(0, 30)}”.`, { unreadable: true });
     const parsed = move.schema.safeParse(entry.params);
     if (!parsed.success) {
       const issue = parsed.error.issues[0];
       const field = issue && issue.path.length > 0 ? `.${issue.path.join(".")}` : "";
-      throw new MoveFault(`${path}.params${field}`, `${move.label}: ${issue?.message ?? "this cannot be read"}.`, true);
+      throw new Refusal(`${path}.params${field}`, say`${move.label}: ${issue?.message ?? "this cannot be read"}.`, {
+        unreadable: true,
+      });
     }
     if (!entry.on) {
       worksheet.push({
@@ -110,27 +97,29 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         move: move.id,
         label: move.label,
         on: false,
-        template: move.label,
+        sentence: [move.label],
         numbers: {},
+        figures: {},
         handles: [],
         passed: null,
       });
       return;
     }
-    const passOver = (why: string): void =>
+    const passOver = (why: Sentence): void =>
       void worksheet.push({
         id: entry.id,
         index,
         move: move.id,
         label: move.label,
         on: true,
-        template: move.label,
+        sentence: [move.label],
         numbers: {},
+        figures: {},
         handles: [],
         passed: why,
       });
     if (move.redraws && cutBy) {
-      passOver(`It redraws the seams, so it has to come before “${cutBy}”. Move it up.`);
+      passOver(say`It redraws the seams, so it has to come before “${cutBy}”. Move it up.`);
       return;
     }
     if (!move.redraws) {
@@ -148,23 +137,24 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         move: move.id,
         label: move.label,
         on: true,
-        template: result.template,
+        sentence: fill(result.template, { ...result.numbers, ...result.figures }),
         numbers: result.numbers,
+        figures: result.figures ?? {},
         handles: result.handles,
         passed: null,
       });
     } catch (error) {
-      if (error instanceof MoveRefused && error.largest === undefined && !error.unreadable) {
-        passOver(error.message);
+      if (error instanceof Refusal && error.nearest === undefined && !error.unreadable) {
+        passOver(error.says);
         return;
       }
-      if (error instanceof MoveRefused)
-        throw new MoveFault(
-          placeOf(entry, index, error.param, context),
-          error.message,
-          error.unreadable,
-          error.largest && toTenth(error.largest),
-        );
+      if (error instanceof Refusal) {
+        const { nearest, unreadable, says } = error;
+        throw new Refusal(placeOf(entry, index, error.path, context), says, {
+          unreadable,
+          ...(nearest !== undefined && { nearest: toTenth(nearest) }),
+        });
+      }
       throw error;
     }
   });

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { jobOfVersion, versionOf } from "./versions";
 import { parseJob, readJobText, writeJobText } from "../files";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
@@ -8,7 +9,7 @@ test("a kept version comes back as it was, on the card of today, through the fil
   const kept = versionOf(wide, "v1", "Wide", "2026-11-23");
   const narrow = { ...wide, style: { id: "straight", params: {} }, versions: [kept] };
   const read = readJobText(writeJobText(narrow));
-  if (!read.ok) throw new Error(read.errors[0]?.message);
+  if (!read.ok) throw new Error(said(read.errors[0]?.says));
   const version = read.job.versions?.[0];
   if (!version) throw new Error("the version is lost");
   const back = jobOfVersion({ ...read.job, body: { ...HAND_BODY, name: "Grown" } }, version);

@@ -1,7 +1,7 @@
 import { panelById, refPath, refsLength, rimEdges, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
-import { plain, quantity, toDegrees, type Mm, type Quantity } from "../units";
+import { quantity, toDegrees, type Mm, type Quantity, say } from "../units";
 
 /** The zip against the seam it is sewn into: a centre or the left side. Lengths run down from the sewn waist. */
 export interface ZipPlan {
@@ -53,7 +53,7 @@ export function planZip(
   const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), whole * 0.9);
   const why =
     needed > Math.min(hipAlong, smoothAlong)
-      ? `(hip ${plain(hip.mm)} + 20 - waist ${plain(waistGirth)}) / 2, so that the hip passes`
+      ? say`(hip ${hip.mm} + ${20} - waist ${waistGirth}) / 2, so that the hip passes`
       : hipAlong <= smoothAlong
         ? "to the hip line"
         : "to where the crotch begins to turn, just above the hip line";
@@ -123,7 +123,7 @@ function sideZip(
   const length = Math.min(smoothAlong, Math.max(needed, Math.min(hipAlong, whole * 0.5)));
   const why =
     needed > hipAlong
-      ? `(hip ${plain(hip.mm)} + 20 - waist ${plain(waistGirth)}) / 2, so that the hip passes`
+      ? say`(hip ${hip.mm} + ${20} - waist ${waistGirth}) / 2, so that the hip passes`
       : "down the left side to the hip line";
   return { at: "side", length: quantity(length, why, { hip }), hipAlong, smoothAlong };
 }

@@ -1,5 +1,6 @@
+import { Refusal } from "../units";
 import type { BodyMeasures } from "../body";
-import { CannotDraft } from "./cannotDraft";
+import {} from "./refuseImpossible";
 import { Drafter, type Numbers, type Step } from "./drafter";
 import { drawLegs } from "./draw";
 import { narrate } from "./narrate";
@@ -17,7 +18,7 @@ export interface Block {
 }
 
 /**
- * Drafts the block by the chosen rules and records how. Throws CannotDraft, naming the measure or rule at fault,
+ * Drafts the block by the chosen rules and records how. Throws Refusal, naming the measure or rule at fault,
  * where no valid outline exists.
  */
 export function draftBlock(measures: BodyMeasures, rules: ResolvedRules): Block {
@@ -32,14 +33,14 @@ function firstThatDraws(
   measures: BodyMeasures,
   rules: ResolvedRules,
 ): { readonly drafter: Drafter; readonly plan: LegPlan; readonly legs: ReturnType<typeof drawLegs> } {
-  let refusal: CannotDraft | null = null;
+  let refusal: Refusal | null = null;
   for (const difference of SIDE_DIFFERENCES) {
     const drafter = new Drafter();
     try {
       const plan = planLeg(measures, rules, drafter, difference);
       return { drafter, plan, legs: drawLegs(plan) };
     } catch (error) {
-      if (!(error instanceof CannotDraft)) throw error;
+      if (!(error instanceof Refusal)) throw error;
       refusal ??= error;
     }
   }

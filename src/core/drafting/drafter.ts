@@ -1,12 +1,12 @@
 import type { Path, Point } from "../geometry";
-import { plain, type Quantity } from "../units";
+import { fill, type Quantity, type Sentence } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
 export interface Step {
   readonly n: number;
   readonly panel: string;
-  /** A sentence with `{name}` where a number belongs. */
-  readonly template: string;
+  readonly sentence: Sentence;
+  /** Names of the numbers it used. */
   readonly numbers: readonly string[];
   readonly points: Readonly<Record<string, Point>>;
   /** Light construction lines this step draws, and the seam lines that are final with it, in the panel's frame. */
@@ -37,10 +37,8 @@ export class Drafter {
   /** Records a step; the numbers it used are read from its template. */
   step(panel: string, template: string, { points = {}, guides = [], drawn = [] }: StepDrawing = {}): void {
     const numbers = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
-    for (const name of numbers) {
-      if (!this.known[name]) throw new RangeError(`step uses unknown number ${name}`);
-    }
-    this.done.push({ n: this.done.length + 1, panel, template, numbers, points, guides, drawn });
+    const sentence = fill(template, this.known);
+    this.done.push({ n: this.done.length + 1, panel, sentence, numbers, points, guides, drawn });
   }
 
   get numbers(): Numbers {
@@ -50,16 +48,4 @@ export class Drafter {
   get steps(): readonly Step[] {
     return this.done;
   }
-}
-
-/** A step's sentence with its numbers filled in by `format` (millimetres when none is given). */
-export function stepText(
-  step: Pick<Step, "template">,
-  numbers: Numbers,
-  format: (q: Quantity) => string = (q) => `${plain(q.mm)} mm`,
-): string {
-  return step.template.replace(/\{(\w+)\}/g, (whole, name: string) => {
-    const found = numbers[name];
-    return found ? format(found) : whole;
-  });
 }

@@ -1,5 +1,6 @@
+import { said } from "../testing/said";
 import fc from "fast-check";
-import { landmarkOf, netWaist, roleLength, stepText } from ".";
+import { landmarkOf, netWaist, roleLength } from ".";
 import { dartBudget } from "./darts";
 import { kneeSlope } from "./legSeams";
 import { deriveShape } from "../derive";
@@ -51,10 +52,8 @@ describe("the proportional block, worked by hand", () => {
 
   test("every step reads as a sentence with its numbers filled in", () => {
     expect(hand.block.steps.length).toBeGreaterThan(12);
-    for (const step of hand.block.steps) expect(stepText(step, hand.block.numbers)).not.toMatch(/[{}]/);
-    expect(hand.block.steps.map((s) => stepText(s, hand.block.numbers)).join(" ")).toContain(
-      "Crotch line 280 mm below the waist",
-    );
+    for (const step of hand.block.steps) expect(said(step.sentence)).not.toMatch(/[{}]/);
+    expect(hand.block.steps.map((s) => said(s.sentence)).join(" ")).toContain("Crotch line 280 mm below the waist");
   });
 
   test("a hollow the extension cannot take is kept as asked and as drawn", () => {
@@ -106,7 +105,7 @@ describe("cards no trousers can be drawn for", () => {
     const result = deriveShape(palazzoJob({ name: "", unit: "mm", measures }));
     return result.ok
       ? null
-      : { status: result.status, path: result.errors[0]?.path, message: result.errors[0]?.message };
+      : { status: result.status, path: result.errors[0]?.path, message: said(result.errors[0]?.says) };
   };
   test.each([
     [{ waist: 2000, hip: 1000 }, 422, "body.measures.waist"],

@@ -9,12 +9,12 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, Refusal, say, type Sentence } from "../units";
 import { assemble, cutAtHem, drawnHem, type Outline } from "./assemble";
 import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
 import { panelMap } from "./panel";
-import { CannotDraft } from "./cannotDraft";
+import {} from "./refuseImpossible";
 import { FLARED, hemChord, type LegPlan, type PanelPlan } from "./plan";
 import type { DrawnLegs } from "./drawn";
 import { drawOwnLegs } from "./own/drawOwn";
@@ -61,15 +61,15 @@ function drawHalf(panel: "front" | "back", legs: LegPlan, drop: Mm): Half {
   const inseamDown = pathStartTangent(inseam);
   const crotch = drawCrotchCurve({ panel, plan, levels, crotchPoint, inseamDown, onLine, waistCentre });
   if (!crotch) {
-    throw new CannotDraft(
+    throw new Refusal(
       "body.measures.crotchDepth",
-      `The ${panel} crotch curve has no room between waist and crotch line. Check crotch depth, or choose a smaller extension.`,
+      say`The ${panel} crotch curve has no room between waist and crotch line. Check crotch depth, or choose a smaller extension.`,
     );
   }
   if (crotch.radius < LEAST_RADIUS) {
-    throw new CannotDraft(
+    throw new Refusal(
       `block.rules.${panel}Extension`,
-      `The ${panel} crotch would turn within ${Math.floor(crotch.radius)} mm, too tight to sew. Choose another extension, or check crotch depth and waist to hip.`,
+      say`The ${panel} crotch would turn within ${Math.floor(crotch.radius)}, too tight to sew. Choose another extension, or check crotch depth and waist to hip.`,
     );
   }
   const lowerSide = sideOf(legs, plan, null);
@@ -89,9 +89,9 @@ function solveBackDrop(legs: LegPlan, front: Half): Mm {
   const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.turn - levels.crotch));
   const drop = secant(lengthAt, guess, guess + 2, { tolerance: 1e-8 });
   if (drop === null || drop < -60 || drop > levels.turn - levels.crotch - 40) {
-    throw new CannotDraft(
+    throw new Refusal(
       "block.rules.backExtension",
-      "Front and back inseams cannot be made equal. Choose a smaller back extension.",
+      say`Front and back inseams cannot be made equal. Choose a smaller back extension.`,
     );
   }
   return drop;
@@ -123,12 +123,7 @@ function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLe
   return {
     front: led(front),
     back: led(back),
-    girth: quantity(
-      natural + 2 * move,
-      `${plain(natural)} as the leg falls, each side moved ${plain(move)}`,
-      {},
-      thigh.girth,
-    ),
+    girth: quantity(natural + 2 * move, say`${natural} as the leg falls, each side moved ${move}`, {}, thigh.girth),
   };
 }
 
@@ -170,9 +165,9 @@ export function drawLegs(asked: LegPlan): DrawnLegs {
     pathLength(front.lowerSide) - pathLength(back.lowerSide),
   );
   if (!waists) {
-    throw new CannotDraft(
+    throw new Refusal(
       "body.measures.waist",
-      "No waist of this size can be joined to this hip: the side would have to lean too far. Check waist and waist to hip, or take more into darts.",
+      say`No waist of this size can be joined to this hip: the side would have to lean too far. Check waist and waist to hip, or take more into darts.`,
     );
   }
   const [frontRun, backRun] = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
@@ -182,11 +177,11 @@ export function drawLegs(asked: LegPlan): DrawnLegs {
     solved: {
       backCrotchDrop: quantity(
         drop,
-        `solved: back inseam ${plain(legs.backShorter)} shorter than the front's`,
+        say`solved: back inseam ${legs.backShorter} shorter than the front's`,
         {},
         legs.dropAsked > 0 ? legs.dropAsked : undefined,
       ),
-      backShorter: quantity(legs.backShorter, `${plain(legs.backShorter)} as chosen, stretched on when sewn`),
+      backShorter: quantity(legs.backShorter, say`${legs.backShorter} as chosen, stretched on when sewn`),
       ...steering("front", legs.front, front.crotch),
       ...steering("back", legs.back, back.crotch),
       ...(thighGirth ? { thighGirth } : {}),
@@ -199,8 +194,8 @@ export function drawLegs(asked: LegPlan): DrawnLegs {
 /** The hollow that came out, and what steered the curve, each with the maker's own number where it was limited. */
 function steering(panel: "front" | "back", plan: PanelPlan, crotch: CrotchCurve): Record<string, Quantity> {
   const { curve, extension } = plan;
-  const why = (asked: Mm, drawn: Mm): string =>
-    Math.abs(asked - drawn) > 0.05 ? `limited by the extension ${plain(extension)}` : `${plain(asked)} as chosen`;
+  const why = (asked: Mm, drawn: Mm): Sentence =>
+    Math.abs(asked - drawn) > 0.05 ? say`limited by the extension ${extension}` : say`${asked} as chosen`;
   if (curve.steer === "diagonal")
     return { [`${panel}Hollow`]: quantity(crotch.hollow, why(curve.hollow, crotch.hollow), {}, curve.hollow) };
   const asked = curve.steer === "hipPoint" ? curve.out : curve.up;

@@ -7,7 +7,6 @@ export * from "./drafter";
 export { ABOVE_HIP, WIDEST_DART } from "./darts";
 export { drawSettledLegs } from "./settleHem";
 export { netWaist } from "./waist";
-export { CannotDraft } from "./cannotDraft";
 export {
   hipWideWaists,
   withHipWideWaist,

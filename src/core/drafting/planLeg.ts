@@ -1,7 +1,7 @@
 import type { BodyMeasures } from "../body";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, say } from "../units";
 import { BACK_MAKINGS } from "./backs";
-import { refuseImpossible } from "./cannotDraft";
+import { refuseImpossible } from "./refuseImpossible";
 import { dartBudget, type DartShare } from "./darts";
 import type { Drafter } from "./drafter";
 import { shiftPanel, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
@@ -40,7 +40,7 @@ export function planLeg(
       frontExtensionSum(m, rules, frontWidth),
       LEAST_EXTENSION,
       0.7 * frontWidth.mm,
-      `a front extension is ${plain(LEAST_EXTENSION)} at the least and 0.7 of the width at the most`,
+      say`a front extension is ${LEAST_EXTENSION} at the least and 0.7 of the width at the most`,
     ),
   );
   const back = drafter.number(
@@ -49,12 +49,12 @@ export function planLeg(
       backExtensionSum(m, rules, front),
       front.mm,
       Math.max(front.mm, 0.85 * backWidth.mm),
-      "between the front's and 0.85 of the back's width",
+      say`between the front's and 0.85 of the back's width`,
     ),
   );
   drafter.number(
     "backExtensionMore",
-    quantity(back.mm - front.mm, `back extension ${plain(back.mm)} - front extension ${plain(front.mm)}`, {
+    quantity(back.mm - front.mm, say`back extension ${back.mm} - front extension ${front.mm}`, {
       backExtension: back,
       frontExtension: front,
     }),
@@ -71,7 +71,7 @@ export function planLeg(
     "creaseToSide",
     quantity(
       hipX,
-      `(front width ${plain(frontWidth.mm)} + extension ${plain(front.mm)}) / 2${offset === 0 ? "" : ` - set off ${plain(offset)}`}`,
+      say`(front width ${frontWidth.mm} + extension ${front.mm}) / 2${offset === 0 ? "" : say` - set off ${offset}`}`,
       { frontWidth, frontExtension: front },
     ),
   );
@@ -127,7 +127,7 @@ export function planLeg(
   recordDarts(drafter, "front", frontDarts, fitted ? rules.waist.frontIntake : 0, rules.waist.frontLength);
   recordDarts(drafter, "back", backDarts, fitted ? rules.waist.backIntake : 0, rules.waist.backLength);
   for (const name of ["sideRise", "frontDrop", "frontIn"] as const)
-    drafter.number(name, quantity(rules.waist[name], `${plain(rules.waist[name])} as chosen`));
+    drafter.number(name, quantity(rules.waist[name], say`${rules.waist[name]} as chosen`));
 
   const legs = planWidths(m, rules, drafter, { hipX, crotchX }, lines);
   const thigh = rules.thigh.girth === "none" ? null : { below: rules.thigh.below, girth: rules.thigh.girth };
@@ -178,29 +178,28 @@ function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Le
   const { waistToHip, waistToKnee, waistToFloor } = m;
   const depth = drafter.number("crotchDepth", crotchDepthSum(m, rules));
   const up = rules.waistLevel.add + rules.level.high;
-  const waistUp = drafter.number("waistLevel", quantity(up, `${plain(up)} above the natural waist`));
+  const waistUp = drafter.number("waistLevel", quantity(up, say`${up} above the natural waist`));
   const hip = drafter.number(
     "hipLevel",
-    quantity(waistToHip.mm, waistToHip.source === "given" ? "waist to hip from the card" : waistToHip.formula, {
+    quantity(waistToHip.mm, waistToHip.source === "given" ? "waist to hip from the card" : waistToHip.sum, {
       waistToHip,
     }),
   );
   refuseImpossible(m, depth.mm, hip.mm, -waistUp.mm);
   const length = drafter.number(
     "blockLength",
-    quantity(waistToFloor.mm + 10, `waist to floor ${plain(waistToFloor.mm)} + shoe 30 - clearance 20`, {
+    quantity(waistToFloor.mm + 10, say`waist to floor ${waistToFloor.mm} + shoe ${30} - clearance ${20}`, {
       waistToFloor,
     }),
   );
   const knee = drafter.number(
     "kneeLevel",
     rules.leg.kneeLine === "half"
-      ? quantity(
-          (depth.mm + length.mm) / 2 - 51,
-          `half of crotch ${plain(depth.mm)} to hem ${plain(length.mm)}, 51 higher`,
-          { crotchDepth: depth, blockLength: length },
-        )
-      : quantity(waistToKnee.mm - 25, `waist to knee ${plain(waistToKnee.mm)} - 25`, { waistToKnee }),
+      ? quantity((depth.mm + length.mm) / 2 - 51, say`half of crotch ${depth.mm} to hem ${length.mm}, ${51} higher`, {
+          crotchDepth: depth,
+          blockLength: length,
+        })
+      : quantity(waistToKnee.mm - 25, say`waist to knee ${waistToKnee.mm} - ${25}`, { waistToKnee }),
   );
   return {
     waist: 0 - waistUp.mm,
@@ -216,7 +215,7 @@ function waistQuarter(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): 
   const ease = m.waist.net ? rules.waist.ease : 0;
   return drafter.number(
     "waistQuarter",
-    quantity((m.waist.mm + ease) / 4, `(waist ${plain(m.waist.mm)} + ease ${plain(ease)}) / 4`, { waist: m.waist }),
+    quantity((m.waist.mm + ease) / 4, say`(waist ${m.waist.mm} + ease ${ease}) / 4`, { waist: m.waist }),
   );
 }
 
@@ -237,12 +236,12 @@ function dartPlace(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Mm 
       const { bustSpan } = m;
       const at = drafter.number(
         "dartAt",
-        quantity(bustSpan.mm / 2, `half of the bust span ${plain(bustSpan.mm)}`, { bustSpan }),
+        quantity(bustSpan.mm / 2, say`half of the bust span ${bustSpan.mm}`, { bustSpan }),
       );
       return at.mm;
     }
     case "fixed":
-      return drafter.number("dartAt", quantity(rules.dart.value, `${plain(rules.dart.value)} as chosen`)).mm;
+      return drafter.number("dartAt", quantity(rules.dart.value, say`${rules.dart.value} as chosen`)).mm;
   }
 }
 
@@ -252,10 +251,13 @@ function withPlace(share: DartShare, rules: ResolvedRules, at: Mm | "crease" | n
 }
 
 function recordDarts(drafter: Drafter, panel: "front" | "back", plan: DartShare, intake: Mm, length: Mm): void {
-  const how = plan.count === 0 ? "no dart" : plan.count === 1 ? "one dart" : `two darts of ${plain(plan.intake)}`;
+  const how = plan.count === 0 ? "no dart" : plan.count === 1 ? "one dart" : say`two darts of ${plan.intake}`;
   drafter.number(
     `${panel}DartIntake`,
-    quantity(plan.count * plan.intake, `${how}; surplus less what the side takes`, {}, intake),
+    quantity(plan.count * plan.intake, say`${how}; surplus less what the side takes`, {}, intake),
   );
-  drafter.number(`${panel}DartLength`, quantity(plan.length, "ends 50 above the hip line at the least", {}, length));
+  drafter.number(
+    `${panel}DartLength`,
+    quantity(plan.length, say`ends ${50} above the hip line at the least`, {}, length),
+  );
 }

@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say } from "../units";
 import type { BackLines } from "./backs";
 import type { Drafter } from "./drafter";
 import { panelWidths, passingOf, type Passing } from "./plan";
@@ -49,7 +49,7 @@ export function planWidths(
     const frontPass = hung(front.hipX, front.crotchX, halves.front);
     const backPass = hung(lines.hipX, lines.crotchX, halves.back);
     const middle = (p: Passing): Mm => (p.side + p.inseam) / 2;
-    drafter.number("hangBy", quantity(by, `${plain(by)} as chosen`));
+    drafter.number("hangBy", quantity(by, say`${by} as chosen`));
     return {
       front: { knee: frontPass, hem: frontPass },
       back: { knee: backPass, hem: backPass },
@@ -62,7 +62,7 @@ export function planWidths(
     const sign = panel === "front" ? "-" : "+";
     drafter.number(
       `${panel}LegHalf`,
-      quantity(halves[panel] / 2, `(leg ${plain(girth.mm)} ${sign} ${plain(extra)}) / 4`, { blockLegGirth: girth }),
+      quantity(halves[panel] / 2, say`(leg ${girth.mm} ${sign} ${extra}) / 4`, { blockLegGirth: girth }),
     );
   }
   const frontPass: Passing = { side: halves.front / 2, inseam: 0 - halves.front / 2 };

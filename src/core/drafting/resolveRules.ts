@@ -1,4 +1,4 @@
-import { readLength, type LengthInput, type Mm, type Unit } from "../units";
+import { readLength, type LengthInput, type Mm, type Unit, type Complaint, type Sentence } from "../units";
 import type { BackHow, ResolvedRules, Rules } from "./rules";
 import { backRules, BACKS, schoolRules, type SchoolId } from "./schools";
 
@@ -47,11 +47,6 @@ const LIMITS: Readonly<Record<string, readonly [Mm, Mm, string]>> = {
 
 type RuleValue = Mm | string | boolean;
 
-export interface RuleError {
-  readonly path: string;
-  readonly message: string;
-}
-
 /** A rule whose value is not the school's own: which, and by whom it was changed. */
 export interface ChangedRule {
   readonly path: string;
@@ -63,7 +58,7 @@ export interface ResolvedRuleSet {
   /** What rules would be with nothing of the maker's or the style's: the school's, and the chosen back's. */
   readonly preset: ResolvedRules;
   readonly changed: readonly ChangedRule[];
-  readonly errors: readonly RuleError[];
+  readonly errors: readonly Complaint[];
 }
 
 /** The school's rules, with the chosen back's own preset laid over them when that back is not the school's. */
@@ -112,13 +107,13 @@ export function resolveRules(
   for (const [name, values] of Object.entries(base))
     resolved[name] = typeof values === "object" ? { ...values } : values;
   const changed = new Map<string, ChangedRule>();
-  const errors: RuleError[] = [];
+  const errors: Complaint[] = [];
   for (const { by, rules } of layers) {
     for (const [name, key, raw] of entriesOf(rules)) {
       const path = key === null ? name : `${name}.${key}`;
       const read = readRule(path, key, raw, unit);
       if (!read.ok) {
-        errors.push({ path: `block.rules.${path}`, message: read.message });
+        errors.push({ path: `block.rules.${path}`, says: read.says });
         continue;
       }
       const group = resolved[name];
@@ -142,13 +137,13 @@ function readRule(
   key: string | null,
   raw: LengthInput | string | boolean,
   unit: Unit,
-): { readonly ok: true; readonly value: RuleValue } | { readonly ok: false; readonly message: string } {
+): { readonly ok: true; readonly value: RuleValue } | { readonly ok: false; readonly says: Sentence } {
   if (key === null || typeof raw === "boolean") return { ok: true, value: raw as string | boolean };
   if (WORDS.has(key) || WORD_PATHS.has(path) || raw === "auto" || raw === "none")
     return { ok: true, value: raw as string };
   const read = readLength(raw, unit);
-  if (!read.ok) return { ok: false, message: read.message };
+  if (!read.ok) return { ok: false, says: [read.message] };
   const limit = LIMITS[path];
-  if (limit && (read.mm < limit[0] || read.mm > limit[1])) return { ok: false, message: limit[2] };
+  if (limit && (read.mm < limit[0] || read.mm > limit[1])) return { ok: false, says: [limit[2]] };
   return { ok: true, value: read.mm };
 }

@@ -1,7 +1,8 @@
+import { Refusal } from "../units";
+import { said } from "../testing/said";
 import fc from "fast-check";
 import {
   BACKS,
-  CannotDraft,
   draftBlock,
   edgeOf,
   landmarkOf,
@@ -25,7 +26,7 @@ const BACK_IDS = Object.keys(BACKS) as BackHow[];
 
 function measures(body = HAND_BODY): BodyMeasures {
   const resolved = resolveBody(body);
-  if (!resolved.ok) throw new Error(resolved.errors[0]?.message);
+  if (!resolved.ok) throw new Error(said(resolved.errors[0]?.says));
   return resolved.measures;
 }
 
@@ -70,7 +71,7 @@ describe("a changed rule", () => {
       "cm",
     );
     expect(errors.map((e) => e.path)).toEqual(["block.rules.ease.front", "block.rules.back.rise"]);
-    for (const { message } of errors) expect(message).toMatch(/\.$/);
+    for (const { says } of errors) expect(said(says)).toMatch(/\.$/);
   });
 });
 
@@ -223,7 +224,7 @@ describe("each option does what it says", () => {
     });
     const made = block({ ease: { front: 20, back: 20 } }, "proportional", eased);
     expect([number(made, "frontWidth"), number(made, "blockLegGirth")]).toEqual([275, 500]); // 1100 / 4; the knee as carded
-    expect(made.numbers.frontWidth?.formula).toContain("with its ease");
+    expect(said(made.numbers.frontWidth?.sum)).toContain("with its ease");
   });
 });
 
@@ -246,7 +247,7 @@ describe("every school and every back, on random plausible bodies", () => {
       const pinched = plan.thigh ? [] : panels.flatMap((p) => pinch(p, plan.levels.crotch, plan.levels.knee));
       return [...badPair(...panels, rules.inseam.backShorter), ...pinched];
     } catch (error) {
-      if (!(error instanceof CannotDraft)) throw error;
+      if (!(error instanceof Refusal)) throw error;
       expect(error.path).toMatch(/^(body\.measures|block\.rules)\.\w+/);
       expect(error.message).toMatch(/\.$/);
       return [];

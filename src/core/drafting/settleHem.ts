@@ -1,7 +1,7 @@
 import { pathLength } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, Refusal } from "../units";
 import { drawnHem } from "./assemble";
-import { CannotDraft } from "./cannotDraft";
+import {} from "./refuseImpossible";
 import { drawLegs } from "./draw";
 import type { DrawnLegs } from "./drawn";
 import { edgeOf } from "./panel";
@@ -48,7 +48,7 @@ export function drawSettledLegs(asked: LegPlan): { readonly plan: LegPlan; reado
       next = drawLegs(widened(plan, off));
     } catch (error) {
       // A short leg may not reach the girth at all; what comes nearest stays.
-      if (error instanceof CannotDraft) break;
+      if (error instanceof Refusal) break;
       throw error;
     }
     const miss = girth - hemOf(next);

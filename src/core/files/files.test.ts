@@ -1,3 +1,4 @@
+import { complaintsOf } from "../testing/said";
 import { decodePDFRawStream, PDFArray, PDFDocument, type PDFPage, type PDFRawStream } from "pdf-lib";
 import { catalog } from "../derive/catalog";
 import { handOver, noticesOf } from "../derive/handOver";
@@ -116,7 +117,7 @@ describe("the job as a file", () => {
   ])("refuses with a sentence: %#", (text, sentence) => {
     const read = readJobText(text);
     expect(read.ok).toBe(false);
-    if (!read.ok) expect(read.errors.map((e) => e.message).join(" ")).toContain(sentence);
+    if (!read.ok) expect(complaintsOf(read.errors)).toContain(sentence);
   });
 
   test("deep nesting is refused, not followed", () => {
@@ -127,7 +128,7 @@ describe("the job as a file", () => {
 });
 
 describe("the headless reply", () => {
-  const reply = replyOf(derived) as {
+  const reply = replyOf(derived, "mm") as {
     panels: {
       id: string;
       edges: { role: string; length: number; points: Point[] }[];

@@ -3,7 +3,7 @@ import { bodySchema } from "../body";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
 import { STYLES } from "../styles";
-import { lengthInputSchema } from "../units";
+import { lengthInputSchema, type Complaint } from "../units";
 
 export const JOB_FORMAT = "eland-job";
 export const JOB_VERSION = 1;
@@ -74,21 +74,16 @@ export const jobSchema = z.strictObject({
 });
 export type Job = z.infer<typeof jobSchema>;
 
-export interface JobError {
-  readonly path: string;
-  readonly message: string;
-}
-
 /** Keys that could reach into an object's prototype; refused anywhere in a file. */
 const FORBIDDEN = new Set(["__proto__", "constructor", "prototype"]);
 const MAX_DEPTH = 24;
 
-function forbiddenKey(value: unknown, path: string, depth: number): JobError | null {
+function forbiddenKey(value: unknown, path: string, depth: number): Complaint | null {
   if (typeof value !== "object" || value === null) return null;
-  if (depth > MAX_DEPTH) return { path, message: "The file is nested too deeply to be a job." };
+  if (depth > MAX_DEPTH) return { path, says: ["The file is nested too deeply to be a job."] };
   for (const key of Object.keys(value)) {
     const here = path ? `${path}.${key}` : key;
-    if (FORBIDDEN.has(key)) return { path: here, message: "The file holds a key that is not allowed." };
+    if (FORBIDDEN.has(key)) return { path: here, says: ["The file holds a key that is not allowed."] };
     const inside = forbiddenKey((value as Record<string, unknown>)[key], here, depth + 1);
     if (inside) return inside;
   }
@@ -101,17 +96,17 @@ function forbiddenKey(value: unknown, path: string, depth: number): JobError | n
  */
 export function parseJob(
   value: unknown,
-): { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly errors: readonly JobError[] } {
+): { readonly ok: true; readonly job: Job } | { readonly ok: false; readonly errors: readonly Complaint[] } {
   const fault = forbiddenKey(value, "", 0);
   if (fault) return { ok: false, errors: [fault] };
   if (typeof value !== "object" || value === null || Array.isArray(value)) {
-    return { ok: false, errors: [{ path: "", message: "This is not an Eland job. Choose a file that Eland saved." }] };
+    return { ok: false, errors: [{ path: "", says: ["This is not an Eland job. Choose a file that Eland saved."] }] };
   }
   const head = value as { format?: unknown; version?: unknown };
   if (head.format !== JOB_FORMAT) {
     return {
       ok: false,
-      errors: [{ path: "format", message: `This is not an Eland job: its format must be "${JOB_FORMAT}".` }],
+      errors: [{ path: "format", says: [`This is not an Eland job: its format must be "${JOB_FORMAT}".`] }],
     };
   }
   if (typeof head.version === "number" && head.version > JOB_VERSION) {
@@ -120,7 +115,7 @@ export function parseJob(
       errors: [
         {
           path: "version",
-          message: `This job was saved by a newer Eland (version ${head.version}); this one reads up to ${JOB_VERSION}.`,
+          says: [`This job was saved by a newer Eland (version ${head.version}); this one reads up to ${JOB_VERSION}.`],
         },
       ],
     };
@@ -129,7 +124,7 @@ export function parseJob(
   if (parsed.success) return { ok: true, job: parsed.data };
   return {
     ok: false,
-    errors: parsed.error.issues.map((issue) => ({ path: issue.path.join("."), message: sentence(issue) })),
+    errors: parsed.error.issues.map((issue) => ({ path: issue.path.join("."), says: [sentence(issue)] })),
   };
 }
 
@@ -159,14 +154,14 @@ function sentence(issue: z.core.$ZodIssue): string {
 /** Reads a job from the text of a file. */
 export function readJobText(text: string): ReturnType<typeof parseJob> {
   if (text.length > 2_000_000)
-    return { ok: false, errors: [{ path: "", message: "The file is over 2 MB; a job is far smaller." }] };
+    return { ok: false, errors: [{ path: "", says: ["The file is over 2 MB; a job is far smaller."] }] };
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
     return {
       ok: false,
-      errors: [{ path: "", message: "The file is not readable as a job: it is damaged or not JSON." }],
+      errors: [{ path: "", says: ["The file is not readable as a job: it is damaged or not JSON."] }],
     };
   }
   return parseJob(value);

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { derive } from "../derive";
 import { panelById, type Panel } from "../drafting";
 import { pointDistance, type Point } from "../geometry";
@@ -30,7 +31,7 @@ describe.each([1])("jobs kept in version %p", (version) => {
     (_, ten) => {
       const wrong = ten.flatMap(({ name, job, refused, block, panels, sewn, seams, readings }) => {
         const read = parseJob(job);
-        if (!read.ok) return [`${name}: is not read: ${read.errors[0]?.message}`];
+        if (!read.ok) return [`${name}: is not read: ${said(read.errors[0]?.says)}`];
         const derived = derive(read.job);
         if (!derived.ok) {
           const paths = derived.errors.map((e) => e.path);

@@ -1,6 +1,6 @@
-import type { Mm, Unit } from "../units";
+import { type Mm, type Unit, type Complaint } from "../units";
 import type { AllowanceKind } from "../drafting";
-import { lengthWithin, type FinishError } from "./entryReader";
+import { lengthWithin } from "./entryReader";
 import type { Allowances } from "./schema";
 
 /** An allowance at the start and at the end of an edge. */
@@ -58,8 +58,8 @@ const LIMITS: readonly [Mm, Mm] = [0, 60];
 export function resolveAllowances(
   own: Allowances,
   unit: Unit,
-): { readonly set: AllowanceSet; readonly errors: readonly FinishError[] } {
-  const errors: FinishError[] = [];
+): { readonly set: AllowanceSet; readonly errors: readonly Complaint[] } {
+  const errors: Complaint[] = [];
   const id = own.set ?? "woven";
   const usual = Object.entries(ALLOWANCE_SETS[id].widths) as [AllowanceKind, Mm][];
   const widths = Object.fromEntries(

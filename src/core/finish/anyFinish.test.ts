@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import fc from "fast-check";
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
@@ -14,8 +15,8 @@ const NOT_WORDS = /undefined|NaN|Infinity|\[object/;
 /** What a finished garment may never come to, in words; empty when all is well. */
 function wrongIn(whole: Derived): string[] {
   const words = [
-    ...whole.undecided,
-    ...whole.checks.map((c) => c.message),
+    ...whole.undecided.map(said),
+    ...whole.checks.map((c) => said(c.message)),
     ...whole.advice.map((a) => JSON.stringify(a)),
     ...whole.notions.map((n) => JSON.stringify(n)),
   ];
@@ -28,7 +29,7 @@ function wrongIn(whole: Derived): string[] {
       ...(polygonSelfCrossing(p.cutLine) ? [`the cut line of ${p.id} crosses itself`] : []),
       ...(p.area > 100 && p.grain.flat().every(Number.isFinite) ? [] : [`${p.id} is no piece`]),
     ]),
-    ...words.filter((said) => NOT_WORDS.test(said)),
+    ...words.filter((text) => NOT_WORDS.test(text)),
   ];
 }
 
@@ -65,7 +66,7 @@ describe("what one part of a garment takes from another is said, not drawn", () 
     const pleats = ["pleats", { panel: "both", count: 2, depth: "20 mm" }] as const;
     expect(made({ waist: { kind: "facing" } }, pleats).undecided.join()).toMatch(/pleated/);
     expect(made({ waist: { kind: "contour-band" } }, pleats).undecided.join()).toMatch(/is pleated/);
-    expect(made({}, pleats, ["yoke"]).worksheet.at(-1)?.passed).toMatch(/is pleated/);
+    expect(made({}, pleats, ["yoke"]).worksheet.at(-1)?.passed).toSay(/is pleated/);
   });
 
   test("a placket down the centre front leaves no seam for a fly, mock or true", () => {

@@ -1,5 +1,6 @@
+import { say, Refusal } from "../units";
 import { panelById, type Join, type Panel } from "../drafting";
-import { cutTop, MoveRefused } from "../moves";
+import { cutTop } from "../moves";
 import { renamedPanels, unsettled, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
 import type { ResolvedWaist } from "./resolved";
@@ -19,7 +20,7 @@ export function contourBand(
   if (legs.some((leg) => !leg)) {
     return unsettled(
       garment,
-      "The waist is cut into parts, so a contour band cannot be cut from it. Choose a straight band.",
+      say`The waist is cut into parts, so a contour band cannot be cut from it. Choose a straight band.`,
     );
   }
   let cut = garment;
@@ -27,8 +28,8 @@ export function contourBand(
     for (const leg of legs as Panel[])
       cut = cutTop(cut, leg, depth, opens !== `centre-${leg.id}` && leg.id === "front");
   } catch (error) {
-    if (!(error instanceof MoveRefused)) throw error;
-    return unsettled(garment, `No contour band can be cut here: ${error.message}`);
+    if (!(error instanceof Refusal)) throw error;
+    return unsettled(garment, say`No contour band can be cut here: ${error.says}`);
   }
   const names = new Map(
     (legs as Panel[]).flatMap(({ id }): [string, string][] => [

@@ -1,6 +1,6 @@
 import type { BodyMeasures } from "../body";
 import { against, along, isOf, legOf, refsLength, rimEdges, type EdgeRef, type Join, type Panel } from "../drafting";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, say } from "../units";
 import { ELASTIC_JOIN, STRETCHES } from "./elastic";
 import { foldedStrip, unsettled, withParts, type Garment, type Notion } from "./garment";
 
@@ -24,7 +24,7 @@ function hemWalk(panels: readonly Panel[]): EdgeRef[] {
 /** An ankle cuff: one strip a leg, folded once, `girth` round and `depth` deep when finished, the leg's hem gathered in. */
 export function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Garment {
   const walk = hemWalk(garment.panels);
-  if (walk.length === 0) return unsettled(garment, "There is no hem left to gather into a cuff.");
+  if (walk.length === 0) return unsettled(garment, say`There is no hem left to gather into a cuff.`);
   const strip = foldedStrip(
     "cuff",
     "Cuff",
@@ -46,11 +46,11 @@ export function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolea
     ? [
         {
           id: "elastic-cuff",
-          label: "Elastic, cuffs",
+          label: say`Elastic, cuffs`,
           count: 2,
-          length: quantity(girth + ELASTIC_JOIN, `cuff ${plain(girth)} + ${ELASTIC_JOIN} to join it`),
-          note: "Quarter cuff and hem; cut from cloth the cuff is as wide as the hem, and the elastic holds it.",
-          caution: "Elastic that is too tight marks the skin: try it round the ankle before it is joined.",
+          length: quantity(girth + ELASTIC_JOIN, say`cuff ${girth} + ${ELASTIC_JOIN} to join it`),
+          note: say`Quarter cuff and hem; cut from cloth the cuff is as wide as the hem, and the elastic holds it.`,
+          caution: say`Elastic that is too tight marks the skin: try it round the ankle before it is joined.`,
         },
       ]
     : [];

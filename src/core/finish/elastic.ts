@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, say } from "../units";
 import type { FinishContext, Notion } from "./garment";
 import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolved";
 
@@ -16,11 +16,11 @@ export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): 
     case "none":
       return null;
     case "waist":
-      return quantity(waist.mm, `waist ${plain(waist.mm)}`, { waist });
+      return quantity(waist.mm, say`waist ${waist.mm}`, { waist });
     case "waist-less":
-      return quantity(0.9 * waist.mm, `waist ${plain(waist.mm)} less a tenth`, { waist });
+      return quantity(0.9 * waist.mm, say`waist ${waist.mm} less a tenth`, { waist });
     case "hip-less":
-      return quantity(hip.mm - 254, `hip ${plain(hip.mm)} - 254`, { hip });
+      return quantity(hip.mm - 254, say`hip ${hip.mm} - ${254}`, { hip });
   }
 }
 
@@ -40,11 +40,11 @@ export function elasticNotions(
       ? [
           {
             id: "elastic-waist",
-            label: "Elastic, waist",
+            label: say`Elastic, waist`,
             count: 1,
-            length: quantity(relaxed.mm + ELASTIC_JOIN, `${relaxed.formula} + ${ELASTIC_JOIN} to join it`),
-            note: "Quarter the elastic and pin it at both centres and both side seams.",
-            caution: "Elastic that is too tight marks the skin: try it round the waist before it is joined.",
+            length: quantity(relaxed.mm + ELASTIC_JOIN, say`${relaxed.sum} + ${ELASTIC_JOIN} to join it`),
+            note: say`Quarter the elastic and pin it at both centres and both side seams.`,
+            caution: say`Elastic that is too tight marks the skin: try it round the waist before it is joined.`,
           },
         ]
       : []),
@@ -52,12 +52,12 @@ export function elasticNotions(
       ? [
           {
             id: "cord",
-            label: "Cord",
+            label: say`Cord`,
             count: 1,
-            length: quantity(hip + 250, `hip ${plain(hip)} + 250 to tie`),
-            caution: "No cords at the waist of children's clothes, and none loose near machinery; local rules decide.",
+            length: quantity(hip + 250, say`hip ${hip} + ${250} to tie`),
+            caution: say`No cords at the waist of children's clothes, and none loose near machinery; local rules decide.`,
           },
-          { id: "eyelets", label: "Eyelets, 13 mm each side of the centre front", count: 2, length: null },
+          { id: "eyelets", label: say`Eyelets, ${13} each side of the centre front`, count: 2, length: null },
         ]
       : []),
   ];

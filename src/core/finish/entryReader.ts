@@ -1,10 +1,15 @@
-import { plain, quantity, readLength, type LengthInput, type Mm, type Quantity, type Unit } from "../units";
+import {
+  quantity,
+  readLength,
+  type LengthInput,
+  type Mm,
+  type Quantity,
+  type Unit,
+  say,
+  range,
+  type Complaint,
+} from "../units";
 import type { ElasticRule } from "./resolved";
-
-export interface FinishError {
-  readonly path: string;
-  readonly message: string;
-}
 
 type Limits = readonly [Mm, Mm];
 
@@ -58,7 +63,7 @@ export class EntryReader {
     private readonly entry: Entry,
     private readonly style: Entry | undefined,
     private readonly unit: Unit,
-    private readonly errors: FinishError[],
+    private readonly errors: Complaint[],
   ) {}
 
   value<T>(key: string, usual: T): T {
@@ -91,16 +96,16 @@ export class EntryReader {
 }
 
 /** A length read within its limits; what cannot be read is an error at its path, and the least of the limits. */
-export function lengthWithin(path: string, input: LengthInput, limits: Limits, unit: Unit, errors: FinishError[]): Mm {
+export function lengthWithin(path: string, input: LengthInput, limits: Limits, unit: Unit, errors: Complaint[]): Mm {
   const read = readLength(input, unit);
-  if (!read.ok) errors.push({ path, message: read.message });
+  if (!read.ok) errors.push({ path, says: [read.message] });
   else if (read.mm < limits[0] || read.mm > limits[1]) {
-    errors.push({ path, message: `Choose between ${plain(limits[0] / 10)} and ${plain(limits[1] / 10)} cm here.` });
+    errors.push({ path, says: say`Choose between ${range(...limits, "and")} here.` });
   } else return read.mm;
   return limits[0];
 }
 
-function quantityOf(path: string, input: LengthInput, limits: Limits, unit: Unit, errors: FinishError[]): Quantity {
+function quantityOf(path: string, input: LengthInput, limits: Limits, unit: Unit, errors: Complaint[]): Quantity {
   const mm = lengthWithin(path, input, limits, unit, errors);
-  return quantity(mm, `${plain(mm)} as chosen`);
+  return quantity(mm, say`${mm} as chosen`);
 }

@@ -1,5 +1,5 @@
 import { along, refsLength, type Join, type Panel } from "../drafting";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
 import type { ResolvedBelt, ResolvedTrim } from "./resolved";
 
@@ -7,7 +7,7 @@ import type { ResolvedBelt, ResolvedTrim } from "./resolved";
 export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: FinishContext): Garment {
   const length =
     belt.length === "auto"
-      ? quantity(measures.waist.mm + 300, `waist ${plain(measures.waist.mm)} + 300 to close`, { waist: measures.waist })
+      ? quantity(measures.waist.mm + 300, say`waist ${measures.waist.mm} + ${300} to close`, { waist: measures.waist })
       : belt.length;
   const strip = (id: string, name: string, long: number, deep: number): Panel => ({
     ...foldedStrip(id, name, [{ id: "sewn", name: "long edge", length: long, role: "style" }], deep),
@@ -21,14 +21,16 @@ export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: Fin
       ? [strip("belt-loops", `Belt loops, ${belt.loops} from one strip`, belt.loops * loop, belt.loopWidth.mm)]
       : []),
   ];
-  const notions: readonly Notion[] = [{ id: "buckle", label: "Buckle, or the belt is tied", count: 1, length: null }];
+  const notions: readonly Notion[] = [
+    { id: "buckle", label: say`Buckle, or the belt is tied`, count: 1, length: null },
+  ];
   return withParts(garment, { panels, notions });
 }
 
 /** What is set into the seams: a pleated strip at the sides, a lining for the flounce. */
 export function withTrim(garment: Garment, trim: ResolvedTrim): Garment {
   if (trim.kind === "flounce-lining") {
-    if (!garment.panels.some((p) => p.ring)) return unsettled(garment, "There is no flounce to line.");
+    if (!garment.panels.some((p) => p.ring)) return unsettled(garment, say`There is no flounce to line.`);
     return {
       ...garment,
       panels: garment.panels.map((p) =>
@@ -39,7 +41,7 @@ export function withTrim(garment: Garment, trim: ResolvedTrim): Garment {
     };
   }
   const side = garment.joins.find((j) => j.kind === "side");
-  if (!side) return unsettled(garment, "There is no side seam to set a pleated strip into.");
+  if (!side) return unsettled(garment, say`There is no side seam to set a pleated strip into.`);
   const sewn = refsLength(garment.panels, side.a);
   const strip = foldedStrip(
     "trim",

@@ -1,6 +1,6 @@
 import { along, isOf, pathIsStraight, rimEdges, type Join, type Panel } from "../drafting";
 import { centreFolded, topWithDartsClosed } from "../moves";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
 
@@ -41,7 +41,7 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
     if (yokes.length > 0 && yokes.every((p) => p.id.endsWith("-yoke"))) return facedWithThemselves(garment, yokes);
     return unsettled(
       garment,
-      "The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.",
+      say`The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.`,
     );
   }
   const side: Join = {

@@ -10,7 +10,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment } from "./garment";
 import type { ResolvedFastening } from "./resolved";
 
@@ -70,7 +70,7 @@ function stitched(garment: Garment, run: readonly EdgeRef[], wide: Mm): Garment 
 export function withMockFly(garment: Garment, long: Mm, wide: Mm): Garment {
   const run = flyRun(garment, long);
   if (run.length === 0)
-    return unsettled(garment, "The centre front is cut or lies on a fold, so there is no seam for a mock fly.");
+    return unsettled(garment, say`The centre front is cut or lies on a fold, so there is no seam for a mock fly.`);
   return stitched(garment, run, wide);
 }
 
@@ -106,7 +106,7 @@ export function withFly(
   );
   const shielded = withParts(stitched(garment, run, wide), {
     panels: [{ ...shield, sewn: { all: "pocket" }, alsoCut: [{ material: "interfacing", count: 1 }] }],
-    notions: [{ id: "hook", label: "Hook or button at the band", count: 1, length: null }],
+    notions: [{ id: "hook", label: say`Hook or button at the band`, count: 1, length: null }],
   });
   if (fly.grown === "on") return shielded;
   const edge = (id: string, name: string, path: Path): Panel["edges"][number] => ({ id, role: "style", name, path });

@@ -1,19 +1,19 @@
 import type { BodyMeasures } from "../body";
 import { refsLength, type EdgeRef, type Edge, type EdgeRole, type Join, type Panel } from "../drafting";
 import { line, type Point } from "../geometry";
-import type { Mm, Quantity } from "../units";
+import { type Mm, type Quantity, type Sentence } from "../units";
 
 /** What is bought by length or number and not cut from a pattern piece. */
 export interface Notion {
   readonly id: string;
-  readonly label: string;
+  readonly label: Sentence;
   readonly count: number;
   /** Length of each; null where it is counted only. */
   readonly length: Quantity | null;
   /** How it is set in. */
-  readonly note?: string;
+  readonly note?: Sentence;
   /** The usual one-line caution where it can hurt. */
-  readonly caution?: string;
+  readonly caution?: Sentence;
 }
 
 /** A matching mark that a finish asks for: a place on an edge, by arc length from its start. */
@@ -33,7 +33,7 @@ export interface Garment {
   readonly notions: readonly Notion[];
   readonly marks: readonly Mark[];
   /** What a finish could not settle, as sentences. */
-  readonly undecided: readonly string[];
+  readonly undecided: readonly Sentence[];
 }
 
 /** What a finish may look at besides the garment. */
@@ -56,7 +56,8 @@ export function withParts(garment: Garment, parts: Partial<Garment>): Garment {
 }
 
 /** What does not suit this garment, said. */
-export const unsettled = (garment: Garment, sentence: string): Garment => withParts(garment, { undecided: [sentence] });
+export const unsettled = (garment: Garment, sentence: Sentence): Garment =>
+  withParts(garment, { undecided: [sentence] });
 
 /** Panels and their edges under other names, everywhere they are joined. */
 export function renamedPanels(garment: Garment, names: ReadonlyMap<string, string>): Garment {

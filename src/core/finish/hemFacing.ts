@@ -1,7 +1,7 @@
 import { along, edgesWithRole, type Edge, type Join, type Panel } from "../drafting";
 import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../geometry";
 import { middleGrain } from "../moves";
-import { plain, type Mm } from "../units";
+import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 
 /**
@@ -64,6 +64,6 @@ export function withHemFacing(garment: Garment, depth: Mm): Garment {
   if (!without && !rings) return faced;
   return unsettled(
     faced,
-    `The hem of the ${(without?.source.name ?? "flounce").toLowerCase()} cannot be faced ${plain(depth)} mm deep: turn or roll it there.`,
+    say`The hem of the ${(without?.source.name ?? "flounce").toLowerCase()} cannot be faced ${depth} deep: turn or roll it there.`,
   );
 }

@@ -1,5 +1,5 @@
 import type { Join, Panel } from "../drafting";
-import { quantity, type Mm } from "../units";
+import { quantity, type Mm, say } from "../units";
 import { contourBand } from "./contourBand";
 import { cuffGirth, withCuff } from "./cuff";
 import { elasticNotions } from "./elastic";
@@ -40,7 +40,7 @@ function withWaist(garment: Garment, waist: ResolvedWaist, opens: OpensAt, conte
         ? drawn
         : unsettled(
             drawn,
-            "The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band.",
+            say`The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band.`,
           );
     }
   }
@@ -59,7 +59,7 @@ export function finishGarment(
   const opens = opensAt(finish);
   const zip: readonly Notion[] =
     context.zip > 0
-      ? [{ id: "zip", label: "Zip", count: 1, length: quantity(context.zip, "below the sewn waist, at the least") }]
+      ? [{ id: "zip", label: say`Zip`, count: 1, length: quantity(context.zip, "below the sewn waist, at the least") }]
       : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const { waist, fastening, hem } = finish;
@@ -67,7 +67,7 @@ export function finishGarment(
   if (cased && waist && waist.kind !== "cut-on-casing") {
     garment = unsettled(
       garment,
-      "A casing is cut on to the waist already: take that move out, or let the casing be the waist's finish.",
+      say`A casing is cut on to the waist already: take that move out, or let the casing be the waist's finish.`,
     );
   } else if (waist) garment = withWaist(garment, waist, opens, context);
   if (fastening?.kind === "fly") garment = withFly(garment, fastening, context);
@@ -87,7 +87,9 @@ export function finishGarment(
   if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && fastening?.kind !== "front-placket") {
     const where = opens === "side" ? "side seam" : opens.replace("-", " ");
     garment = withParts(garment, {
-      undecided: [`The closure is not decided: the ${where} is cut or lies on a fold, so no zip can be set in there.`],
+      undecided: [
+        say`The closure is not decided: the ${where} is cut or lies on a fold, so no zip can be set in there.`,
+      ],
     });
   }
   // The legs come first, as they are cut first; what was cut from them and sewn on follows.

@@ -12,7 +12,7 @@ import {
   type Point,
 } from "../geometry";
 import { topWithDartsClosed } from "../moves";
-import { plain, type Mm } from "../units";
+import { type Mm, say, Refusal } from "../units";
 import { unsettled, withParts, type Garment, type Mark } from "./garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import type { ResolvedPocket } from "./resolved";
@@ -24,12 +24,13 @@ type Patch = Extract<ResolvedPocket, { kind: "patch" }>;
 export function inSeamPocket(garment: Garment, pocket: InSeam): Garment {
   const fronts = pocketFronts(garment);
   const [front] = fronts;
-  if (!front) return unsettled(garment, "No front has a whole corner of waist and side for in-seam pockets.");
+  if (!front) return unsettled(garment, say`No front has a whole corner of waist and side for in-seam pockets.`);
   // A casing cut on is folded down: the bag is caught where the channel ends.
   const { waist, side, inward, top } = front;
   const end = top + pocket.from.mm + pocket.opening.mm;
   const bagSide = pathBetween(side.path, top, end + 25);
-  if (end + 25 > pathLength(side.path) * 0.8) return unsettled(garment, "The side seam is too short for the pocket.");
+  if (end + 25 > pathLength(side.path) * 0.8)
+    return unsettled(garment, say`The side seam is too short for the pocket.`);
   const width = Math.min(pocket.width.mm, pathLength(waist.path) - 4);
   const from = pathEnd(bagSide);
   const to: Point = [pathStart(bagSide)[0] + inward * width, pathStart(bagSide)[1]];
@@ -137,19 +138,26 @@ function closedTop(
 
 /**
  * The patch on the front's top with its darts closed: from the dart line at the waist a slanting opening to the side,
- * down the side, and back across to the dart line. A sentence where it cannot be.
+ * down the side, and back across to the dart line. A refusal where it cannot be.
  */
-function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | string {
+function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | Refusal {
   const { panel, side, top } = front;
   const depth = pocket.depth === "auto" ? Math.max(120, hip - placeAt(side, top)[1]) : pocket.depth.mm;
   const closed = closedTop(front, depth);
-  if (!closed) return "The waist is cut into parts or the side too short, so the patch has no closed dart to lie over.";
+  if (!closed)
+    return new Refusal(
+      "depth",
+      say`The waist is cut into parts or the side too short, so the patch has no closed dart to lie over.`,
+    );
   const { side: closedSide, start } = closed;
   const opened = reaches(closedSide, start, pocket.opening.mm);
   const whole = pathLength(closedSide.path);
   if (opened === null || opened > whole - 40) {
     const longest = pointDistance(start, placeAt(closedSide, whole - 40));
-    return `From the dart line to the side, ${plain(whole)} mm deep, the opening of the patch can be at most ${plain(longest)} mm long.`;
+    return new Refusal(
+      "opening",
+      say`From the dart line to the side, ${whole} deep, the opening of the patch can be at most ${longest} long.`,
+    );
   }
   const own = pathBetween(closedSide.path, opened, whole);
   const low = pathEnd(own);
@@ -178,10 +186,10 @@ function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | string {
 export function patchPocket(garment: Garment, pocket: Patch, hip: Mm): Garment {
   const fronts = pocketFronts(garment);
   if (fronts.length === 0)
-    return unsettled(garment, "No front has a whole corner of waist and side for patch pockets.");
+    return unsettled(garment, say`No front has a whole corner of waist and side for patch pockets.`);
   return fronts.reduce((made, front) => {
     const patch = patchOn(front, pocket, hip);
-    if (typeof patch === "string") return unsettled(made, patch);
+    if (patch instanceof Refusal) return unsettled(made, patch.says);
     const placed = pocket.contrast
       ? {
           ...patch,

@@ -1,4 +1,4 @@
-import type { Mm, Unit } from "../units";
+import { type Mm, type Unit, say, type Sentence, type Complaint } from "../units";
 import type { Finish } from "./schema";
 import type {
   ResolvedWaist,
@@ -9,7 +9,7 @@ import type {
   ResolvedTrim,
   ResolvedFinish,
 } from "./resolved";
-import { type FinishError, type Entry, EntryReader } from "./entryReader";
+import { type Entry, EntryReader } from "./entryReader";
 
 function waistOf(read: EntryReader, kind: ResolvedWaist["kind"]): ResolvedWaist {
   const channel = () => ({ elastic: read.elastic(), drawstring: read.value("drawstring", false) });
@@ -113,9 +113,9 @@ export function resolveFinish(
   style: Finish,
   own: Finish,
   unit: Unit,
-): { readonly finish: ResolvedFinish; readonly errors: readonly FinishError[] } {
-  const errors: FinishError[] = [];
-  const undecided: string[] = [];
+): { readonly finish: ResolvedFinish; readonly errors: readonly Complaint[] } {
+  const errors: Complaint[] = [];
+  const undecided: Sentence[] = [];
   const reader = (room: string, path: string, entry: Entry, usual: unknown): EntryReader =>
     new EntryReader(
       room,
@@ -128,19 +128,19 @@ export function resolveFinish(
   /** What is chosen in a room; null, and said, while it is undecided. */
   const chosen = <R extends "waist" | "fastening" | "pockets" | "hem">(
     room: R,
-    question: string,
+    question: Sentence,
   ): Exclude<Finish[R], "undecided" | undefined> | null => {
     const value = own[room] ?? style[room] ?? "undecided";
     if (value !== "undecided") return value as Exclude<Finish[R], "undecided" | undefined>;
     undecided.push(question);
     return null;
   };
-  const waist = chosen("waist", "The waist edge is not decided: band, facing or casing.");
-  const fastening = chosen("fastening", "The closure is not decided.");
-  const pockets = chosen("pockets", "Pockets are not decided.");
-  const hem = chosen("hem", "The hem is not decided.");
+  const waist = chosen("waist", say`The waist edge is not decided: band, facing or casing.`);
+  const fastening = chosen("fastening", say`The closure is not decided.`);
+  const pockets = chosen("pockets", say`Pockets are not decided.`);
+  const hem = chosen("hem", say`The hem is not decided.`);
   const inside = own.inside ?? style.inside ?? "undecided";
-  if (inside === "undecided") undecided.push("How the inner edges are finished is not decided.");
+  if (inside === "undecided") undecided.push(say`How the inner edges are finished is not decided.`);
   const belt = own.belt ?? style.belt ?? "none";
   const stylePockets = Array.isArray(style.pockets) ? style.pockets : [];
   const finish: ResolvedFinish = {

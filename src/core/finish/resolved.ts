@@ -1,4 +1,4 @@
-import type { Quantity } from "../units";
+import { type Quantity, type Sentence } from "../units";
 
 /** How long an elastic is: by a rule, or as chosen. */
 export type ElasticRule = "none" | "waist" | "waist-less" | "hip-less" | Quantity;
@@ -108,5 +108,5 @@ export interface ResolvedFinish {
   readonly belt: ResolvedBelt | null;
   readonly trims: readonly ResolvedTrim[];
   /** What the maker has not chosen, as sentences. */
-  readonly undecided: readonly string[];
+  readonly undecided: readonly Sentence[];
 }

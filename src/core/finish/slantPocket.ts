@@ -15,7 +15,7 @@ import {
   type Point,
 } from "../geometry";
 import { cutPanel } from "../moves";
-import { plain, type Mm } from "../units";
+import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import type { ResolvedPocket } from "./resolved";
@@ -58,11 +58,11 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   if (under < least) {
     return unsettled(
       garment,
-      `A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${plain(room - 2 - least)} mm across.`,
+      say`A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${room - 2 - least} across.`,
     );
   }
   if (down + CAUGHT > pathLength(side.path) * 0.7) {
-    return unsettled(garment, "The side seam is too short for the slant pocket.");
+    return unsettled(garment, say`The side seam is too short for the slant pocket.`);
   }
   const [a, b] = [placeAt(waist, room - across), placeAt(side, down)];
   const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + CAUGHT)];
@@ -133,7 +133,10 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   );
   const facingPanel: Panel = { ...facing, lines: [shortGrain(middleOf(a, b, f, g), Math.min(80, down * 0.4))] };
   if (polygonSelfCrossing(panelOutline(facingPanel)))
-    return unsettled(garment, "The opening of the slant pocket leaves no room for its facing: make it wider across.");
+    return unsettled(
+      garment,
+      say`The opening of the slant pocket leaves no room for its facing: make it wider across.`,
+    );
   const panels = cut.panels.flatMap((p): Panel[] => {
     if (p.id === hipId) {
       const own = p.edges.filter((e) => e.id !== "opening");
@@ -183,6 +186,6 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
 export function slantPocket(garment: Garment, pocket: Slant): Garment {
   const fronts = pocketFronts(garment);
   if (fronts.length === 0)
-    return unsettled(garment, "No front has a whole corner of waist and side for slant pockets.");
+    return unsettled(garment, say`No front has a whole corner of waist and side for slant pockets.`);
   return fronts.reduce((made, front) => pocketOn(made, front, pocket), garment);
 }

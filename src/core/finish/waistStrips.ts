@@ -1,5 +1,5 @@
 import { along, rimLength, halvesOf, type Join, type Panel } from "../drafting";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import { elasticNotions } from "./elastic";
 import { foldedStrip, runLength, unsettled, withParts, type FinishContext, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
@@ -83,7 +83,7 @@ export function waistStrip(
   context: FinishContext,
 ): Garment {
   const edge = waistLength(garment);
-  if (edge === 0) return unsettled(garment, "There is no waist edge left to sew a band to.");
+  if (edge === 0) return unsettled(garment, say`There is no waist edge left to sew a band to.`);
   const fitted = (fit: "edge" | "waist"): number =>
     fit === "waist" ? Math.min(1, context.measures.waist.mm / edge) : 1;
   const soft = (panel: Panel): Panel => {

@@ -11,7 +11,7 @@ import {
   type Point,
 } from "../geometry";
 import type { Piece } from "../pieces";
-import { plain, toDegrees, type Mm } from "../units";
+import { toDegrees, type Mm, say, making } from "../units";
 import { verdict, type CheckRule } from "./check";
 
 interface Misfit {
@@ -75,7 +75,7 @@ export const allowances: CheckRule = {
       ? {
           panel: crossing.piece.id,
           point: crossing.at as Point,
-          text: `The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.`,
+          text: say`The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.`,
         }
       : bare
         ? {
@@ -83,28 +83,28 @@ export const allowances: CheckRule = {
             point: bare.piece.seamLine[0] as Point,
             text:
               finish.hem === null && bare.edge.role === "hem"
-                ? "The hem is not decided, so it has no allowance."
-                : `The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
+                ? say`The hem is not decided, so it has no allowance.`
+                : say`The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
           }
         : misfit && Math.abs(off) > 0.2
           ? {
               panel: misfit.piece.id,
               point: misfit.point,
-              text: `The ${misfit.edge} is ${plain(Math.abs(off))} mm ${off > 0 ? "wider" : "narrower"} than its allowance.`,
+              text: say`The ${misfit.edge} is ${making(Math.abs(off))} ${off > 0 ? "wider" : "narrower"} than its allowance.`,
             }
           : null;
     return verdict(this, {
       status: wrong ? "fault" : "pass",
       value: off,
       limit: 0.2,
-      unit: "mm",
-      message: wrong?.text ?? "Every sewn edge has its allowance once.",
+      unit: "making",
+      message: wrong?.text ?? say`Every sewn edge has its allowance once.`,
       where: wrong ? { panel: wrong.panel, point: wrong.point } : null,
-      fix: wrong ? "Set the allowance of this edge." : null,
+      fix: wrong ? say`Set the allowance of this edge.` : null,
       remedy:
         bare && !crossing && bare.edge.role !== "hem"
           ? {
-              label: "Give it 1 cm",
+              label: say`Give it ${10}`,
               changes: [{ path: ["allowances", "edges", `${bare.piece.id}.${bare.edge.edge}`], value: "10 mm" }],
             }
           : null,

@@ -4,7 +4,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import type { Mm } from "../units";
+import { type Mm, type Sentence } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -16,10 +16,11 @@ export interface Check {
   readonly status: CheckStatus;
   readonly value: number;
   readonly limit: number;
-  readonly unit: "mm" | "degrees" | "pieces";
-  readonly message: string;
+  /** What `value` and `limit` are: lengths, tolerances of making (both in millimetres), degrees or a number of pieces. */
+  readonly unit: "length" | "making" | "degrees" | "pieces";
+  readonly message: Sentence;
   readonly where: { readonly panel: string; readonly point: Point } | null;
-  readonly fix: string | null;
+  readonly fix: Sentence | null;
   /** What one press changes in the job to mend it; null or absent where that is for the maker. */
   readonly remedy?: Remedy | null;
 }
@@ -31,7 +32,7 @@ export interface JobChange {
 }
 
 export interface Remedy {
-  readonly label: string;
+  readonly label: Sentence;
   readonly changes: readonly JobChange[];
 }
 

@@ -1,6 +1,6 @@
 import { panelOutline } from "../drafting";
 import { boxOf } from "../geometry";
-import { plain } from "../units";
+import { plain, say } from "../units";
 import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";
 import { byFloor, placeOf, verdict, asStored, type Check, type CheckRule, type Inspected } from "./check";
 
@@ -10,9 +10,9 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
   const { waist, fastening } = finish;
   if (waist && "fit" in waist && waist.fit === "waist") {
     return {
-      fix: "Cut the band as long as the sewn edge: without an opening it does not pass the hip.",
+      fix: say`Cut the band as long as the sewn edge: without an opening it does not pass the hip.`,
       remedy: {
-        label: "Cut the band to the sewn edge",
+        label: say`Cut the band to the sewn edge`,
         changes: [
           { path: ["finish", "waist"], value: { ...asStored("waist", waist.kind, finishSource), fit: "edge" } },
         ],
@@ -21,9 +21,9 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
   }
   if (pulledOn(finish) && darted) {
     return {
-      fix: "Leave the waist hip-wide: darts and a pull-on waist do not go together.",
+      fix: say`Leave the waist hip-wide: darts and a pull-on waist do not go together.`,
       remedy: {
-        label: "Leave the waist hip-wide",
+        label: say`Leave the waist hip-wide`,
         changes: [{ path: ["block", "rules", "waist", "shaping"], value: "hipWide" }],
       },
     };
@@ -31,9 +31,9 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
   const relaxed = elasticLength(elasticOf(finish), measures);
   if (waist && pulledOn(finish) && relaxed && relaxed.mm * STRETCHES < measures.hip.mm) {
     return {
-      fix: "Choose a longer elastic: stretched it has to pass the hip.",
+      fix: say`Choose a longer elastic: stretched it has to pass the hip.`,
       remedy: {
-        label: "Take the waist less a tenth",
+        label: say`Take the waist less a tenth`,
         changes: [
           {
             path: ["finish", "waist"],
@@ -45,14 +45,14 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
   }
   const zipped = fastening && "length" in fastening && fastening.length !== "auto" ? fastening.kind : "zip-centre-back";
   return {
-    fix: "Choose a longer zip, or another closure.",
+    fix: say`Choose a longer zip, or another closure.`,
     remedy: {
       label:
         zipped === "zip-side"
-          ? "Set a zip in at the side"
+          ? say`Set a zip in at the side`
           : zipped === "fly"
-            ? "Lengthen the fly"
-            : "Set a zip in at the centre back",
+            ? say`Lengthen the fly`
+            : say`Set a zip in at the centre back`,
       changes: [
         { path: ["finish", "fastening"], value: { ...asStored("fastening", zipped, finishSource), length: "auto" } },
       ],
@@ -65,7 +65,7 @@ function shorterBy(moves: Inspected["moves"], whole: number, by: number): Check[
   const index = moves.findIndex((m) => m.move === "set-length" && m.on);
   if (index < 0) return null;
   return {
-    label: `Shorten the leg by ${plain(Math.ceil(by))} mm`,
+    label: say`Shorten the leg by ${Math.ceil(by)}`,
     changes: [{ path: ["moves", index, "params", "length"], value: `${plain(Math.floor(whole - by))} mm` }],
   };
 }
@@ -83,11 +83,11 @@ export const pullOn: CheckRule = {
       status,
       value,
       limit: 20,
-      unit: "mm",
+      unit: "length",
       message:
         value < 0
-          ? `The opened waist is ${plain(-value)} mm too small to pass over the hip.`
-          : `The opened waist passes with ${plain(value)} mm to spare.`,
+          ? say`The opened waist is ${-value} too small to pass over the hip.`
+          : say`The opened waist passes with ${value} to spare.`,
       where: placeOf(legs, "waistCentre"),
       ...howToOpen(inspected),
     });
@@ -108,21 +108,21 @@ export const zipLength: CheckRule = {
       status,
       value: zip.length,
       limit: zip.smoothAlong,
-      unit: "mm",
+      unit: "length",
       message: !passes
-        ? `A zip of ${plain(zip.length)} mm does not let the hip through.`
+        ? say`A zip of ${zip.length} does not let the hip through.`
         : over > 0.5
-          ? `The zip runs ${plain(over)} mm into the turn of the crotch curve.`
+          ? say`The zip runs ${over} into the turn of the crotch curve.`
           : zip.at === "side"
-            ? `${plain(zip.length)} mm down the left side.`
-            : `${plain(zip.length)} mm, ending before the crotch turns.`,
+            ? say`${zip.length} down the left side.`
+            : say`${zip.length}, ending before the crotch turns.`,
       where:
         zip.at === "side"
           ? placeOf(legs, "hipSide")
           : placeOf(legs, "hipCentre", zip.at === "centre-front" ? "front" : "back"),
       remedy: finish.fastening
         ? {
-            label: "Take the length that fits",
+            label: say`Take the length that fits`,
             changes: [
               {
                 path: ["finish", "fastening"],
@@ -135,8 +135,8 @@ export const zipLength: CheckRule = {
         status === "pass"
           ? null
           : passes
-            ? `Choose a zip of ${plain(Math.floor(zip.smoothAlong / 5) * 5)} mm at most.`
-            : "Choose a longer zip.",
+            ? say`Choose a zip of ${Math.floor(zip.smoothAlong / 5) * 5} at most.`
+            : say`Choose a longer zip.`,
     });
   },
 };
@@ -158,13 +158,13 @@ export const floorClearance: CheckRule = {
       status,
       value,
       limit: 10,
-      unit: "mm",
+      unit: "length",
       message:
         value < 0
-          ? `The hem lies ${plain(-value)} mm on the floor: it can trip the wearer.`
-          : `The lowest place of the hem is ${plain(value)} mm off the floor in shoes of ${plain(shoe)} mm.`,
+          ? say`The hem lies ${-value} on the floor: it can trip the wearer.`
+          : say`The lowest place of the hem is ${value} off the floor in shoes of ${shoe}.`,
       where: { panel: lowest.panel.id, point },
-      fix: "Shorten the leg.",
+      fix: say`Shorten the leg.`,
       remedy: shorterBy(moves, length.whole, 12 - value),
     });
   },

@@ -1,6 +1,6 @@
 import { edgesWithRole, type Panel } from "../drafting";
 import { pathAt, pathLength } from "../geometry";
-import { plain } from "../units";
+import { say, making } from "../units";
 import { pathTurn } from "../pieces";
 import { byLimits, verdict, type CheckRule, type Inspected } from "./check";
 
@@ -35,17 +35,17 @@ export const hemTurn: CheckRule = {
       status,
       value: worst.value,
       limit: 6,
-      unit: "mm",
-      message: `A turn-up of ${plain(hemDepth)} mm leaves ${plain(worst.value)} mm to ease in on the ${worst.panel.name.toLowerCase()}.`,
+      unit: "making",
+      message: say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${worst.panel.name.toLowerCase()}.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
-      fix: "Choose a narrower hem, a facing or a rolled hem.",
+      fix: say`Choose a narrower hem, a facing or a rolled hem.`,
       remedy: asFlat(finish.hem)
         ? {
-            label: "Face the hem instead",
+            label: say`Face the hem instead`,
             changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "faced" } } }],
           }
         : {
-            label: "Take the depth that lies flat",
+            label: say`Take the depth that lies flat`,
             changes: [{ path: ["finish"], value: { ...finishSource, hem: { kind: "turned", depth: "auto" } } }],
           },
     });

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import type { Derived } from "../derive";
 import { panelById, panelMap, type Panel } from "../drafting";
 import { line, pathEnd, pathStart } from "../geometry";
@@ -115,7 +116,7 @@ describe("mistakes of the trade", () => {
   test("no opening: the waist does not pass over the hip", () => {
     const closed = derivedOf(palazzoJob(HAND_BODY, { finish: { fastening: "undecided" } }));
     expect(statusOf(closed, "pull-on")).toBe("fault");
-    expect(closed.undecided).toEqual(["The closure is not decided."]);
+    expect(closed.undecided.map(said)).toEqual(["The closure is not decided."]);
     expect(closed.pieces.length).toBe(3);
   });
 
@@ -139,7 +140,7 @@ describe("mistakes of the trade", () => {
     const long = derivedOf(palazzoJob(HAND_BODY, { style: { id: "palazzo", params: { length: "1095 mm" } } }));
     expect(long.checks.find((c) => c.id === "floor-clearance")).toMatchObject({
       status: "fault",
-      message: expect.stringContaining("trip") as string,
+      message: expect.toSay("trip"),
     });
   });
 

@@ -1,3 +1,4 @@
+import { say } from "../units";
 import { verdict, type CheckRule } from "./check";
 
 /** Every piece says what it is, for whom, and how many to cut. */
@@ -15,9 +16,11 @@ export const labels: CheckRule = {
       value: poor.length,
       limit: 0,
       unit: "pieces",
-      message: missing ? "Wearer or job is not named, so the labels cannot say for whom." : "Every piece is labelled.",
+      message: missing
+        ? say`Wearer or job is not named, so the labels cannot say for whom.`
+        : say`Every piece is labelled.`,
       where: missing ? { panel: missing.id, point: missing.grain[0] } : null,
-      fix: missing ? "Name the wearer and the job." : null,
+      fix: missing ? say`Name the wearer and the job.` : null,
     });
   },
 };

@@ -1,7 +1,7 @@
 import { landmarkOf, panelById, refPath, refsLength, type JoinKind } from "../drafting";
 import { pathStart } from "../geometry";
 import type { Seam } from "../pieces";
-import { plain, type Mm } from "../units";
+import { type Mm, say, making } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type Inspected } from "./check";
 
 interface Walked {
@@ -41,15 +41,15 @@ export const sideSeams: CheckRule = {
       status,
       value,
       limit: 1,
-      unit: "mm",
+      unit: "making",
       message:
         status === "pass"
           ? seam.kind === "side" && inspected.seams.every((s) => s.kind !== "style")
-            ? "Front and back are equal."
-            : "Every pair is equal."
-          : `${seam.label}: the ${a} is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than the ${b}.`,
+            ? say`Front and back are equal.`
+            : say`Every pair is equal.`
+          : say`${seam.label}: the ${a} is ${making(Math.abs(value))} ${value > 0 ? "longer" : "shorter"} than the ${b}.`,
       where: startOf(inspected, seam),
-      fix: "Redraw one of the edges until the seam agrees.",
+      fix: say`Redraw one of the edges until the seam agrees.`,
     });
   },
 };
@@ -71,12 +71,12 @@ export const inseams: CheckRule = {
       status,
       value,
       limit: 6,
-      unit: "mm",
+      unit: "making",
       message: equal
-        ? "Front and back are equal."
-        : `The back is ${plain(Math.abs(value))} mm ${value > 0 ? "shorter" : "longer"}.`,
+        ? say`Front and back are equal.`
+        : say`The back is ${making(Math.abs(value))} ${value > 0 ? "shorter" : "longer"}.`,
       where: ref ? { panel: ref.panel, point: landmarkOf(panelById(panels, ref.panel), "crotchPoint") } : null,
-      fix: "Lower or raise the back crotch point.",
+      fix: say`Lower or raise the back crotch point.`,
     });
   },
 };
@@ -99,13 +99,13 @@ export const waistSeam: CheckRule = {
       status,
       value,
       limit: 2,
-      unit: "mm",
+      unit: "making",
       message:
         status === "pass"
-          ? "They are equal."
-          : `The waist is ${plain(Math.abs(value))} mm ${value > 0 ? "longer" : "shorter"} than what is sewn to it.`,
+          ? say`They are equal.`
+          : say`The waist is ${making(Math.abs(value))} ${value > 0 ? "longer" : "shorter"} than what is sewn to it.`,
       where: startOf(inspected, first),
-      fix: "Cut band or facing to the sewn waist.",
+      fix: say`Cut band or facing to the sewn waist.`,
     });
   },
 };
@@ -134,13 +134,13 @@ export const creaseBalance: CheckRule = {
       status,
       value: worst.value,
       limit: 3,
-      unit: "mm",
+      unit: "making",
       message:
         Math.abs(worst.value) < 0.05
-          ? "Both halves are equal."
-          : `The ${worst.panel.name.toLowerCase()} is ${plain(Math.abs(worst.value))} mm wider toward the ${wider}.`,
+          ? say`Both halves are equal.`
+          : say`The ${worst.panel.name.toLowerCase()} is ${making(Math.abs(worst.value))} wider toward the ${wider}.`,
       where: { panel: worst.panel.id, point: landmarkOf(worst.panel, "creaseHem") },
-      fix: "Share the opening so that both halves of the leg grow alike.",
+      fix: say`Share the opening so that both halves of the leg grow alike.`,
     });
   },
 };

@@ -1,7 +1,7 @@
 import { elasticLength, elasticOf, STRETCHES, type ResolvedPocket } from "../finish";
 import { boxOf, pointDistance, pointSubtract, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
-import { plain, type Mm } from "../units";
+import { type Mm, say, making, ratio } from "../units";
 import { byFloor, byLimits, placeOf, verdict, asStored, type CheckRule } from "./check";
 
 /** The waist elastic passes the hip at full stretch and is not too tight at rest. */
@@ -18,17 +18,17 @@ export const elastic: CheckRule = {
       status: over < 0 ? "fault" : tight ? "look" : "pass",
       value: relaxed.mm,
       limit: over < 0 ? measures.hip.mm / STRETCHES : 0.75 * measures.waist.mm,
-      unit: "mm",
+      unit: "length",
       message:
         over < 0
-          ? `Stretched to ${STRETCHES} times its length the elastic is ${plain(-over)} mm too short to pass the hip.`
+          ? say`Stretched to ${ratio(STRETCHES)} times its length the elastic is ${-over} too short to pass the hip.`
           : tight
-            ? `The elastic is ${plain(0.75 * measures.waist.mm - relaxed.mm)} mm shorter than three quarters of the waist: it will mark the skin.`
-            : `${plain(relaxed.mm)} mm, ${relaxed.formula}; stretched it passes the hip.`,
+            ? say`The elastic is ${0.75 * measures.waist.mm - relaxed.mm} shorter than three quarters of the waist: it will mark the skin.`
+            : say`${relaxed.mm}; stretched it passes the hip.`,
       where: placeOf(legs, "waistCentre"),
-      fix: "Choose a longer elastic.",
+      fix: say`Choose a longer elastic.`,
       remedy: {
-        label: "Take the waist less a tenth",
+        label: say`Take the waist less a tenth`,
         changes: [
           {
             path: ["finish", "waist"],
@@ -69,15 +69,15 @@ export const pocketHand: CheckRule = {
       status: byFloor(least.value, 140, 125),
       value: least.value,
       limit: 140,
-      unit: "mm",
+      unit: "length",
       message:
         least.value < 140
-          ? `The opening of ${plain(least.value)} mm is ${least.value < 125 ? "too small" : "tight"} for a hand.`
-          : `The pocket opens ${plain(least.value)} mm.`,
+          ? say`The opening of ${least.value} is ${least.value < 125 ? "too small" : "tight"} for a hand.`
+          : say`The pocket opens ${least.value}.`,
       where: { panel: least.panel, point: least.point },
-      fix: "Lengthen the opening.",
+      fix: say`Lengthen the opening.`,
       remedy: {
-        label: "Open it 15 cm",
+        label: say`Open it ${HAND}`,
         changes: [
           {
             path: ["finish", "pockets"],
@@ -128,13 +128,13 @@ export const pieceFitsCloth: CheckRule = {
       status: value > width ? "fault" : "pass",
       value,
       limit: width,
-      unit: "mm",
+      unit: "length",
       message:
         value > width
-          ? `The ${piece.name.toLowerCase()} is ${plain(value - width)} mm wider than the ${cloths} of ${plain(width)} mm: there it needs a join.`
-          : `The widest piece, the ${piece.name.toLowerCase()}, takes ${plain(value)} of ${plain(width)} mm.`,
+          ? say`The ${piece.name.toLowerCase()} is ${value - width} wider than the ${cloths} of ${width}: there it needs a join.`
+          : say`The widest piece, the ${piece.name.toLowerCase()}, takes ${value} of ${width}.`,
       where: { panel: piece.id, point: piece.grain[0] },
-      fix: "Piece it with a join, open the hem less, or take wider cloth.",
+      fix: say`Piece it with a join, open the hem less, or take wider cloth.`,
     });
   },
 };
@@ -157,13 +157,13 @@ export const clothEnough: CheckRule = {
       status: needed > length ? "fault" : "pass",
       value: needed,
       limit: length,
-      unit: "mm",
+      unit: "length",
       message:
         needed > length
-          ? `Laid without a gap the pieces take ${plain(needed)} mm of cloth; there are ${plain(length)} mm.`
-          : `Laid without a gap the pieces would take ${plain(needed)} of ${plain(length)} mm; the lay takes more.`,
+          ? say`Laid without a gap the pieces take ${needed} of cloth; there are ${length}.`
+          : say`Laid without a gap the pieces would take ${needed} of ${length}; the lay takes more.`,
       where: null,
-      fix: "Open the hem less, shorten the leg, or get more cloth, before anything is cut.",
+      fix: say`Open the hem less, shorten the leg, or get more cloth, before anything is cut.`,
     });
   },
 };
@@ -180,13 +180,13 @@ export const legSum: CheckRule = {
       status: byLimits(value, 1, 1),
       value,
       limit: 1,
-      unit: "mm",
+      unit: "making",
       message:
         Math.abs(value) < 0.05
-          ? `The hem measures the ${plain(asked.hem)} mm asked for.`
-          : `The hem is ${plain(Math.abs(value))} mm ${value > 0 ? "wider" : "narrower"} than the ${plain(asked.hem)} mm asked for.`,
+          ? say`The hem measures the ${asked.hem} asked for.`
+          : say`The hem is ${making(Math.abs(value))} ${value > 0 ? "wider" : "narrower"} than the ${asked.hem} asked for.`,
       where: placeOf(legs, "hemSide"),
-      fix: "Share the opening again, or ask for the girth that is there.",
+      fix: say`Share the opening again, or ask for the girth that is there.`,
     });
   },
 };

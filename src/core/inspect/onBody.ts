@@ -1,7 +1,7 @@
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
 import { edgeOf } from "../drafting";
 import { pathLength } from "../geometry";
-import { plain, type Mm } from "../units";
+import { plain, type Mm, say, type Sentence } from "../units";
 import { asStored, byFloor, byLimits, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
 
 /** Front and back each wider, throughout. */
@@ -18,7 +18,7 @@ function easeRule(
     readonly girth: "hip" | "thigh";
     readonly landmark: string;
     readonly garment: string;
-    readonly fix: string;
+    readonly fix: Sentence;
     readonly remedy: (inspected: Inspected, lacking: Mm) => Remedy;
   },
 ): CheckRule {
@@ -35,13 +35,13 @@ function easeRule(
         status: net ? byFloor(value, 20 - given, -given) : byFloor(value, -0.5 - given, -2 - given),
         value,
         limit: 20 - given,
-        unit: "mm",
+        unit: "length",
         message:
           value < 0
-            ? `${garment} ${plain(-value)} mm smaller than the ${girth}.`
+            ? say`${garment} ${-value} smaller than the ${girth}.`
             : net
-              ? `${plain(value)} mm of ease round the ${girth}.`
-              : `As large as the carded ${girth}, which already holds its ease.`,
+              ? say`${value} of ease round the ${girth}.`
+              : say`As large as the carded ${girth}, which already holds its ease.`,
         where: placeOf(legs, landmark),
         fix,
         remedy: inspected.ownBlock ? null : remedy(inspected, 21 - given - value),
@@ -57,9 +57,9 @@ export const hipEase: CheckRule = easeRule({
   girth: "hip",
   landmark: "hipSide",
   garment: "The trousers are",
-  fix: "Add hip ease to front and back.",
+  fix: say`Add hip ease to front and back.`,
   remedy: ({ rules }, lacking) => ({
-    label: `Add ${plain(Math.ceil(lacking))} mm of ease`,
+    label: say`Add ${Math.ceil(lacking)} of ease`,
     changes: widerBy(rules, lacking / 4),
   }),
 });
@@ -71,9 +71,9 @@ export const thighEase: CheckRule = easeRule({
   girth: "thigh",
   landmark: "crotchPoint",
   garment: "The leg is",
-  fix: "Lengthen the crotch extensions, or widen the leg at the crotch line.",
+  fix: say`Lengthen the crotch extensions, or widen the leg at the crotch line.`,
   remedy: ({ rules }, lacking) => ({
-    label: `Widen front and back by ${plain(Math.ceil(lacking / 2))} mm each`,
+    label: say`Widen front and back by ${Math.ceil(lacking / 2)} each`,
     changes: widerBy(rules, lacking / 2),
   }),
 });
@@ -82,7 +82,7 @@ export const thighEase: CheckRule = easeRule({
 function deeperBy(present: Mm, by: Mm): Remedy {
   const mm = by > 0 ? Math.ceil(by) : Math.floor(by);
   return {
-    label: `${mm > 0 ? "Lower" : "Raise"} the crotch by ${plain(Math.abs(mm))} mm`,
+    label: say`${mm > 0 ? "Lower" : "Raise"} the crotch by ${Math.abs(mm)}`,
     changes: [{ path: ["block", "rules", "crotchDepth", "add"], value: `${plain(present + mm)} mm` }],
   };
 }
@@ -104,18 +104,18 @@ export const crotchLength: CheckRule = {
       status,
       value,
       limit: short ? -5 : 60,
-      unit: "mm",
+      unit: "length",
       message: short
-        ? `The crotch seam is ${plain(-value)} mm shorter than the body: it drags and does not let one sit.`
+        ? say`The crotch seam is ${-value} shorter than the body: it drags and does not let one sit.`
         : value > 60
-          ? `The crotch seam is ${plain(value)} mm longer than the body: it bags.`
-          : `${plain(value)} mm longer than the body's crotch length.`,
+          ? say`The crotch seam is ${value} longer than the body: it bags.`
+          : say`${value} longer than the body's crotch length.`,
       where: placeOf(legs, "crotchPoint", "back"),
       // The seam grows before and behind, so by about twice what the crotch is lowered.
       remedy: ownBlock ? null : deeperBy(rules.crotchDepth.add, (short ? 2 - value : 55 - value) / 1.9),
       fix: short
-        ? "Raise or lengthen the back crotch, or deepen the crotch line."
-        : "Raise the crotch line, or shorten the back extension.",
+        ? say`Raise or lengthen the back crotch, or deepen the crotch line.`
+        : say`Raise the crotch line, or shorten the back extension.`,
     });
   },
 };
@@ -140,17 +140,17 @@ export const footEntry: CheckRule = {
       status: byFloor(value, 0, 0),
       value,
       limit: 0,
-      unit: "mm",
+      unit: "length",
       message:
         value < 0
-          ? `The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${plain(-value)} mm too narrow for heel and instep.`
-          : `The foot passes with ${plain(value)} mm to spare.`,
+          ? say`The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${-value} too narrow for heel and instep.`
+          : say`The foot passes with ${value} to spare.`,
       where: placeOf(legs, "hemSide"),
-      fix: "Widen the hem, or leave a slit at the side.",
+      fix: say`Widen the hem, or leave a slit at the side.`,
       remedy:
         cuff && finish.hem?.kind === "cuff"
           ? {
-              label: "Take a cuff that passes the heel",
+              label: say`Take a cuff that passes the heel`,
               changes: [
                 {
                   path: ["finish", "hem"],
@@ -177,13 +177,13 @@ export const kneeBent: CheckRule = {
       status: byFloor(value, -given, -Infinity),
       value,
       limit: 0 - given,
-      unit: "mm",
+      unit: "length",
       message:
         value < 0
-          ? `The leg is ${plain(-value)} mm smaller than the bent knee: it binds.`
-          : `${plain(value)} mm of room round the bent knee.`,
+          ? say`The leg is ${-value} smaller than the bent knee: it binds.`
+          : say`${value} of room round the bent knee.`,
       where: placeOf(legs, "kneeSide"),
-      fix: "Widen the knee.",
+      fix: say`Widen the knee.`,
     });
   },
 };
@@ -202,13 +202,13 @@ export const bandGapes: CheckRule = {
       status: byLimits(value, MOST_GAPE, Infinity),
       value,
       limit: MOST_GAPE,
-      unit: "mm",
+      unit: "length",
       message:
         value > MOST_GAPE
-          ? `Over its ${plain(waist.depth.mm)} mm the body changes by ${plain(value)} mm: the upper edge gapes.`
-          : `Over its depth the body changes by ${plain(value)} mm.`,
+          ? say`Over its ${waist.depth.mm} the body changes by ${value}: the upper edge gapes.`
+          : say`Over its depth the body changes by ${value}.`,
       where: placeOf(legs, "waistCentre", "back"),
-      fix: "Cut a contour band, or a narrower one.",
+      fix: say`Cut a contour band, or a narrower one.`,
     });
   },
 };

@@ -1,6 +1,6 @@
 import { edgesWithRole, isOf, panelOutline, type Panel } from "../drafting";
 import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Point } from "../geometry";
-import { plain, toDegrees } from "../units";
+import { plain, toDegrees, say, angle } from "../units";
 import { byFloor, byLimits, verdict, type CheckRule } from "./check";
 
 /** Stretch of side seam over which a corner is felt. */
@@ -38,9 +38,9 @@ export const hipCorner: CheckRule = {
       value: worst.turn,
       limit: 12,
       unit: "degrees",
-      message: `Within ${WINDOW} mm the side of the ${worst.panel.name.toLowerCase()} turns by ${worst.turn.toFixed(1)} degrees.`,
+      message: say`Within ${WINDOW} the side of the ${worst.panel.name.toLowerCase()} turns by ${angle(worst.turn)}.`,
       where: { panel: worst.panel.id, point: worst.point },
-      fix: "Widen the leg below the hip, or round the side over a longer stretch.",
+      fix: say`Widen the leg below the hip, or round the side over a longer stretch.`,
     });
   },
 };
@@ -63,12 +63,12 @@ export const dartLength: CheckRule = {
       status: byFloor(lowest.value, 50, 20),
       value: lowest.value,
       limit: 50,
-      unit: "mm",
-      message: `The lowest dart, on the ${lowest.panel.name.toLowerCase()}, ends ${plain(lowest.value)} mm above the hip line.`,
+      unit: "length",
+      message: say`The lowest dart, on the ${lowest.panel.name.toLowerCase()}, ends ${lowest.value} above the hip line.`,
       where: { panel: lowest.panel.id, point: lowest.tip },
-      fix: "Shorten the dart.",
+      fix: say`Shorten the dart.`,
       remedy: {
-        label: "Shorten it",
+        label: say`Shorten it`,
         changes: [
           {
             path: ["block", "rules", "waist", isOf(lowest.panel.id, "front") ? "frontLength" : "backLength"],
@@ -105,10 +105,10 @@ export const mirroredPair: CheckRule = {
       limit: 0,
       unit: "pieces",
       message: first
-        ? `The ${first.name.toLowerCase()} would not come out as left and right.`
-        : "Left and right are one of each.",
+        ? say`The ${first.name.toLowerCase()} would not come out as left and right.`
+        : say`Left and right are one of each.`,
       where: first ? { panel: first.id, point: first.grain[0] } : null,
-      fix: "Cut it as a pair, or mirror one of the two.",
+      fix: say`Cut it as a pair, or mirror one of the two.`,
     });
   },
 };

@@ -1,7 +1,7 @@
 import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../drafting";
 import { angleFromTo, pathEndTangent, pathStart, pathStartTangent, polygonArea, type Point } from "../geometry";
 import type { Seam } from "../pieces";
-import { toDegrees } from "../units";
+import { toDegrees, say, angle, type Sentence } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type CheckStatus } from "./check";
 
 /** What bounds the panel beside the start of a walked edge, and the angle inside the panel there, in degrees. */
@@ -48,7 +48,7 @@ function jointsOf(panels: readonly Panel[], seams: readonly Seam[], role: EdgeRo
 const worstOf = (joints: readonly Joint[]): Joint | null =>
   joints.reduce<Joint | null>((a, b) => (!a || Math.abs(b.deviation) > Math.abs(a.deviation) ? b : a), null);
 
-function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: number, fix: string): Check {
+function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: number, fix: Sentence): Check {
   const { deviation } = joint;
   return verdict(rule, {
     status,
@@ -57,8 +57,8 @@ function report(rule: CheckRule, joint: Joint, status: CheckStatus, limit: numbe
     unit: "degrees",
     message:
       Math.abs(deviation) < 0.05
-        ? "The joined edge runs straight on."
-        : `At ${joint.place} the joined edge ${deviation > 0 ? "dips" : "peaks"} by ${Math.abs(deviation).toFixed(1)} degrees.`,
+        ? say`The joined edge runs straight on.`
+        : say`At ${joint.place} the joined edge ${deviation > 0 ? "dips" : "peaks"} by ${angle(Math.abs(deviation))}.`,
     where: { panel: joint.panel, point: joint.point },
     fix,
   });
@@ -78,7 +78,7 @@ export const smoothWaist: CheckRule = {
         joint,
         byLimits(joint.deviation, 2, 6),
         2,
-        "Redraw the waist with the darts closed, square at the centre.",
+        say`Redraw the waist with the darts closed, square at the centre.`,
       )
     );
   },
@@ -95,7 +95,7 @@ export const smoothHem: CheckRule = {
     // A tapered hem meets in a shallow peak; what matters is the step over 60 mm of hem.
     const step = 60 * Math.tan((Math.abs(joint.deviation) * Math.PI) / 360);
     const status = joint.deviation > 0 && step < 3 ? "pass" : byLimits(joint.deviation, 2, 6);
-    return report(this, joint, status, 2, "True the hem square to both seams.");
+    return report(this, joint, status, 2, say`True the hem square to both seams.`);
   },
 };
 
@@ -107,7 +107,8 @@ export const smoothCrotch: CheckRule = {
   measure({ legs, legSeams }) {
     const joint = worstOf(jointsOf(legs, legSeams, "crotch"));
     return (
-      joint && report(this, joint, byLimits(joint.deviation, 3, 8), 3, "Draw both crotch curves square to the inseam.")
+      joint &&
+      report(this, joint, byLimits(joint.deviation, 3, 8), 3, say`Draw both crotch curves square to the inseam.`)
     );
   },
 };

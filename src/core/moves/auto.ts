@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { lengthInputSchema, plain, quantity, readLength, type LengthInput, type Quantity } from "../units";
-import { MoveRefused, type MoveContext } from "./move";
+import { lengthInputSchema, quantity, readLength, type LengthInput, type Quantity, Refusal, say } from "../units";
+import { type MoveContext } from "./move";
 
 /** A length, or `"auto"`: computed from the body or the style, and shown with its sum. */
 export const autoLengthSchema = z.union([z.literal("auto"), lengthInputSchema]);
@@ -13,8 +13,8 @@ export const isStated = <T>(value: T): value is Exclude<T, "auto" | undefined> =
 /** Reads a length parameter of a move; throws MoveRefused with the parameter's name when it cannot be read. */
 export function readParam(param: string, input: LengthInput, context: MoveContext, how: string): Quantity {
   const read = readLength(input, context.unit);
-  if (!read.ok) throw new MoveRefused(param, read.message, undefined, true);
-  return quantity(read.mm, `${plain(read.mm)} ${how}`);
+  if (!read.ok) throw new Refusal(param, [read.message], { unreadable: true });
+  return quantity(read.mm, say`${read.mm} ${how}`);
 }
 
 /**

@@ -21,10 +21,10 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { inCm, plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say, Refusal, range } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { mirroredIn } from "./foldedWaist";
-import { MoveRefused, type Handle, type Move } from "./move";
+import { type Handle, type Move } from "./move";
 
 const schema = z.strictObject({
   at: z.enum(["waist", "hem"]).optional().describe("The edge the casing is cut on to."),
@@ -47,21 +47,21 @@ export const casing: Move<Params> = {
   redraws: false,
   apply(state, params, context) {
     const at = params.at ?? "waist";
-    const depth = paramOr("casing", "depth", params.depth, context) ?? quantity(45, "the usual 45");
+    const depth = paramOr("casing", "depth", params.depth, context) ?? quantity(45, say`the usual ${45}`);
     const frill = paramOr("casing", "frill", params.frill, context) ?? quantity(0, "none");
-    const room = paramOr("casing", "room", params.room, context) ?? quantity(3, "the usual 3");
+    const room = paramOr("casing", "room", params.room, context) ?? quantity(3, say`the usual ${3}`);
     const sits = params.sits ?? "beyond";
-    if (depth.mm < 10 || depth.mm > 120) throw new MoveRefused("depth", "A casing is 1 to 12 cm deep.");
-    if (frill.mm < 0 || frill.mm > 150) throw new MoveRefused("frill", "A frill stands 0 to 15 cm.");
-    if (room.mm < 0 || room.mm > 20) throw new MoveRefused("room", "0 to 2 cm is added for the elastic.");
+    if (depth.mm < 10 || depth.mm > 120) throw new Refusal("depth", say`A casing is ${range(10, 120)} deep.`);
+    if (frill.mm < 0 || frill.mm > 150) throw new Refusal("frill", say`A frill stands ${range(0, 150)}.`);
+    if (room.mm < 0 || room.mm > 20) throw new Refusal("room", say`${range(0, 20)} is added for the elastic.`);
     const own = state.panels.filter((p) => edgesWithRole(p, at).length > 0);
-    if (own.length === 0) throw new MoveRefused("at", `There is no ${at} edge left to cut a casing on to.`);
+    if (own.length === 0) throw new Refusal("at", say`There is no ${at} edge left to cut a casing on to.`);
     for (const panel of own) {
-      if (panel.ring) throw new MoveRefused("at", "A flounce's hem is curved, so no casing folds along it.");
+      if (panel.ring) throw new Refusal("at", say`A flounce's hem is curved, so no casing folds along it.`);
       if (at === "waist" && panel.edges.some((e) => e.role === "dart")) {
-        throw new MoveRefused(
+        throw new Refusal(
           "at",
-          `The ${panel.name.toLowerCase()} has darts or pleats in its waist. A casing is drawn up, so leave the waist hip-wide.`,
+          say`The ${panel.name.toLowerCase()} has darts or pleats in its waist. A casing is drawn up, so leave the waist hip-wide.`,
         );
       }
     }
@@ -71,7 +71,7 @@ export const casing: Move<Params> = {
     const squared = Math.max(...cased.map(({ done }) => done.squared));
     const beyond = quantity(
       stand + back,
-      `${sits === "on" ? "" : "2 x "}(channel ${plain(depth.mm)}${frill.mm > 0 ? ` + frill ${plain(frill.mm)}` : ""}) + ${plain(room.mm)}`,
+      say`${sits === "on" ? "" : "2 x "}(channel ${depth.mm}${frill.mm > 0 ? say` + frill ${frill.mm}` : ""}) + ${room.mm}`,
       { depth, frill, room },
     );
     const handle = (panel: Panel, place: Point): Handle => ({
@@ -93,7 +93,7 @@ export const casing: Move<Params> = {
         depth,
         ...(frill.mm > 0 && { frill }),
         beyond,
-        squared: quantity(squared, `the ${at} curve against the straight fold`),
+        squared: quantity(squared, say`the ${at} curve against the straight fold`),
         room,
       },
       shown: [],
@@ -143,22 +143,22 @@ function withCasing(
   const [a, b] = [pathStart(first.path), pathEnd(last.path)];
   const name = panel.name.toLowerCase();
   if ([before, after].some((e) => !SEAMS.has(e.role) || e.name.startsWith("placket"))) {
-    throw new MoveRefused(
+    throw new Refusal(
       "at",
-      `Beside the ${at} of the ${name} lies a placket, so no casing can be cut on there. Use a separate strip.`,
+      say`Beside the ${at} of the ${name} lies a placket, so no casing can be cut on there. Use a separate strip.`,
     );
   }
   if (crossesAlong(before, after, a, b)) {
-    throw new MoveRefused(
+    throw new Refusal(
       "at",
-      `Beside the ${at} of the ${name} a seam runs nearly along it, so no casing can be folded there. Use a separate strip, or a leg that tapers or flares less.`,
+      say`Beside the ${at} of the ${name} a seam runs nearly along it, so no casing can be folded there. Use a separate strip, or a leg that tapers or flares less.`,
     );
   }
   const squared = Math.max(...rims.flatMap((e) => pathFlatten(e.path)).map((p) => distanceToChord(p, a, b)));
   if (squared > MOST_SQUARED) {
-    throw new MoveRefused(
+    throw new Refusal(
       "at",
-      `The ${at} of the ${name} curves by ${inCm(squared)}, too much to be folded along a straight line. Use a separate strip or a facing.`,
+      say`The ${at} of the ${name} curves by ${squared}, too much to be folded along a straight line. Use a separate strip or a facing.`,
     );
   }
   const on = pathEndTangent(before.path);
@@ -170,9 +170,9 @@ function withCasing(
   const mirror = (path: Path): Path => pathMap(path, (p) => mirroredIn(p, foldA, foldB));
   const whole = pathLength(arriving);
   if (back > Math.min(whole, pathLength(leaving)) - 5) {
-    throw new MoveRefused(
+    throw new Refusal(
       "depth",
-      `The fold-back would reach ${plain(back)} mm down the ${panel.name.toLowerCase()}, which is not as deep beside its ${at}. Make the casing shallower.`,
+      say`The fold-back would reach ${back} down the ${panel.name.toLowerCase()}, which is not as deep beside its ${at}. Make the casing shallower.`,
     );
   }
   const outA = mirror(pathReverse(pathBetween(arriving, whole - back, whole)));

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import fc from "fast-check";
 import { derive, deriveShape, type DeriveFault, type Shape } from "../derive";
 import type { Job } from "../files";
@@ -17,7 +18,7 @@ const jobOf = (list: readonly Line[], style = "straight"): Job =>
 const passedOf = (...list: readonly Line[]): readonly (string | null)[] =>
   shapeOf(jobOf(list))
     .worksheet.filter((l) => l.index !== null)
-    .map((l) => l.passed);
+    .map((l) => (l.passed === null ? null : said(l.passed)));
 
 /** What reads like a program's own word rather than a maker's. */
 const NOT_WORDS = /undefined|NaN|Infinity|null|\d\.\d{4}/;
@@ -25,10 +26,13 @@ const NOT_WORDS = /undefined|NaN|Infinity|null|\d\.\d{4}/;
 /** What no worksheet may come to, in words; empty when all is well. */
 function wrongIn(shape: Shape): string[] {
   const lines = shape.worksheet.flatMap((l) => {
-    const holes = [...l.template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
+    const holes = said(l.sentence).match(/\{\w+\}/g) ?? [];
     return [
-      ...(l.passed !== null && (!l.passed.endsWith(".") || NOT_WORDS.test(l.passed)) ? [`passed: ${l.passed}`] : []),
-      ...holes.filter((hole) => !(hole in l.numbers)).map((hole) => `${l.move} says nothing for ${hole}`),
+      ...[l.passed, l.sentence].flatMap((s) => {
+        const words = said(s);
+        return s && ((!words.endsWith(".") && s !== l.sentence) || NOT_WORDS.test(words)) ? [`said: ${words}`] : [];
+      }),
+      ...holes.map((hole) => `${l.move} says nothing for ${hole}`),
       ...Object.entries(l.numbers).flatMap(([name, q]) => (Number.isFinite(q.mm) ? [] : [`${l.move} ${name}`])),
       ...l.handles.flatMap((h) =>
         [...h.at, h.value, h.reading, h.perMm].every(Number.isFinite) ? [] : [`handle ${h.id}`],
@@ -41,14 +45,15 @@ function wrongIn(shape: Shape): string[] {
 /** A refusal says why in a sentence; where it names the largest that works, that has to work. */
 function wrongRefusal(job: Job, { errors }: DeriveFault): string[] {
   const [error] = errors;
-  if (!error?.message.endsWith(".") || NOT_WORDS.test(error.message)) return [`said: ${error?.message}`];
-  if (error.largest === undefined) return [];
+  const words = said(error?.says);
+  if (!error || !words.endsWith(".") || NOT_WORDS.test(words)) return [`said: ${words}`];
+  if (error.nearest === undefined) return [];
   const [, index, , param] = error.path.split(".");
   const moves = (job.moves as Moves).map((entry, i) =>
-    i === Number(index) ? { ...entry, params: { ...entry.params, [param as string]: `${error.largest} mm` } } : entry,
+    i === Number(index) ? { ...entry, params: { ...entry.params, [param as string]: `${error.nearest} mm` } } : entry,
   );
   const again = deriveShape({ ...job, moves });
-  return again.ok || again.errors[0]?.path !== error.path ? [] : [`${error.path}: ${error.largest} does not work`];
+  return again.ok || again.errors[0]?.path !== error.path ? [] : [`${error.path}: ${error.nearest} does not work`];
 }
 
 describe("any moves in any order", () => {
@@ -76,7 +81,7 @@ describe("any moves in any order", () => {
           expect(piece.cutLine.flat().every(Number.isFinite)).toBe(true);
           expect(piece.cutLine.length).toBeGreaterThan(2);
         }
-        for (const check of whole.checks) expect(NOT_WORDS.test(check.message)).toBe(false);
+        for (const check of whole.checks) expect(NOT_WORDS.test(said(check.message))).toBe(false);
       }),
       { numRuns: 60, seed: 20261124 },
     );
@@ -134,7 +139,7 @@ describe("a move after a cut that leaves it no sense is passed over, and says wh
       ]),
     );
     if (dropped.ok) throw new Error("it should be refused");
-    expect(dropped.errors[0]).toMatchObject({ path: "moves.1.params.by", largest: 20 });
+    expect(dropped.errors[0]).toMatchObject({ path: "moves.1.params.by", nearest: 20 });
   });
 });
 

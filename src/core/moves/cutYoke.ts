@@ -29,9 +29,9 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { inCm, toDegrees, type Mm, type Quantity } from "../units";
+import { toDegrees, type Mm, type Quantity, Refusal, say, range } from "../units";
 import { cutPanel, middleGrain, type Cuttable } from "./cut";
-import { MoveRefused } from "./move";
+import {} from "./move";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 
 /** A side seam goes on at least this far below a yoke. */
@@ -49,9 +49,9 @@ export function cutYoke<S extends Cuttable>(
 ): S {
   const why = notFlat(panel);
   if (why) {
-    throw new MoveRefused(
+    throw new Refusal(
       param,
-      `The waist of the ${panel.name.toLowerCase()} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
+      say`The waist of the ${panel.name.toLowerCase()} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
     );
   }
   const crotch = edgeOf(panel, "crotch").path;
@@ -64,17 +64,14 @@ export function cutYoke<S extends Cuttable>(
     ["side", side],
   ] as const) {
     if (mm < 30 || mm > most) {
-      throw new MoveRefused(
+      throw new Refusal(
         name,
-        `The yoke of the ${panel.name.toLowerCase()} can be 3 to ${inCm(most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
+        say`The yoke of the ${panel.name.toLowerCase()} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
       );
     }
   }
   const drawn = yokeLine(panel, centre.mm, side, keep) ?? yokeLine(panel, centre.mm, side, false);
-  const noFairLine = new MoveRefused(
-    param,
-    "The darts stand too near the centre or the side for a yoke of this depth.",
-  );
+  const noFairLine = new Refusal(param, say`The darts stand too near the centre or the side for a yoke of this depth.`);
   if (!drawn) throw noFairLine;
   const lowerEdge: Path = drawn.lower.flatMap((piece, i) => {
     const before = drawn.lower[i - 1];

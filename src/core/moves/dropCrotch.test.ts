@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { deriveShape } from "../derive";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import { edgeLength, made, movesOf } from "../testing/worksheet";
@@ -14,13 +15,13 @@ describe("drop the crotch", () => {
 
   test("numbers beyond what can be drawn are refused with the largest that works", () => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "400 mm" }]) }));
-    expect(refused).toMatchObject({ ok: false, status: 422, errors: [{ path: "moves.0.params.by", largest: 235 }] });
+    expect(refused).toMatchObject({ ok: false, status: 422, errors: [{ path: "moves.0.params.by", nearest: 235 }] });
   });
 
   test("raised, the inseams grow by it and the sentence says so", () => {
     const high = made(["drop-crotch", { by: "-20 mm" }]);
     expect(high.plan.levels.crotch).toBe(260);
-    expect(high.worksheet[0]?.template).toMatch(/^Raise/);
+    expect(said(high.worksheet[0]?.sentence)).toMatch(/^Raise/);
     expect(high.worksheet[0]?.numbers.amount?.mm).toBe(20);
     expect(edgeLength(high.front, "inseam")).toBeGreaterThan(edgeLength(plain.front, "inseam") + 15);
   });
@@ -34,7 +35,7 @@ describe("drop the crotch", () => {
 
   test("it stays 15 below the hip line, and says how far it can go", () => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "-80 mm" }]) }));
-    expect(refused).toMatchObject({ ok: false, errors: [{ largest: -55 }] }); // hip line 210 + 15 - crotch 280
-    if (!refused.ok) expect(refused.errors[0]?.message).toMatch(/can move -55 to/);
+    expect(refused).toMatchObject({ ok: false, errors: [{ nearest: -55 }] }); // hip line 210 + 15 - crotch 280
+    if (!refused.ok) expect(said(refused.errors[0]?.says)).toMatch(/can move -55 to/);
   });
 });

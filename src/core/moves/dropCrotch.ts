@@ -1,10 +1,10 @@
 import { z } from "zod";
 import type { PanelPlan } from "../drafting";
-import { plain, quantity } from "../units";
+import { quantity, say, Refusal, range } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { dropOwn } from "./ownMaps";
-import { MoveRefused, type Move } from "./move";
+import { type Move } from "./move";
 
 const schema = z.strictObject({
   by: autoLengthSchema.optional().describe("How much lower the crotch line lies (negative: higher)."),
@@ -19,15 +19,15 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
-    const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, "the usual 15");
+    const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, say`the usual ${15}`);
     const { levels } = plan;
     const crotch = levels.crotch + by.mm;
     const [least, most] = [levels.hip + 15, Math.min(levels.turn, levels.hem) - 60];
     if (crotch < least || crotch > most) {
-      throw new MoveRefused(
+      throw new Refusal(
         "by",
-        `The crotch line can move ${plain(least - levels.crotch)} to ${plain(most - levels.crotch)} mm here, not ${plain(by.mm)} mm.`,
-        crotch > most ? most - levels.crotch : least - levels.crotch,
+        say`The crotch line can move ${range(least - levels.crotch, most - levels.crotch)} here, not ${by.mm}.`,
+        { nearest: crotch > most ? most - levels.crotch : least - levels.crotch },
       );
     }
     // A slanted centre keeps its line: further down it meets the crotch line further out.
@@ -44,7 +44,7 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
           : { ...plan, levels: { ...levels, crotch }, front: lowered(plan.front), back: lowered(plan.back) },
       },
       template: by.mm < 0 ? "Raise the crotch line by {amount}." : "Drop the crotch line by {amount}.",
-      numbers: { amount: quantity(Math.abs(by.mm), by.formula, { by }), by },
+      numbers: { amount: quantity(Math.abs(by.mm), by.sum, { by }), by },
       shown: [],
       handles: [],
     };

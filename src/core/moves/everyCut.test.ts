@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import fc from "fast-check";
 import { deriveShape } from "../derive";
 import { badPattern } from "../testing/badOutline";
@@ -17,9 +18,9 @@ test("every cut on 60 random bodies: sound outlines and equal seams, or passed o
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 2 ** 31 }), fc.integer({ min: 0, max: cuts.length - 1 }), (seed, which) => {
       const shape = deriveShape(jobWith(cuts[which] as readonly Line[], plausibleBody(seed)));
-      if (!shape.ok) throw new Error(`${which}: ${shape.errors[0]?.message}`);
+      if (!shape.ok) throw new Error(`${which}: ${said(shape.errors[0]?.says)}`);
       expect([which, badPattern(shape.panels, shape.joins, 3)]).toEqual([which, []]);
-      for (const l of shape.worksheet) expect(l.passed === null || l.passed.endsWith(".")).toBe(true);
+      for (const l of shape.worksheet) expect(l.passed === null || said(l.passed).endsWith(".")).toBe(true);
     }),
     { numRuns: 120, seed: 20261123 },
   );

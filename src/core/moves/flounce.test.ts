@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { edgeOf, type Panel } from "../drafting";
 import { pathFlatten } from "../geometry";
 import { badPattern } from "../testing/badOutline";
@@ -39,8 +40,8 @@ describe("a flounce", () => {
   });
 
   test("too many degrees for one part, or a start below the hem, are refused with what works", () => {
-    expect(lastLine(made(...STRAIGHT, ["flounce", { share: 1, parts: 1 }])).passed).toMatch(/at least 2 parts/);
-    expect(lastLine(made(...STRAIGHT, ["flounce", { start: "1040 mm" }])).passed).toMatch(/starts between/);
+    expect(lastLine(made(...STRAIGHT, ["flounce", { share: 1, parts: 1 }])).passed).toSay(/at least 2 parts/);
+    expect(lastLine(made(...STRAIGHT, ["flounce", { start: "1040 mm" }])).passed).toSay(/starts between/);
   });
 
   test("parts share the seam as front and back do, and every join of them is as deep as the flounce", () => {
@@ -58,16 +59,17 @@ describe("a flounce", () => {
   test("a deeper one hangs lower, one of its own depth wherever the length is", () => {
     const own = made(...STRAIGHT, ["flounce", { start: "700 mm", depth: "200 mm" }]);
     expect(own.readings.lowestPoint).toBeCloseTo(900, 6);
-    expect(lastLine(made(...STRAIGHT, ["flounce", { depth: "20 mm" }])).passed).toMatch(/between 4 and 120 cm deep/);
+    expect(lastLine(made(...STRAIGHT, ["flounce", { depth: "20 mm" }])).passed).toSay(/between 4 and 120 cm deep/);
   });
 
   test("valleys as deep as the flounce would cut into its seam", () => {
     const deep = made(...STRAIGHT, ["flounce", { start: "700 mm", points: 5, valley: "300 mm" }]);
-    expect(lastLine(deep).passed).toMatch(/cut into the flounce's seam/);
+    expect(lastLine(deep).passed).toSay(/cut into the flounce's seam/);
   });
 
   test("its sentence names the share, the parts and the points", () => {
-    const says = (params: Record<string, unknown>): string => lastLine(made(...STRAIGHT, ["flounce", params])).template;
+    const says = (params: Record<string, unknown>): string =>
+      said(lastLine(made(...STRAIGHT, ["flounce", params])).sentence);
     expect(says({})).toMatch(/a full circle in 2 parts/);
     expect(says({ share: 0.5 })).toMatch(/half a circle from/);
     expect(says({ share: 0.75 })).toMatch(/0\.75 of a circle in 2 parts/);

@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
 import { bisect, pathAt, pathLength } from "../geometry";
-import { inCm, plain, quantity, ratioText, type Mm, type Quantity } from "../units";
+import { quantity, ratioText, type Mm, type Quantity, say, Refusal, range, ratio, count, type Figure } from "../units";
 import { autoLengthSchema, hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
-import { MoveRefused, type Handle, type Move, type MoveContext, type StyleState } from "./move";
+import { type Handle, type Move, type MoveContext, type StyleState } from "./move";
 import { ringPanel, stripPanel } from "./ring";
 
 /** Least and most cloth to the seam it is gathered on. */
@@ -105,7 +105,7 @@ export const flounce: Move<Params> = {
     return {
       state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
       template: gathered
-        ? "End the leg {start} below the waist and gather a strip {fullness} long and {depth} deep onto its {seam}."
+        ? "End the leg {start} below the waist and gather a strip {strip} long and {depth} deep onto its {seam}."
         : `End the leg {start} below the waist and hang ${made.words} from its {seam}, cut at a radius of {radius}, {depth} deep.`,
       numbers: {
         start,
@@ -114,6 +114,7 @@ export const flounce: Move<Params> = {
         hemAfter: quantity(hemOf(made), "hem of one leg, all parts of the flounce"),
         ...made.numbers,
       },
+      figures: made.figures,
       shown: [],
       handles,
     };
@@ -125,7 +126,7 @@ const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) 
 function startOf(params: Params, state: StyleState, context: MoveContext): Quantity {
   const asked = params.start ?? (styleParam("flounce", "start", context) as LevelName | undefined);
   const { crotch, hem, knee } = state.plan.levels;
-  const usual = context.autos["flounce.start"]?.(context.measures) ?? quantity(knee, `knee line ${plain(knee)}`);
+  const usual = context.autos["flounce.start"]?.(context.measures) ?? quantity(knee, say`knee line ${knee}`);
   // Left to itself, the flounce of a garment that ends higher starts higher.
   const above = hem - USUAL_DEPTH;
   const start =
@@ -133,12 +134,12 @@ function startOf(params: Params, state: StyleState, context: MoveContext): Quant
       ? levelOf("start", asked, state, context)
       : usual.mm <= above
         ? usual
-        : quantity(above, `${plain(USUAL_DEPTH)} above the hem ${plain(hem)}`);
+        : quantity(above, say`${USUAL_DEPTH} above the hem ${hem}`);
   const [least, most] = [crotch + 80, hem - LEAST_DEPTH];
   if (start.mm < least || start.mm > most) {
-    throw new MoveRefused(
+    throw new Refusal(
       "start",
-      `A flounce starts between ${inCm(least)} and ${inCm(most)} below the waist here, not at ${inCm(start.mm)}.`,
+      say`A flounce starts between ${range(least, most, "and")} below the waist here, not at ${start.mm}.`,
     );
   }
   return start;
@@ -148,15 +149,16 @@ function depthOf(params: Params, start: Quantity, state: StyleState, context: Mo
   const { hem } = state.plan.levels;
   const depth =
     paramOr("flounce", "depth", params.depth, context) ??
-    quantity(hem - start.mm, `set length ${plain(hem)} - start ${plain(start.mm)}`, { start });
+    quantity(hem - start.mm, say`set length ${hem} - start ${start.mm}`, { start });
   if (depth.mm < LEAST_DEPTH || depth.mm > 1200)
-    throw new MoveRefused("depth", "A flounce is between 4 and 120 cm deep.");
+    throw new Refusal("depth", say`A flounce is between ${range(40, 1200, "and")} deep.`);
   return depth;
 }
 
 interface Made {
   readonly panels: readonly Panel[];
   readonly numbers: Readonly<Record<string, Quantity>>;
+  readonly figures: Readonly<Record<string, Figure>>;
   readonly words: string;
 }
 
@@ -164,26 +166,27 @@ const hemOf = ({ panels }: Made): Mm => panels.reduce((sum, p) => sum + pathLeng
 
 function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): Made {
   const hem = hemGirthOr("flounce", params.hemGirth, params.fullness, context);
-  const ratio = hem
+  const fullness = hem
     ? within(hem.mm / girth, STRIP_FULLNESS, hem.mm, (fullness) => fullness * girth)
     : numberOr("flounce", "fullness", params.fullness, context, 2);
-  const width = ratio * girth;
+  const width = fullness * girth;
   const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
   return {
     panels: [panel],
-    numbers: { fullness: quantity(width, `${ratioText(ratio)} x sewn leg ${plain(girth)}`) },
+    numbers: { strip: quantity(width, say`${ratio(fullness)} x sewn leg ${girth}`) },
+    figures: { fullness: { ...ratio(fullness), sum: say`strip ${width} / sewn leg ${girth}` } },
     words: "",
   };
 }
 
 /** A ratio solved for an asked hem, refused with the nearest hem that works where it leaves its range. */
-function within(ratio: number, [least, most]: readonly [number, number], asked: Mm, hemAt: (ratio: number) => Mm) {
-  if (ratio >= least && ratio <= most) return ratio;
+function within(share: number, [least, most]: readonly [number, number], asked: Mm, hemAt: (share: number) => Mm) {
+  if (share >= least && share <= most) return share;
   const [low, high] = [Math.ceil(hemAt(least)), Math.floor(hemAt(most))];
-  throw new MoveRefused(
+  throw new Refusal(
     "hemGirth",
-    `A flounce here ends in a hem of ${inCm(low)} to ${inCm(high)}, not ${inCm(asked)}. Choose one of these, or start it elsewhere.`,
-    ratio < least ? low : high,
+    say`A flounce here ends in a hem of ${range(low, high)}, not ${asked}. Choose one of these, or start it elsewhere.`,
+    { nearest: share < least ? low : high },
   );
 }
 
@@ -203,9 +206,9 @@ function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, con
     const share = shareFor(hem.mm, (of) => hemOf(drawn(of, parts)), Math.min(CIRCLE_SHARE[1], parts * WIDEST_PART));
     if (share !== null) return drawn(share, parts);
   }
-  throw new MoveRefused(
+  throw new Refusal(
     "hemGirth",
-    `No circle with these points ends in a hem of ${inCm(hem.mm)}. Take fewer points, shallower valleys, or another hem.`,
+    say`No circle with these points ends in a hem of ${hem.mm}. Take fewer points, shallower valleys, or another hem.`,
   );
 }
 
@@ -235,14 +238,14 @@ function circleOf(
   const least = leastParts(share);
   const parts = Math.max(least, params.parts ?? least);
   if (params.parts !== undefined && params.parts < least) {
-    throw new MoveRefused(
+    throw new Refusal(
       "parts",
-      `This share of a circle takes at least ${least} parts: one part is half a circle at most.`,
+      say`This share of a circle takes at least ${count(least)} parts: one part is half a circle at most.`,
     );
   }
   const points = numberOr("flounce", "points", params.points, context, 0);
   const valley = points > 0 ? (paramOr("flounce", "valley", params.valley, context)?.mm ?? Math.min(60, depth / 3)) : 0;
-  if (valley > depth * 0.8) throw new MoveRefused("valley", "The valleys would cut into the flounce's seam.");
+  if (valley > depth * 0.8) throw new Refusal("valley", say`The valleys would cut into the flounce's seam.`);
   const turns =
     parts % 2 === 0
       ? lengths.flatMap((l) => Array.from({ length: parts / 2 }, () => (whole * l) / girth / (parts / 2)))
@@ -271,10 +274,11 @@ function circleOf(
   return {
     panels,
     numbers: {
-      radius: quantity(radius, `sewn leg ${plain(girth)} / (2 x pi x ${ratioText(share)})`),
+      radius: quantity(radius, say`sewn leg ${girth} / (2 x pi x ${ratio(share)})`),
       across: quantity(2 * (radius + depth), "twice radius and depth: the cloth a full circle needs"),
       ...(perPart > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
+    figures: { share: { ...ratio(share), sum: ["share of a circle"] } },
     words: `${named}${parts > 1 ? ` in ${parts} parts` : ""}${perPart > 0 ? `, ${perPart * parts} points,` : ""}`,
   };
 }

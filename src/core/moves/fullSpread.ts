@@ -17,10 +17,10 @@ import {
   type Point,
 } from "../geometry";
 import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../drafting";
-import { plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say, Refusal } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { recreased, shownMoved, wholePanel } from "./legs";
-import { MoveRefused, type Handle, type Move, type Shown } from "./move";
+import { type Handle, type Move, type Shown } from "./move";
 
 const schema = z.strictObject({
   gap: autoLengthSchema.optional().describe("Opened from waist to hem, per panel; negative lays it over."),
@@ -44,9 +44,11 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
   schema,
   redraws: false,
   apply(state, params, context) {
-    const gap = paramOr("full-spread", "gap", params.gap, context) ?? quantity(40, "the usual 40 a panel");
+    const gap = paramOr("full-spread", "gap", params.gap, context) ?? quantity(40, say`the usual ${40} a panel`);
     if (gap.mm < -80 || gap.mm > 600)
-      throw new MoveRefused("gap", "A panel opens 60 cm at the most, or is laid over by 8 cm.", gap.mm > 0 ? 600 : -80);
+      throw new Refusal("gap", say`A panel opens ${600} at the most, or is laid over by ${80}.`, {
+        nearest: gap.mm > 0 ? 600 : -80,
+      });
     const which = params.panels ?? "both";
     const roots = which === "both" ? (["front", "back"] as const) : [which];
     const opened = (gap.mm === 0 ? [] : roots).map((root) =>
@@ -109,9 +111,9 @@ function parted(path: Path, at: Mm, by: Point, opens: boolean, sideLast: boolean
   const [low, high] = sideLast ? [at, taken ?? -1] : [taken ?? -1, at];
   const room = Math.min(low, pathLength(path) - high);
   if (taken === null || room < LEAST_ROOM) {
-    throw new MoveRefused(
+    throw new Refusal(
       "gap",
-      `Beside the crease there is no room to lay ${plain(Math.abs(by[0]))} mm over: a dart or the end of the edge stands there.`,
+      say`Beside the crease there is no room to lay ${Math.abs(by[0])} over: a dart or the end of the edge stands there.`,
     );
   }
   const reach = Math.min(FAIRED, 0.6 * room);
@@ -143,7 +145,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
     return beyond && (isWaist || edge.id === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
   });
   if (!top || !bottom) {
-    throw new MoveRefused("gap", `The crease of the ${panel.name.toLowerCase()} does not run from waist to hem here.`);
+    throw new Refusal("gap", say`The crease of the ${panel.name.toLowerCase()} does not run from waist to hem here.`);
   }
   const isBeyond = (p: Point): boolean => (p[0] - x) * outward > 1e-6;
   const stretched = (l: PanelLine): PanelLine => ({

@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathLength, pathSplit, pathStart } from "../geometry";
-import { inCm, plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say, Refusal, range, angle, toDegrees } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { renamed } from "./cut";
-import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
+import { type Handle, type Move, type StyleState } from "./move";
 import { ringPanel } from "./ring";
 
 const schema = z.strictObject({
@@ -26,33 +26,35 @@ export const godet: Move<Params> = {
     const seams = state.joins.filter((join) =>
       at === "split" ? /-split$/.test(join.id) : join.kind === at && endsAtHem(state, join),
     );
-    const length = paramOr("godet", "length", params.length, context) ?? quantity(350, "the usual 350 from the hem");
-    const spread = paramOr("godet", "spread", params.spread, context) ?? quantity(300, "the usual 300 at the hem");
+    const length =
+      paramOr("godet", "length", params.length, context) ?? quantity(350, say`the usual ${350} from the hem`);
+    const spread =
+      paramOr("godet", "spread", params.spread, context) ?? quantity(300, say`the usual ${300} at the hem`);
     if (seams.length === 0) {
-      throw new MoveRefused(
+      throw new Refusal(
         "at",
         at === "split"
-          ? "There is no split seam to let it into. Split a panel first."
-          : `There is no ${at} seam that reaches the hem.`,
+          ? say`There is no split seam to let it into. Split a panel first.`
+          : say`There is no ${at} seam that reaches the hem.`,
       );
     }
     if (state.panels.some((p) => isGodet(p, at)))
-      throw new MoveRefused("at", "A godet is let into this seam already. Change that one, or choose another seam.");
+      throw new Refusal("at", say`A godet is let into this seam already. Change that one, or choose another seam.`);
     const edges = seams.flatMap((join) => [...join.a, ...join.b].map((ref) => `${ref.panel}.${ref.edge}`));
     if (new Set(edges).size < edges.length) {
-      throw new MoveRefused(
+      throw new Refusal(
         "at",
-        "Left and right differ here, and this seam is shared by both. Let the godet in before that split.",
+        say`Left and right differ here, and this seam is shared by both. Let the godet in before that split.`,
       );
     }
     const room = Math.min(...seams.map((join) => lastLength(state, join)));
     if (length.mm < 60 || length.mm > room - 40) {
-      throw new MoveRefused("length", `The seam can be opened between 6 and ${inCm(room - 40)} from the hem.`);
+      throw new Refusal("length", say`The seam can be opened between ${range(60, room - 40, "and")} from the hem.`);
     }
     // One part of more than half a circle cannot be cut in one piece.
     const most = Math.PI * length.mm;
     if (spread.mm < 20 || spread.mm > most)
-      throw new MoveRefused("spread", `A godet this long can be 2 to ${(most / 10).toFixed(0)} cm wide at its hem.`);
+      throw new Refusal("spread", say`A godet this long can be ${range(20, most)} wide at its hem.`);
     let next = state;
     for (const seam of seams) next = letIn(next, seam, length.mm, spread.mm, at);
     const panel = next.panels.find((p) => isGodet(p, at)) as Panel;
@@ -76,10 +78,9 @@ export const godet: Move<Params> = {
       numbers: {
         length,
         spread,
-        angle: quantity(
-          (spread.mm / length.mm) * (180 / Math.PI),
-          `spread ${plain(spread.mm)} / length ${plain(length.mm)}, in degrees`,
-        ),
+      },
+      figures: {
+        angle: { ...angle(toDegrees(spread.mm / length.mm)), sum: say`spread ${spread.mm} / length ${length.mm}` },
       },
       shown: [],
       handles: [handle("length", 1, length.mm), handle("spread", 2, spread.mm)],

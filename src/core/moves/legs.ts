@@ -1,8 +1,8 @@
 import { edgeOf, edgesWithRole, isOf, panelMap, type Edge, type Panel } from "../drafting";
 import { pathAt, pathLength, squareCurve, type Point } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, Refusal, say } from "../units";
 import { alongAtLevel, cutPanel, type PartName } from "./cut";
-import { MoveRefused, type Shown, type StyleState } from "./move";
+import { type Shown, type StyleState } from "./move";
 
 /** Front and back of the whole leg: each one panel that runs from side to inseam. */
 export interface WholeLegs {
@@ -42,19 +42,19 @@ export function wholePanel(
 ): Panel {
   const own = state.panels.filter((p) => isOf(p.id, root));
   if (own.some((p) => p.half !== "both")) {
-    throw new MoveRefused(
+    throw new Refusal(
       param,
-      `“${label}” is made on both legs alike, and an earlier cut on one leg alone has made their ${root}s differ. Move this line up.`,
+      say`“${label}” is made on both legs alike, and an earlier cut on one leg alone has made their ${root}s differ. Move this line up.`,
     );
   }
   if (own.some((p) => p.casings)) {
-    throw new MoveRefused(param, `A casing is cut on last, so “${label}” comes before it. Move this line up.`);
+    throw new Refusal(param, say`A casing is cut on last, so “${label}” comes before it. Move this line up.`);
   }
   const [panel, other] = own.filter((p) => isWhole(p, edges));
   if (!panel || other) {
-    throw new MoveRefused(
+    throw new Refusal(
       param,
-      `“${label}” needs a ${root} that runs from ${edges.includes("waist") && edges.includes("hem") ? "waist to hem" : "side seam to inseam"}. An earlier cut has divided it; move this line up.`,
+      say`“${label}” needs a ${root} that runs from ${edges.includes("waist") && edges.includes("hem") ? "waist to hem" : "side seam to inseam"}. An earlier cut has divided it; move this line up.`,
     );
   }
   return panel;

@@ -1,9 +1,9 @@
 import { z } from "zod";
-import { lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
+import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { readParam } from "./auto";
 import { isOf, type Panel } from "../drafting";
 import type { Point } from "../geometry";
-import { MoveRefused, type Handle, type MoveContext, type StyleState } from "./move";
+import { type Handle, type MoveContext, type StyleState } from "./move";
 
 const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
 export type LevelName = (typeof LEVEL_NAMES)[number];
@@ -25,24 +25,24 @@ export function levelOf(
   const { waistToCalf, waistToAnkle } = context.measures;
   switch (asked) {
     case "hip":
-      return quantity(levels.hip, `hip line ${plain(levels.hip)}`);
+      return quantity(levels.hip, say`hip line ${levels.hip}`);
     case "crotch":
-      return quantity(levels.crotch, `crotch line ${plain(levels.crotch)}`);
+      return quantity(levels.crotch, say`crotch line ${levels.crotch}`);
     case "knee":
-      return quantity(levels.knee, `knee line ${plain(levels.knee)}`);
+      return quantity(levels.knee, say`knee line ${levels.knee}`);
     case "calf":
-      return quantity(waistToCalf.mm, `waist to calf ${plain(waistToCalf.mm)}`, { waistToCalf });
+      return quantity(waistToCalf.mm, say`waist to calf ${waistToCalf.mm}`, { waistToCalf });
     case "ankle":
-      return quantity(waistToAnkle.mm, `waist to ankle ${plain(waistToAnkle.mm)}`, { waistToAnkle });
+      return quantity(waistToAnkle.mm, say`waist to ankle ${waistToAnkle.mm}`, { waistToAnkle });
   }
 }
 
 /** Moves that change the draft's own lines need one: a block brought in keeps its upper part as it is. */
 export function refuseOwnBlock(state: StyleState, param: string, label: string): void {
   if (state.plan.own) {
-    throw new MoveRefused(
+    throw new Refusal(
       param,
-      `“${label}” redraws the upper part, which a block brought in keeps. Use slashes, or draft a block.`,
+      say`“${label}” redraws the upper part, which a block brought in keeps. Use slashes, or draft a block.`,
     );
   }
 }

@@ -2,7 +2,7 @@ import type { z } from "zod";
 import type { BodyMeasures } from "../body";
 import type { Join, LegPlan, Numbers, Panel } from "../drafting";
 import type { Point } from "../geometry";
-import type { Mm, Quantity, Unit } from "../units";
+import { type Mm, type Quantity, type Unit, type Figure } from "../units";
 
 /** The pattern between two moves. */
 export interface StyleState {
@@ -74,6 +74,8 @@ export interface MoveResult {
   /** A sentence with `{name}` where a number belongs. */
   readonly template: string;
   readonly numbers: Numbers;
+  /** Numbers of it that are no lengths. */
+  readonly figures?: Readonly<Record<string, Figure>>;
   readonly shown: readonly Shown[];
   readonly handles: readonly Handle[];
 }
@@ -92,18 +94,4 @@ export interface Move<P = unknown> {
   /** Handles of a move that redraws, on the pattern as it is after the last move; those whose place was cut away are left out. */
   readonly handlesOn?: (plan: LegPlan, numbers: Numbers, panels: readonly Panel[]) => readonly Handle[];
   readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
-}
-
-/** A move that cannot be made as asked: which parameter, why, and what would work. */
-export class MoveRefused extends Error {
-  constructor(
-    readonly param: string,
-    message: string,
-    readonly largest?: Mm,
-    /** True when the parameter could not be read at all. */
-    readonly unreadable = false,
-  ) {
-    super(message);
-    this.name = "MoveRefused";
-  }
 }

@@ -18,9 +18,9 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { inCm, plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say, Refusal, range } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
-import { MoveRefused, type Handle, type Move, type StyleState } from "./move";
+import { type Handle, type Move, type StyleState } from "./move";
 
 const schema = z.strictObject({
   edge: z.enum(["split", "centre-front", "centre-back"]).optional().describe("The edge that is buttoned."),
@@ -42,19 +42,20 @@ export const placket: Move<Params> = {
   redraws: false,
   apply(state, params, context) {
     const which = params.edge ?? "split";
-    const width = paramOr("placket", "width", params.width, context) ?? quantity(50, "the usual 50 on each side");
-    if (width.mm < 15 || width.mm > 120) throw new MoveRefused("width", "A placket adds 1.5 to 12 cm on each side.");
+    const width = paramOr("placket", "width", params.width, context) ?? quantity(50, say`the usual ${50} on each side`);
+    if (width.mm < 15 || width.mm > 120)
+      throw new Refusal("width", say`A placket adds ${range(15, 120)} on each side.`);
     const on = state.panels.flatMap((panel) => {
       const edge = panel.edges.find((e) => carries(panel, e, which));
       return edge ? [{ panel, edge }] : [];
     });
     const [first] = on;
     if (!first) {
-      throw new MoveRefused(
+      throw new Refusal(
         "edge",
         which === "split"
-          ? "There is no split to button. Split a panel first, on the leg that opens."
-          : `There is no ${which.replace("-", " ")} edge to button.`,
+          ? say`There is no split to button. Split a panel first, on the leg that opens.`
+          : say`There is no ${which.replace("-", " ")} edge to button.`,
       );
     }
     const whole = Math.min(...on.map(({ edge }) => pathLength(edge.path)));
@@ -63,18 +64,18 @@ export const placket: Move<Params> = {
       paramOr("placket", "length", params.length, context) ??
       (which === "split"
         ? quantity(whole, "the whole edge, waist to hem")
-        : quantity(Math.min(straight, 160), "down the centre as far as it runs straight, 160 at most"));
+        : quantity(Math.min(straight, 160), say`down the centre as far as it runs straight, ${160} at most`));
     if (length.mm > straight + 0.5 || length.mm < 40) {
-      throw new MoveRefused(
+      throw new Refusal(
         "length",
         straight < whole - 1
-          ? `The edge bends ${inCm(straight)} below the waist, and a placket folds along a straight line. Make it shorter, or leave the waist hip-wide so that no dart bends the edge.`
-          : `A placket here is 4 to ${inCm(whole)} long.`,
+          ? say`The edge bends ${straight} below the waist, and a placket folds along a straight line. Make it shorter, or leave the waist hip-wide so that no dart bends the edge.`
+          : say`A placket here is ${range(40, whole)} long.`,
       );
     }
     const reach = Math.min(length.mm, whole);
-    const spacing = paramOr("placket", "spacing", params.spacing, context) ?? quantity(90, "the usual 90 apart");
-    if (spacing.mm < 15 || spacing.mm > 400) throw new MoveRefused("spacing", "Buttons sit 1.5 to 40 cm apart.");
+    const spacing = paramOr("placket", "spacing", params.spacing, context) ?? quantity(90, say`the usual ${90} apart`);
+    if (spacing.mm < 15 || spacing.mm > 400) throw new Refusal("spacing", say`Buttons sit ${range(15, 400)} apart.`);
     const margin = Math.min(30, reach / 4);
     const count = Math.max(2, Math.round((reach - 2 * margin) / spacing.mm) + 1);
     const apart = (reach - 2 * margin) / (count - 1);
@@ -116,7 +117,7 @@ export const placket: Move<Params> = {
       numbers: {
         width,
         length: { ...length, mm: reach },
-        apart: quantity(apart, `${count} buttons over ${plain(reach)} less ${plain(margin)} at each end`),
+        apart: quantity(apart, say`${String(count)} buttons over ${reach} less ${margin} at each end`),
         spacing,
       },
       shown: [],

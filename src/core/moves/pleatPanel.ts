@@ -20,11 +20,11 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { inCm, type Mm } from "../units";
+import { type Mm, Refusal, say } from "../units";
 import { restoreLength, softenCorner } from "./fairing";
 import { foldedWaist, type Fold } from "./foldedWaist";
 import { recreased, shownMoved } from "./legs";
-import { MoveRefused, type Shown, type StyleState } from "./move";
+import { type Shown, type StyleState } from "./move";
 
 export interface Plan {
   readonly count: number;
@@ -71,7 +71,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
   // A leg that ends above the place where its pleats would run out lets them run out at its hem.
   const runOut = plan.runOut === null ? null : Math.min(plan.runOut, lowest);
   if (runOut !== null && runOut < top + 120) {
-    throw new MoveRefused("run", `Pleats run out between ${inCm(top + 120)} below the waist and the hem.`);
+    throw new Refusal("run", say`Pleats run out between ${top + 120} below the waist and the hem.`);
   }
   const tipLevel = runOut ?? FAR_BELOW;
   // In the folded frame the first pleat stands on the crease, the others beside it toward the side.
@@ -99,9 +99,9 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
   if (plan.intake === null) {
     const found = secant((t) => (draw(0, t)?.net ?? NaN) - net, 20, 30, { tolerance: 1e-5 });
     if (found === null || found < 16)
-      throw new MoveRefused(
+      throw new Refusal(
         "depth",
-        `The ${panel.name.toLowerCase()} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+        say`The ${panel.name.toLowerCase()} has too little beyond the waist to pleat: state a depth, and it is opened.`,
       );
     intake = found;
   } else {
@@ -114,18 +114,18 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     const guess = total - darts;
     const found = secant((g) => (draw(g, intake)?.net ?? NaN) - net, guess, guess + 2, { tolerance: 1e-5 });
     if (found === null)
-      throw new MoveRefused("depth", "These pleats cannot be folded on this waist. Make them fewer or shallower.");
+      throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
     if (found < -2) {
-      throw new MoveRefused(
+      throw new Refusal(
         "depth",
-        `The darts of the ${panel.name.toLowerCase()} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
+        say`The darts of the ${panel.name.toLowerCase()} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
       );
     }
     gap = found;
   }
   const waist = draw(gap, intake);
   if (!waist)
-    throw new MoveRefused("depth", "These pleats cannot be folded on this waist. Make them fewer or shallower.");
+    throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
   const sidePath = sideFor(gap);
   const widen = (p: Point): Point => {
     // What lies beyond the pleats goes out with the side; what lies between them stays.
@@ -252,7 +252,7 @@ function hemMoved(path: Path, by: Mm, outward: number, panel: Panel): Path {
 export function widened(path: Path, x: Mm, by: Mm, panel: Panel): Path {
   if (Math.abs(by) < 1e-6) return path;
   const at = pathAlongAtX(path, x);
-  if (at === null) throw new MoveRefused("run", `The pleats of the ${panel.name.toLowerCase()} do not reach its hem.`);
+  if (at === null) throw new Refusal("run", say`The pleats of the ${panel.name.toLowerCase()} do not reach its hem.`);
   const [before, after] = pathSplit(path, at);
   const out = (p: Point): Point => [p[0] + by, p[1]];
   const sideFirst = Math.sign(pathStart(path)[0] - x) === Math.sign(by);

@@ -1,10 +1,10 @@
 import { z } from "zod";
-import { plain, quantity, type LengthInput, type Quantity } from "../units";
+import { quantity, type LengthInput, type Quantity, Refusal, range, say } from "../units";
 import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
 import type { Fold } from "./foldedWaist";
 import { levelOf, levelSchema, type LevelName } from "./level";
 import { wholePanel } from "./legs";
-import { MoveRefused, type Handle, type Move } from "./move";
+import { type Handle, type Move } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";
 
 const schema = z.strictObject({
@@ -36,9 +36,9 @@ export const pleats: Move<Params> = {
     const folds = kind === "knife" ? 2 : 4;
     const count = numberOr("pleats", "count", params.count, context, 1);
     const depth = paramOr("pleats", "depth", params.depth, context);
-    if (depth && (depth.mm < 8 || depth.mm > 120)) throw new MoveRefused("depth", "A pleat is 0.8 to 12 cm deep.");
-    const spacing = paramOr("pleats", "spacing", params.spacing, context) ?? quantity(35, "the usual 35 apart");
-    if (spacing.mm < 10 || spacing.mm > 120) throw new MoveRefused("spacing", "Pleats lie 1 to 12 cm apart.");
+    if (depth && (depth.mm < 8 || depth.mm > 120)) throw new Refusal("depth", say`A pleat is ${range(8, 120)} deep.`);
+    const spacing = paramOr("pleats", "spacing", params.spacing, context) ?? quantity(35, say`the usual ${35} apart`);
+    if (spacing.mm < 10 || spacing.mm > 120) throw new Refusal("spacing", say`Pleats lie ${range(10, 120)} apart.`);
     const askedRun = params.run ?? (styleParam("pleats", "run", context) as Params["run"]);
     const run =
       askedRun === "parallel" ? null : levelOf("run", (askedRun ?? "knee") as LevelName | LengthInput, state, context);
@@ -58,7 +58,7 @@ export const pleats: Move<Params> = {
     const first = done[0]?.pleated as Pleated;
     const each = quantity(
       first.depth,
-      depth ? depth.formula : `everything beyond the waist quarter ${plain(quarter)}, in ${count}`,
+      depth ? depth.sum : say`everything beyond the waist quarter ${quarter}, in ${String(count)}`,
     );
     const words = `${count === 1 ? "one" : count} ${kind === "knife" ? "knife" : kind} pleat${count === 1 ? "" : "s"}`;
     const where = which === "both" ? "on front and back" : `on each ${which}`;

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { deriveShape } from "../derive";
 import { landmarkOf } from "../drafting";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
@@ -38,7 +39,7 @@ describe("length and leg", () => {
     // It is passed over and says why; the spread is made without it.
     expect(result).toMatchObject({
       ok: true,
-      worksheet: [{ passed: null }, { passed: expect.stringMatching(/Move it up/) }],
+      worksheet: [{ passed: null }, { passed: expect.toSay(/Move it up/) }],
     });
   });
 
@@ -61,14 +62,14 @@ describe("length and leg", () => {
   });
 
   test("near the floor the sentence says by how much it clears it in shoes", () => {
-    const says = (length: string): string => setOf(made(["set-length", { length }])).template;
-    expect(says("full")).toMatch(/off the floor in \{shoe\} shoes/);
+    const says = (length: string): string => said(setOf(made(["set-length", { length }])).sentence);
+    expect(says("full")).toMatch(/off the floor in 30 mm shoes/);
     expect(says("knee")).not.toMatch(/floor/);
     expect(setOf(made(["set-length", { length: "full" }])).numbers.offFloor?.mm).toBe(20); // 1050 + 30 - 1060
   });
 
   test("no leg at all, or a unit gone wrong, is passed over with what works", () => {
-    expect(setOf(made(["set-length", { length: "300 mm" }])).passed).toMatch(/The shortest is 34\.0 cm/);
-    expect(setOf(made(["set-length", { length: "2500 mm" }])).passed).toMatch(/Check the unit/);
+    expect(setOf(made(["set-length", { length: "300 mm" }])).passed).toSay(/The shortest is 34\.0 cm/);
+    expect(setOf(made(["set-length", { length: "2500 mm" }])).passed).toSay(/Check the unit/);
   });
 });

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import type { BodyMeasures } from "../body";
-import { inCm, lengthInputSchema, plain, quantity, type LengthInput, type Mm, type Quantity } from "../units";
+import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
-import { MoveRefused, type Move } from "./move";
+import { type Move } from "./move";
 
 export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
 type LengthName = (typeof LENGTH_NAMES)[number];
@@ -26,25 +26,25 @@ export function namedLength(name: LengthName, m: BodyMeasures, shoe: Mm, crotchL
     case "full":
       return quantity(
         waistToFloor.mm + shoe - CLEARANCE,
-        `waist to floor ${plain(waistToFloor.mm)} + shoe ${plain(shoe)} - clearance ${plain(CLEARANCE)}`,
+        say`waist to floor ${waistToFloor.mm} + shoe ${shoe} - clearance ${CLEARANCE}`,
         { waistToFloor },
       );
     case "ankle":
-      return quantity(waistToAnkle.mm, `waist to ankle ${plain(waistToAnkle.mm)}`, { waistToAnkle });
+      return quantity(waistToAnkle.mm, say`waist to ankle ${waistToAnkle.mm}`, { waistToAnkle });
     case "knee":
-      return quantity(waistToKnee.mm, `waist to knee ${plain(waistToKnee.mm)}`, { waistToKnee });
+      return quantity(waistToKnee.mm, say`waist to knee ${waistToKnee.mm}`, { waistToKnee });
     case "mid-calf":
       return quantity((waistToKnee.mm + waistToAnkle.mm) / 2, "half-way between knee and ankle", {
         waistToKnee,
         waistToAnkle,
       });
     case "calf":
-      return quantity(waistToKnee.mm + 0.55 * (waistToAnkle.mm - waistToKnee.mm), "knee + 0.55 of knee to ankle", {
+      return quantity(waistToKnee.mm + 0.55 * (waistToAnkle.mm - waistToKnee.mm), say`knee + 0.55 of knee to ankle`, {
         waistToKnee,
         waistToAnkle,
       });
     case "shorts":
-      return quantity(crotchLine + 80, `crotch line ${plain(crotchLine)} + 80`);
+      return quantity(crotchLine + 80, say`crotch line ${crotchLine} + ${80}`);
   }
 }
 
@@ -53,14 +53,9 @@ const isName = (value: unknown): value is LengthName => LENGTH_NAMES.includes(va
 /** The leg's own hem above what is sewn on below; a very short one keeps what a leg needs to be sewn, and so ends lower. */
 function withoutCuff(whole: Quantity, less: Quantity, least: Mm): Quantity {
   const hem = whole.mm - less.mm;
-  const sum = `${plain(whole.mm)} - ${plain(less.mm)} for what is sewn on below`;
+  const sum = say`${whole.mm} - ${less.mm} for what is sewn on below`;
   if (hem >= least || whole.mm < least) return quantity(hem, sum, { whole, less });
-  return quantity(
-    least,
-    `${sum}, but not above ${plain(least)}, the shortest leg that can be sewn`,
-    { whole, less },
-    hem,
-  );
+  return quantity(least, say`${sum}, but not above ${least}, the shortest leg that can be sewn`, { whole, less }, hem);
 }
 
 /** Moves the hem. Below the knee the seams run on; above it both panels are cut at equal lengths along the seams. */
@@ -81,13 +76,13 @@ export const setLength: Move<z.infer<typeof schema>> = {
     const least = plan.levels.crotch + 60;
     const hemLevel = less ? withoutCuff(whole, less, least) : whole;
     if (hemLevel.mm < least) {
-      throw new MoveRefused(
+      throw new Refusal(
         "length",
-        `A hem ${inCm(hemLevel.mm)} below the waist leaves no leg. The shortest is ${inCm(Math.ceil(least))}.`,
+        say`A hem ${hemLevel.mm} below the waist leaves no leg. The shortest is ${Math.ceil(least)}.`,
       );
     }
     if (hemLevel.mm > 2000)
-      throw new MoveRefused("length", "A hem more than 200 cm below the waist is refused. Check the unit.");
+      throw new Refusal("length", say`A hem more than ${2000} below the waist is refused. Check the unit.`);
     const longer = { ...plan, levels: { ...plan.levels, hem: hemLevel.mm } };
     const offFloor = context.measures.waistToFloor.mm + context.shoe - hemLevel.mm;
     return {

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { isOf, legGirthAt, legOf, panelWidths, passingOf, rimLength, type LegPlan, type Panel } from "../drafting";
-import { inCm, lengthInputSchema, plain, quantity, type Mm, type Quantity } from "../units";
+import { lengthInputSchema, quantity, type Mm, type Quantity, say, Refusal, range } from "../units";
 import { autoLengthSchema, isStated, paramOr, readParam, styleParam } from "./auto";
 import { levelHandle, levelOf, levelSchema } from "./level";
-import { MoveRefused, type Handle, type Move, type MoveContext } from "./move";
+import { type Handle, type Move, type MoveContext } from "./move";
 
 const schema = z.strictObject({
   knee: autoLengthSchema
@@ -36,7 +36,7 @@ function reshaped(plan: LegPlan, panel: "front" | "back", widths: Shares, toSide
 function hemOf(params: Params, knee: Quantity, plan: LegPlan, context: MoveContext): Quantity {
   const stated = isStated(params.hem);
   const flared = (each: Quantity): Quantity =>
-    quantity(knee.mm + 4 * each.mm, `${plain(knee.mm)} + 4 x ${plain(each.mm)} out`, { knee, out: each });
+    quantity(knee.mm + 4 * each.mm, say`${knee.mm} + 4 x ${each.mm} out`, { knee, out: each });
   if (!stated && params.out !== undefined) return flared(readParam("out", params.out, context, "as chosen"));
   const asked = paramOr("shape-leg", "hem", params.hem, context);
   if (asked) return asked;
@@ -77,9 +77,9 @@ export const shapeLeg: Move<Params> = {
         : levelOf("start", asked, state, context);
     const least = plan.levels.crotch + 60;
     if (start.mm < least || start.mm > context.measures.waistToFloor.mm) {
-      throw new MoveRefused(
+      throw new Refusal(
         "start",
-        `A leg can turn between ${inCm(least)} below the waist and the floor, not at ${inCm(start.mm)}.`,
+        say`A leg can turn between ${least} below the waist and the floor, not at ${start.mm}.`,
       );
     }
     for (const [param, girth] of [
@@ -87,7 +87,7 @@ export const shapeLeg: Move<Params> = {
       ["hem", hem],
     ] as const) {
       if (girth.mm < 80 + Math.abs(extra.mm) || girth.mm > 2500) {
-        throw new MoveRefused(param, `A leg of ${inCm(girth.mm)} at the ${param} cannot be cut. Choose 12 to 250 cm.`);
+        throw new Refusal(param, say`A leg of ${girth.mm} at the ${param} cannot be cut. Choose ${range(120, 2500)}.`);
       }
     }
     const moved = (param: "kneeToSide" | "hemToSide"): Quantity =>
@@ -100,10 +100,7 @@ export const shapeLeg: Move<Params> = {
       ["hemToSide", hemToSide, hem],
     ] as const) {
       if (Math.abs(by.mm) > girth.mm / 8)
-        throw new MoveRefused(
-          param,
-          `At most an eighth of the leg, ${(girth.mm / 80).toFixed(1)} cm, can be moved across the crease.`,
-        );
+        throw new Refusal(param, say`At most an eighth of the leg, ${girth.mm / 8}, can be moved across the crease.`);
     }
     const toSide = { knee: kneeToSide.mm, hem: hemToSide.mm };
     const atKnee = panelWidths(knee.mm, extra.mm);

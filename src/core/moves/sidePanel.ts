@@ -26,11 +26,11 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { inCm, plain, quantity, ratioText, type Mm, type Quantity } from "../units";
+import { quantity, ratioText, type Mm, type Quantity, say, ratio, Refusal, range } from "../units";
 import { autoLengthSchema, hemGirthOr, numberOr, paramOr } from "./auto";
 import { cutPanel } from "./cut";
 import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
-import { MoveRefused, type Handle, type Move } from "./move";
+import { type Handle, type Move } from "./move";
 import { drawSidePanel, type SeamLengths } from "./sidePanelShape";
 
 const LEAST_FULLNESS = 1;
@@ -71,7 +71,7 @@ export const sidePanel: Move<Params> = {
   apply(state, params, context) {
     const legs = wholeLegs(state, "above", this.label);
     const above =
-      paramOr("side-panel", "above", params.above, context) ?? quantity(75, "the usual 75 above the hip line");
+      paramOr("side-panel", "above", params.above, context) ?? quantity(75, say`the usual ${75} above the hip line`);
     const reach = paramOr("side-panel", "reach", params.reach, context) ?? quantity(0, "to the dart line");
     const drop = paramOr("side-panel", "drop", params.drop, context) ?? usualDrop(legs, above.mm);
     const asked = hemGirthOr("side-panel", params.hemGirth, params.fullness, context);
@@ -158,7 +158,7 @@ export const sidePanel: Move<Params> = {
         drop,
         hemAfter: quantity(legHem + roleLength(panel, "hem"), "hem of one leg with the panel"),
         seam: quantity(sewn, "curved seam of front and back"),
-        top: quantity(fullness * sewn, `${ratioText(fullness)} x the curved seam ${plain(sewn)}`),
+        top: quantity(fullness * sewn, say`${ratio(fullness)} x the curved seam ${sewn}`),
       },
       shown: [front, back].map((side) => ({
         panel: side.panel.id,
@@ -180,10 +180,10 @@ export const sidePanel: Move<Params> = {
 function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {
   const [least, most] = [hemAt(LEAST_FULLNESS), hemAt(MOST_FULLNESS)];
   if (asked < least || asked > most) {
-    throw new MoveRefused(
+    throw new Refusal(
       "hemGirth",
-      `With a panel let in here the hem of one leg is ${inCm(Math.ceil(least))} to ${inCm(Math.floor(most))}, not ${inCm(asked)}. Choose one of these, or change the leg's own width.`,
-      asked < least ? Math.ceil(least) : Math.floor(most),
+      say`With a panel let in here the hem of one leg is ${range(Math.ceil(least), Math.floor(most))}, not ${asked}. Choose one of these, or change the leg's own width.`,
+      { nearest: asked < least ? Math.ceil(least) : Math.floor(most) },
     );
   }
   return bisect(hemAt, asked, LEAST_FULLNESS, MOST_FULLNESS);
@@ -202,7 +202,7 @@ function usualDrop(legs: WholeLegs, above: Mm): Quantity {
   });
   const room = Math.min(...rooms);
   return room >= USUAL_DROP
-    ? quantity(USUAL_DROP, "the usual 170 below its start")
+    ? quantity(USUAL_DROP, say`the usual ${170} below its start`)
     : quantity(Math.max(60, room), "as far as the short leg allows");
 }
 
@@ -214,16 +214,16 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
   const frontSide = edgeOf(legs.front, "side").path;
   const hip = legs.front.landmarks.hipSide;
   if (!hip)
-    throw new MoveRefused("above", "The hip line has been cut away, so the side panel has no place to start from.");
+    throw new Refusal("above", say`The hip line has been cut away, so the side panel has no place to start from.`);
   const up = fromHem(legs.front, pathNearest(frontSide, hip).along - above);
   const start = fromHem(panel, up);
   if (start < 20) {
-    throw new MoveRefused(
+    throw new Refusal(
       "above",
-      `The panel has to start at least 2 cm below the waist, or a yoke: at most ${inCm(start + above - 20)} above the hip line.`,
+      say`The panel has to start at least ${20} below the waist, or a yoke: at most ${start + above - 20} above the hip line.`,
     );
   }
-  if (drop < 60 || drop > 500) throw new MoveRefused("drop", "The curve runs out 6 to 50 cm below its start.");
+  if (drop < 60 || drop > 500) throw new Refusal("drop", say`The curve runs out ${range(60, 500)} below its start.`);
   const side = edgeOf(panel, "side").path;
   const from = pathAt(side, start);
   const outward = Math.sign(from.point[0]) || 1;
@@ -231,14 +231,14 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
   const hem = edgeOf(panel, "hem");
   const hemAlong = pathAlongAtX(hem.path, x);
   if (hemAlong === null || hemAlong < 15 || (from.point[0] - x) * outward < 30) {
-    throw new MoveRefused(
+    throw new Refusal(
       "reach",
-      `A panel ${plain(reach)} mm from the crease leaves nothing of the side to replace. Bring it nearer to the crease.`,
+      say`A panel ${reach} from the crease leaves nothing of the side to replace. Bring it nearer to the crease.`,
     );
   }
   const bend: Point = [x, from.point[1] + drop];
   if (bend[1] > Math.min(pathStart(hem.path)[1], pathEnd(hem.path)[1]) - LEAST_STRAIGHT + 5)
-    throw new MoveRefused("drop", "The curve would run out below the hem. Let it run out higher.");
+    throw new Refusal("drop", say`The curve would run out below the hem. Let it run out higher.`);
   const across = Math.abs(from.point[0] - x);
   // Leaves the side inward and a little down, arrives on the straight line upright.
   const curve = cubic(
@@ -248,9 +248,9 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
     bend,
   );
   if (crossesDart(panel, [...sample(curve), pathAt(hem.path, hemAlong).point])) {
-    throw new MoveRefused(
+    throw new Refusal(
       "drop",
-      `The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the crease.`,
+      say`The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the crease.`,
     );
   }
   return { panel, start, curve, hemAlong };

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { landmarkOf, panelWidthAt, type Panel, panelOutline } from "../drafting";
 import { HIP_WIDE, lastLine, type Line, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
 
@@ -44,7 +45,7 @@ describe("a split", () => {
 
   test("the line may stand beside the crease; one that leaves the panel is passed over", () => {
     expect(lastLine(made(...HIP_WIDE, ["split", { out: "30 mm" }])).passed).toBeNull();
-    expect(lastLine(made(...HIP_WIDE, ["split", { out: "900 mm" }])).passed).toMatch(/does not reach/);
+    expect(lastLine(made(...HIP_WIDE, ["split", { out: "900 mm" }])).passed).toSay(/does not reach/);
   });
 
   test("the back is split as the front is, and both legs of it", () => {
@@ -69,9 +70,9 @@ describe("a split", () => {
   });
 
   test("its sentence names the leg, and the dart it runs through", () => {
-    const says = (...lines: readonly Line[]): string => lastLine(made(...lines)).template;
+    const says = (...lines: readonly Line[]): string => said(lastLine(made(...lines)).sentence);
     expect(says(...STRAIGHT, ["split", { leg: "left" }])).toMatch(/left front alone .* through the dart/);
     expect(says(...HIP_WIDE, ["split", { panel: "back", leg: "right" }])).toMatch(/right back alone/);
-    expect(says(...HIP_WIDE, ["split", { out: "30 mm" }])).toMatch(/a line \{out\} from the crease/);
+    expect(says(...HIP_WIDE, ["split", { out: "30 mm" }])).toMatch(/a line 30 mm from the crease/);
   });
 });

@@ -15,10 +15,10 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, Refusal, say } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { cutPanel, type Place } from "./cut";
-import { MoveRefused, type Move, type StyleState } from "./move";
+import { type Move, type StyleState } from "./move";
 
 const schema = z.strictObject({
   panel: z.enum(["front", "back"]).optional().describe("Which panel is divided."),
@@ -46,11 +46,11 @@ export const split: Move<Params> = {
     // Of the parts an earlier split has made, the one this line runs down.
     const panel = long.find((p) => pathAlongAtX(edgeOf(p, "hem").path, x) !== null) ?? long[0];
     if (!panel || own.some((p) => p.casings)) {
-      throw new MoveRefused(
+      throw new Refusal(
         "panel",
         panel
-          ? "A casing is cut on last, so the split comes before it. Move this line up."
-          : `The ${root} no longer runs from waist to hem in one piece. Move this line up.`,
+          ? say`A casing is cut on last, so the split comes before it. Move this line up.`
+          : say`The ${root} no longer runs from waist to hem in one piece. Move this line up.`,
       );
     }
     const cut = cutLine(panel, x);
@@ -157,7 +157,7 @@ function cutLine(panel: Panel, x: Mm): CutLine {
   const hem = edgeOf(panel, "hem");
   const hemAlong = pathAlongAtX(hem.path, x);
   if (hemAlong === null || hemAlong < 1 || hemAlong > pathLength(hem.path) - 1)
-    throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the hem.`);
+    throw new Refusal("out", say`A line ${Math.abs(x)} from the crease does not reach the hem.`);
   const bottom = pathAt(hem.path, hemAlong).point;
   const darts = panel.edges.filter((e) => e.role === "dart");
   const dart = darts.find((e) => {
@@ -171,7 +171,7 @@ function cutLine(panel: Panel, x: Mm): CutLine {
   const waist = panel.edges.find((e) => e.role === "waist" && pathAlongAtX(e.path, x) !== null);
   const top = waist && pathAlongAtX(waist.path, x);
   if (!waist || top === null || top === undefined)
-    throw new MoveRefused("out", `A line ${plain(Math.abs(x))} mm from the crease does not reach the waist.`);
+    throw new Refusal("out", say`A line ${Math.abs(x)} from the crease does not reach the waist.`);
   const start = pathAt(waist.path, top).point;
   return {
     from: { edge: waist.id, along: top },

@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { pathLength, polygonSelfCrossing, secant } from "../geometry";
 import { edgeOf, edgesWithRole, panelOutline, roleLength, smallestRadius, type Panel } from "../drafting";
-import { inCm, lengthInputSchema, plain, quantity, type Mm, type Quantity, type Radians } from "../units";
+import { lengthInputSchema, quantity, type Mm, type Quantity, type Radians, Refusal, say } from "../units";
 import { autoLengthSchema, hemGirthOr, paramOr, readParam } from "./auto";
 import { TIGHTEST_TURNED } from "./fairing";
 import { wholeLegs } from "./legs";
-import { MoveRefused, type Move, type MoveContext } from "./move";
+import { type Move, type MoveContext } from "./move";
 import { CutsCross } from "./slash";
 import { cutsSchema, planCuts, share } from "./spreadCuts";
 import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHandles } from "./spreadPanel";
@@ -85,9 +85,9 @@ function askedSpread(
   }
   const closed = hemOf(panels.map(unopened));
   if (girth.mm < closed * 0.6) {
-    throw new MoveRefused(
+    throw new Refusal(
       "hemGirth",
-      `The hem already measures ${plain(closed)} mm before spreading. Narrow the leg first, or ask for more.`,
+      say`The hem already measures ${closed} before spreading. Narrow the leg first, or ask for more.`,
     );
   }
   const guess = (girth.mm - closed) / 2;
@@ -103,13 +103,13 @@ function askedSpread(
   };
   const found = secant((sum) => hemAt(sum) - girth.mm, guess, guess * 1.02 + 1, { tolerance: 1e-4, steps: 25 });
   if (found === null) {
-    throw new MoveRefused(
+    throw new Refusal(
       "hemGirth",
-      `A hem of ${plain(girth.mm)} mm cannot be reached by spreading a leg this short. Ask for less, or make it longer.`,
+      say`A hem of ${girth.mm} cannot be reached by spreading a leg this short. Ask for less, or make it longer.`,
     );
   }
   return {
-    asked: quantity(found, `solved for a hem of ${plain(girth.mm)} a leg`, { hemGirth: girth }),
+    asked: quantity(found, say`solved for a hem of ${girth.mm} a leg`, { hemGirth: girth }),
     param: "hemGirth",
   };
 }
@@ -137,7 +137,7 @@ function refusing(
     } catch (error) {
       if (error instanceof RangeError) return null;
       if (error instanceof CutsCross)
-        throw new MoveRefused("cuts", "Two of the slashes cross each other. Move one of them.");
+        throw new Refusal("cuts", say`Two of the slashes cross each other. Move one of them.`);
       throw error;
     }
   };
@@ -152,12 +152,12 @@ function refusing(
   const sum = Math.floor(Math.abs(good)) * Math.sign(good);
   const [asked, largest] =
     amount.param === "hemGirth"
-      ? [`A hem of ${inCm(hemOf(at(amount.asked.mm)))}`, Math.floor(hemOf(at(sum)))]
-      : [`${amount.asked.mm < 0 ? "Laying over" : "Opening"} ${inCm(Math.abs(amount.asked.mm))} a panel`, sum];
-  throw new MoveRefused(
+      ? [say`A hem of ${hemOf(at(amount.asked.mm))}`, Math.floor(hemOf(at(sum)))]
+      : [say`${amount.asked.mm < 0 ? "Laying over" : "Opening"} ${Math.abs(amount.asked.mm)} a panel`, sum];
+  throw new Refusal(
     amount.param,
-    `${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${inCm(largest)}.`,
-    largest,
+    say`${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${largest}.`,
+    { nearest: largest },
   );
 }
 

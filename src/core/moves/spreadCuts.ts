@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
 import { edgeOf, isOf, landmarkOf, type Panel } from "../drafting";
-import { lengthInputSchema, plain, type Mm } from "../units";
+import { lengthInputSchema, type Mm, Refusal, say, range } from "../units";
 import { readParam } from "./auto";
-import { MoveRefused, type MoveContext } from "./move";
+import { type MoveContext } from "./move";
 import { outlinePlace, type Cut } from "./slash";
 
 const placeSchema = z.strictObject({
@@ -55,9 +55,9 @@ export function planCuts(
   ];
   // The hip line itself is always a place to hinge; only a hinge moved by hand has to keep clear of both ends.
   if (hingeAt !== 0 && (hip + hingeAt < top + 20 || hip + hingeAt > Math.max(hip, bottom - 150))) {
-    throw new MoveRefused(
+    throw new Refusal(
       "hingeAt",
-      `The hinge can lie ${plain(top + 20 - hip)} to ${plain(Math.max(0, bottom - 150 - hip))} mm below the hip line.`,
+      say`The hinge can lie ${range(top + 20 - hip, Math.max(0, bottom - 150 - hip))} below the hip line.`,
     );
   }
   return [
@@ -73,28 +73,28 @@ function slashPlace(panel: Panel, out: Mm): Mm {
   const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease) || 1;
   const at = pathAlongAtX(hem, crease + outward * out);
   if (at === null || at < 15 || at > pathLength(hem) - 15)
-    throw new MoveRefused(
+    throw new Refusal(
       "slashAt",
-      `A slash ${plain(out)} mm from the crease does not reach the hem of the ${panel.name.toLowerCase()}.`,
+      say`A slash ${out} from the crease does not reach the hem of the ${panel.name.toLowerCase()}.`,
     );
   return outlinePlace(panel, "hem", at);
 }
 
 function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   if (!panel.edges.some((edge) => edge.id === place.edge)) {
-    throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no edge “${place.edge.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${panel.name.toLowerCase()} has no edge “${place.edge.slice(0, 20)}”.`);
   }
   const { path } = edgeOf(panel, place.edge);
   if (typeof place.at === "number") {
     const length = pathLength(path);
     if (!(place.at >= 0 && place.at <= length)) {
-      throw new MoveRefused("cuts", `A slash lies beyond the ${place.edge}, which is ${plain(length)} mm long.`);
+      throw new Refusal("cuts", say`A slash lies beyond the ${place.edge}, which is ${length} long.`);
     }
     return outlinePlace(panel, place.edge, place.at);
   }
   const landmark = panel.landmarks[place.at];
   if (!landmark)
-    throw new MoveRefused("cuts", `The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
   return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
 }
 

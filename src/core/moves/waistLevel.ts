@@ -10,10 +10,10 @@ import {
   type PanelPlan,
 } from "../drafting";
 import { pointRotate, type Point } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, Refusal, say, range } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
-import { MoveRefused, type Move } from "./move";
+import { type Move } from "./move";
 
 const schema = z.strictObject({
   by: autoLengthSchema.optional().describe("How far up the waist line moves (negative: down)."),
@@ -79,11 +79,9 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
     const waist = levels.waist - by.mm;
     if (levels.hip - waist < LEAST_ABOVE_HIP || by.mm > 200) {
       const lowest = levels.waist - levels.hip + LEAST_ABOVE_HIP;
-      throw new MoveRefused(
-        "by",
-        `The waist line can move between ${plain(lowest)} and 200 mm here, not ${plain(by.mm)} mm.`,
-        by.mm > 200 ? 200 : lowest,
-      );
+      throw new Refusal("by", say`The waist line can move between ${range(lowest, 200, "and")} here, not ${by.mm}.`, {
+        nearest: by.mm > 200 ? 200 : lowest,
+      });
     }
     const recut = by.mm < 0 ? recutter(plan, -by.mm) : (panel: "front" | "back"): PanelPlan => plan[panel];
     // Darts end clear of the hip line however low the waist comes.
@@ -105,7 +103,7 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
           ? "Lower the waist line by {amount} and cut the panels there, {waist} round; all levels still count from the natural waist."
           : "Raise the waist line by {amount}; all levels still count from the natural waist.",
       numbers: {
-        amount: quantity(Math.abs(by.mm), by.formula, { by }),
+        amount: quantity(Math.abs(by.mm), by.sum, { by }),
         by,
         waist: quantity(2 * (moved.front.netWaist + moved.back.netWaist), "sewn waist of both legs, darts closed"),
       },

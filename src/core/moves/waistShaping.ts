@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { hipWideWaists, WIDEST_DART, type LegPlan, type PanelPlan } from "../drafting";
-import { lengthInputSchema, plain, quantity, type Mm } from "../units";
+import { lengthInputSchema, quantity, type Mm, Refusal, say } from "../units";
 import { readParam } from "./auto";
 import { refuseOwnBlock } from "./level";
-import { MoveRefused, type Move, type MoveResult, type StyleState } from "./move";
+import { type Move, type MoveResult, type StyleState } from "./move";
 import { squareOwn } from "./ownMaps";
 
 const schema = z.strictObject({
@@ -39,10 +39,10 @@ export const waistShaping: Move<Params> = {
       const asked = to === "darts" ? (read(`${panel}Intake`) ?? now) : 0;
       const length = Math.max(own.darts.length, 60);
       if (asked < 0 || asked > 2 * WIDEST_DART * length) {
-        throw new MoveRefused(
+        throw new Refusal(
           `${panel}Intake`,
-          `Darts ${plain(length)} mm long can take ${plain(2 * WIDEST_DART * length)} mm together, not ${plain(asked)} mm.`,
-          2 * WIDEST_DART * length,
+          say`Darts ${length} long can take ${2 * WIDEST_DART * length} together, not ${asked}.`,
+          { nearest: 2 * WIDEST_DART * length },
         );
       }
       const count =

@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { inCm, lengthInputSchema, plain, quantity, ratioText, type Mm } from "../units";
+import { lengthInputSchema, quantity, type Mm, Refusal, say, range, ratio } from "../units";
 import { autoLengthSchema, hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { widenOwn } from "./ownMaps";
-import { MoveRefused, type Move } from "./move";
+import { type Move } from "./move";
 
 const schema = z.strictObject({
   side: autoLengthSchema.optional().describe("Out at the side on the hip line, squared down from there; per panel."),
@@ -40,10 +40,10 @@ function innerFor(girth: Mm, { front, back, levels }: LegPlan, out: Mm): Mm {
   const inner = (girth - around(0)) / 2;
   if (inner >= least && inner <= most) return inner;
   const [low, high] = [Math.ceil(around(least)), Math.floor(around(most))];
-  throw new MoveRefused(
+  throw new Refusal(
     "hemGirth",
-    `The sides, squared down, leave a hem of ${inCm(low)} to ${inCm(high)}, not ${inCm(girth)}. Choose one of these, move the sides, or shape the leg instead.`,
-    inner < least ? low : high,
+    say`The sides, squared down, leave a hem of ${range(low, high)}, not ${girth}. Choose one of these, move the sides, or shape the leg instead.`,
+    { nearest: inner < least ? low : high },
   );
 }
 
@@ -56,9 +56,9 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
-    const out = paramOr("widen-leg", "side", params.side, context) ?? quantity(25, "the usual 25 a panel");
+    const out = paramOr("widen-leg", "side", params.side, context) ?? quantity(25, say`the usual ${25} a panel`);
     if (out.mm < -60 || out.mm > 200) {
-      throw new MoveRefused("side", `A side ${plain(out.mm)} mm further out is refused. Choose -6 to 20 cm.`);
+      throw new Refusal("side", say`A side ${out.mm} further out is refused. Choose ${range(-60, 200)}.`);
     }
     const share = params.inseamShare ?? USUAL_SHARE;
     const own = params.inseam === undefined ? null : paramOr("widen-leg", "inseam", params.inseam, context);
@@ -96,8 +96,8 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
         inner:
           own ??
           (girth
-            ? quantity(inner, `half of what the sides leave of a hem of ${plain(girth.mm)}`, { hemGirth: girth })
-            : quantity(inner, `${ratioText(share)} of what the front hem gained at the side`)),
+            ? quantity(inner, say`half of what the sides leave of a hem of ${girth.mm}`, { hemGirth: girth })
+            : quantity(inner, say`${ratio(share)} of what the front hem gained at the side`)),
       },
       shown: [],
       handles: [],

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { edgeOf, edgesWithRole, type Panel } from "../drafting";
 import { pathAt, pathLength, type Point } from "../geometry";
-import { plain, quantity, type Mm } from "../units";
+import { quantity, type Mm, say } from "../units";
 import { autoLengthSchema, paramOr } from "./auto";
 import { wholeLegs } from "./legs";
 import type { Handle, Move } from "./move";
@@ -30,10 +30,11 @@ export const yoke: Move<Params> = {
   apply(state, params, context) {
     const which = params.panels ?? "both";
     const legs = wholeLegs(state, "panels", this.label, ["waist", "side", "inseam", "crotch"]);
-    const centre = paramOr("yoke", "centre", params.centre, context) ?? quantity(90, "the usual 90 at the centre back");
+    const centre =
+      paramOr("yoke", "centre", params.centre, context) ?? quantity(90, say`the usual ${90} at the centre back`);
     const side =
       paramOr("yoke", "side", params.side, context) ??
-      quantity(0.75 * centre.mm, `three quarters of the centre back ${plain(centre.mm)}`, { centre });
+      quantity(0.75 * centre.mm, say`three quarters of the centre back ${centre.mm}`, { centre });
     const front =
       paramOr("yoke", "front", params.front, context) ?? quantity(side.mm, "as deep as at the side", { side });
     let next = state;

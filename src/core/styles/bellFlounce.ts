@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { BAND_AND_ZIP, flaredFromKnee } from "./sums";
 
@@ -30,7 +30,7 @@ export const bellFlounce: Style = {
   autos: {
     ...flaredFromKnee(50, 40),
     "flounce.start": ({ waistToKnee }) =>
-      quantity(waistToKnee.mm + 80, `knee ${plain(waistToKnee.mm)} + 80`, { waistToKnee }),
+      quantity(waistToKnee.mm + 80, say`knee ${waistToKnee.mm} + ${80}`, { waistToKnee }),
   },
   finish: { ...BAND_AND_ZIP, waist: { kind: "contour-band", depth: "50 mm", sits: "cut" }, hem: { kind: "rolled" } },
 };

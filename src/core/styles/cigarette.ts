@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { bentKnee } from "./sums";
 
@@ -27,7 +27,7 @@ export const cigarette: Style = {
     "shape-leg.hem": ({ ankle, heel }) =>
       quantity(
         Math.max(ankle.mm + 60, heel.mm + 10),
-        `the larger of ankle ${plain(ankle.mm)} + 60 and heel ${plain(heel.mm)} + 10`,
+        say`the larger of ankle ${ankle.mm} + ${60} and heel ${heel.mm} + ${10}`,
         { ankle, heel },
       ),
   },

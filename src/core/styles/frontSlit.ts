@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 
 export const frontSlit: Style = {
@@ -27,7 +27,7 @@ export const frontSlit: Style = {
       `shape-leg.${param}`,
       ({ knee }: Parameters<Style["autos"][string]>[0]) => {
         const ease = knee.net ? 40 : 0;
-        return quantity(knee.mm + ease, `knee ${plain(knee.mm)} + ${plain(ease)}`, { knee });
+        return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
       },
     ]),
   ),

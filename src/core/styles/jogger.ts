@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { CASED } from "./sums";
 
@@ -25,16 +25,16 @@ export const jogger: Style = {
   autos: {
     "shape-leg.knee": ({ knee }) => {
       const ease = knee.net ? 80 : 0;
-      return quantity(knee.mm + ease, `knee ${plain(knee.mm)} + ${plain(ease)}`, { knee });
+      return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
     },
     // The foot has to pass the leg as well as the cuff.
     "shape-leg.hem": ({ ankle, heel }) =>
       quantity(
         Math.max(1.35 * ankle.mm, heel.mm + 10),
-        `the larger of 1.35 x ankle ${plain(ankle.mm)} and heel ${plain(heel.mm)} + 10`,
+        say`the larger of 1.35 x ankle ${ankle.mm} and heel ${heel.mm} + ${10}`,
         { ankle, heel },
       ),
-    "casing.depth": () => quantity(40, "the style's own: 40"),
+    "casing.depth": () => quantity(40, say`the style's own: ${40}`),
   },
   finish: {
     ...CASED,

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { BAND_AND_ZIP, straightLeg } from "./sums";
 
@@ -25,7 +25,7 @@ export const palazzo: Style = {
   autos: {
     "shape-leg.knee": leg,
     "shape-leg.hem": leg,
-    "spread.hemSpread": () => quantity(240, "the style's own: 240 a panel in two equal gaps"),
+    "spread.hemSpread": () => quantity(240, say`the style's own: ${240} a panel in two equal gaps`),
   },
   finish: { ...BAND_AND_ZIP, pockets: [{ kind: "slant" }] },
 };

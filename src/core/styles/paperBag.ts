@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { ankleAnd, bentKnee, CASED } from "./sums";
 
@@ -26,8 +26,8 @@ export const paperBag: Style = {
   autos: {
     "shape-leg.knee": bentKnee(100),
     "shape-leg.hem": ankleAnd(140),
-    "casing.frill": () => quantity(45, "the style's own: 45"),
-    "casing.depth": () => quantity(35, "the style's own: 35"),
+    "casing.frill": () => quantity(45, say`the style's own: ${45}`),
+    "casing.depth": () => quantity(35, say`the style's own: ${35}`),
   },
   finish: { ...CASED, pockets: [{ kind: "patch" }], belt: { width: "40 mm" } },
 };

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { deriveShape } from "../derive";
 import { newJob } from "../derive/newJob";
 import { landmarkOf, panelById, panelWidthAt, roleLength } from "../drafting";
@@ -19,7 +20,7 @@ describe("what a style starts from", () => {
       hemGirth: expect.closeTo(480, 6),
       kneeGirth: expect.closeTo(480, 6),
     }); // 0.8 x 600
-    expect(numbers("straight", "shape-leg").hem?.formula).toBe("the larger of 0.80 x thigh 600 and knee 390 + 60");
+    expect(numbers("straight", "shape-leg").hem?.sum).toSum("the larger of 0.80 x thigh 600 and knee 390 + 60");
   });
 
   test("straight: on a slim thigh the knee decides", () => {
@@ -186,7 +187,7 @@ describe("a style's parameters", () => {
   test.each(Object.keys(STYLES))("%s refuses what it does not know, by name and in a sentence", (id) => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { style: { id, params: { colour: "red" } } }));
     expect(refused).toMatchObject({ ok: false, status: 400 });
-    if (!refused.ok) expect(refused.errors[0]?.message).toMatch(/colour/);
+    if (!refused.ok) expect(said(refused.errors[0]?.says)).toMatch(/colour/);
   });
 
   test.each(Object.keys(STYLES))("%s says which of its moves each length belongs to", (id) => {

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import fc from "fast-check";
 import { deriveShape } from "../derive";
 import type { Job } from "../files";
@@ -15,7 +16,7 @@ describe("every style on random bodies, its parameters anywhere in their range",
         const asked = styleCase(id, body, seededRandom(seed));
         const shape = deriveShape(palazzoJob(body, { style: { id, params: asked.params } }));
         if (!shape.ok) {
-          expect([id, shape.status, shape.errors[0]?.message.endsWith(".")]).toEqual([id, 422, true]);
+          expect([id, shape.status, said(shape.errors[0]?.says).endsWith(".")]).toEqual([id, 422, true]);
           return;
         }
         expect(badPattern(shape.panels, shape.joins, 3)).toEqual([]);
@@ -23,7 +24,7 @@ describe("every style on random bodies, its parameters anywhere in their range",
         for (const [what, wanted, measured] of passed ? [] : asked.met(shape))
           expect([what, wanted, Math.abs(measured - wanted) < 1 || measured]).toEqual([what, wanted, true]);
         // A move is passed over only where it makes no sense on so odd a body, and says so.
-        for (const l of shape.worksheet) expect(l.passed === null || l.passed.endsWith(".")).toBe(true);
+        for (const l of shape.worksheet) expect(l.passed === null || said(l.passed).endsWith(".")).toBe(true);
       }),
       { numRuns: 40, seed: 20261123 },
     );

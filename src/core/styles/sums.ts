@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { plain, quantity, type Mm, type Quantity } from "../units";
+import { quantity, type Mm, type Quantity, say } from "../units";
 import type { Style } from "./style";
 
 /** A leg of one width from knee to hem, as wide as a share of the thigh and the knee with its ease ask for. */
@@ -8,7 +8,7 @@ export function straightLeg(share: number, kneeEase: Mm): (measures: BodyMeasure
     const ease = knee.net ? kneeEase : 0;
     return quantity(
       Math.max(share * thigh.mm, knee.mm + ease),
-      `the larger of ${share.toFixed(2)} x thigh ${plain(thigh.mm)} and knee ${plain(knee.mm)} + ${plain(ease)}`,
+      say`the larger of ${share.toFixed(2)} x thigh ${thigh.mm} and knee ${knee.mm} + ${ease}`,
       { thigh, knee },
     );
   };
@@ -18,20 +18,20 @@ export function straightLeg(share: number, kneeEase: Mm): (measures: BodyMeasure
 export function bentKnee(add: Mm): (measures: BodyMeasures) => Quantity {
   return ({ kneeBent }) => {
     const ease = kneeBent.net ? add : 0;
-    return quantity(kneeBent.mm + ease, `knee, bent, ${plain(kneeBent.mm)} + ${plain(ease)}`, { kneeBent });
+    return quantity(kneeBent.mm + ease, say`knee, bent, ${kneeBent.mm} + ${ease}`, { kneeBent });
   };
 }
 
 /** The ankle with ease. */
 export function ankleAnd(add: Mm): (measures: BodyMeasures) => Quantity {
-  return ({ ankle }) => quantity(ankle.mm + add, `ankle ${plain(ankle.mm)} + ${plain(add)}`, { ankle });
+  return ({ ankle }) => quantity(ankle.mm + add, say`ankle ${ankle.mm} + ${add}`, { ankle });
 }
 
 /** Close to the bent knee and out on each edge from there. */
 export function flaredFromKnee(kneeEase: Mm, out: Mm): Style["autos"] {
   return {
     "shape-leg.knee": bentKnee(kneeEase),
-    "shape-leg.out": () => quantity(out, `the style's own: ${out} on each edge`),
+    "shape-leg.out": () => quantity(out, say`the style's own: ${out} on each edge`),
   };
 }
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { CASED } from "./sums";
 
@@ -24,8 +24,8 @@ export const sweat: Style = {
   ],
   defaults: { length: "ankle" },
   autos: {
-    "widen-leg.side": () => quantity(25, "the style's own: 25 a panel"),
-    "drop-crotch.by": () => quantity(15, "the style's own: 15 lower"),
+    "widen-leg.side": () => quantity(25, say`the style's own: ${25} a panel`),
+    "drop-crotch.by": () => quantity(15, say`the style's own: ${15} lower`),
   },
   finish: { ...CASED, pockets: [{ kind: "in-seam" }] },
 };

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
-import { plain, quantity } from "../units";
+import { quantity, say } from "../units";
 import type { Style } from "./style";
 import { flaredFromKnee } from "./sums";
 
@@ -26,7 +26,7 @@ export const yokeFlare: Style = {
   autos: {
     ...flaredFromKnee(30, 50),
     "shape-leg.start": ({ waistToKnee }) =>
-      quantity(waistToKnee.mm + 120, `knee ${plain(waistToKnee.mm)} + 120`, { waistToKnee }),
+      quantity(waistToKnee.mm + 120, say`knee ${waistToKnee.mm} + ${120}`, { waistToKnee }),
   },
   finish: {
     waist: { kind: "facing", depth: "50 mm" },

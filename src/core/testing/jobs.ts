@@ -1,3 +1,4 @@
+import { complaintsOf } from "./said";
 import { derive, deriveShape, type Derived, type Shape } from "../derive";
 import { panelById, type Panel } from "../drafting";
 import { parseJob, type Job } from "../files";
@@ -6,7 +7,7 @@ import { parseJob, type Job } from "../files";
 export function palazzoJob(body: Job["body"], more: Partial<Job> = {}): Job {
   const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, cloth: {}, ...more };
   const parsed = parseJob({ ...job, finish: { pockets: [], ...more.finish } });
-  if (!parsed.ok) throw new Error(parsed.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
+  if (!parsed.ok) throw new Error(complaintsOf(parsed.errors));
   return parsed.job;
 }
 
@@ -46,13 +47,13 @@ export function withLegs<T extends { readonly panels: readonly Panel[] }>(patter
 
 export function shapeOf(job: Job): Shape & WithLegs {
   const shape = deriveShape(job);
-  if (!shape.ok) throw new Error(shape.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
+  if (!shape.ok) throw new Error(complaintsOf(shape.errors));
   return withLegs(shape);
 }
 
 export function derivedOf(job: Job): Derived & WithLegs {
   const derived = derive(job);
-  if (!derived.ok) throw new Error(derived.errors.map((e) => `${e.path}: ${e.message}`).join("\n"));
+  if (!derived.ok) throw new Error(complaintsOf(derived.errors));
   return withLegs(derived);
 }
 

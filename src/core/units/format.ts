@@ -50,30 +50,6 @@ export function formatLength(mm: Mm, tape: Tape, options: { readonly withUnit?: 
   return `${parts.negative ? "−" : ""}${number}${options.withUnit === false ? "" : ` ${tape}`}`;
 }
 
-/** A length as refusals say it, whatever the tape: `72.5 cm`. */
-export function inCm(mm: Mm): string {
-  return `${(mm / 10).toFixed(1)} cm`;
-}
-
-const RANGE = /(-?\d+(?:\.\d+)?)( (?:to|and) )(-?\d+(?:\.\d+)?) (cm|mm)\b/g;
-const SINGLE = /(-?\d+(?:\.\d+)?) (cm|mm)\b/g;
-
-/**
- * A refusal's sentence with its lengths on the maker's tape. Refusals are made in centimetres, whatever the tape is; on
- * an inch tape they are told in eighths. How a length is written, told with examples, stays as it is.
- */
-export function onTape(sentence: string, tape: Tape): string {
-  if (tape === "cm" || sentence.includes("is not a length")) return sentence;
-  const inches = (number: string, unit: string): string =>
-    formatLength(Number(number) * (unit === "cm" ? 10 : 1), "in", { withUnit: false });
-  return sentence
-    .replace(
-      RANGE,
-      (_, from: string, word: string, to: string, unit: string) => `${inches(from, unit)}${word}${inches(to, unit)} in`,
-    )
-    .replace(SINGLE, (_, number: string, unit: string) => `${inches(number, unit)} in`);
-}
-
 /** A length as text that reads back to exactly the same millimetres, for keeping what a handle set. */
 export function exactLength(mm: Mm): string {
   return `${Number(mm.toFixed(4))} mm`;

@@ -33,10 +33,15 @@ const UNIT_WORDS: readonly (readonly [RegExp, Unit])[] = [
   [/\s*(?:"|''|″|”|in\.?|inch(?:es)?)$/i, "in"],
 ];
 
-const HOW_TO = "Write it like 28 3/8, 28.375, 72.5 cm or 725 mm.";
+/** How a length is written, by examples in the unit of the card. */
+const HOW_TO: Readonly<Record<Unit, string>> = {
+  in: "Write it like 28 3/8, 28.375 or 72.5 cm.",
+  cm: "Write it like 72.5, 72,5 or 28 3/8 in.",
+  mm: "Write it like 725, 72.5 cm or 28 3/8 in.",
+};
 
-function refuse(text: string): ParsedLength {
-  return { ok: false, message: `“${text.trim().slice(0, 24)}” is not a length. ${HOW_TO}` };
+function refuse(text: string, unit: Unit): ParsedLength {
+  return { ok: false, message: `“${text.trim().slice(0, 24)}” is not a length. ${HOW_TO[unit]}` };
 }
 
 /**
@@ -45,7 +50,7 @@ function refuse(text: string): ParsedLength {
  */
 export function parseLength(text: string, unit: Unit): ParsedLength {
   let rest = text.trim().replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${FRACTION_SIGNS[sign]}`);
-  if (rest === "") return { ok: false, message: `Nothing is written here. ${HOW_TO}` };
+  if (rest === "") return { ok: false, message: `Nothing is written here. ${HOW_TO[unit]}` };
   let per = MM_PER[unit];
   for (const [pattern, named] of UNIT_WORDS) {
     if (pattern.test(rest)) {
@@ -66,21 +71,21 @@ export function parseLength(text: string, unit: Unit): ParsedLength {
   let value: number;
   if (mixed) {
     const below = Number(mixed[3]);
-    if (below === 0) return { ok: false, message: "A fraction cannot be divided by nothing. " + HOW_TO };
+    if (below === 0) return { ok: false, message: "A fraction cannot be divided by nothing. " + HOW_TO[unit] };
     value = Number(mixed[1] ?? 0) + Number(mixed[2]) / below;
   } else if (/^(?:\d+(?:[.,]\d*)?|[.,]\d+)$/.test(rest)) {
     value = Number(rest.replace(",", "."));
   } else {
-    return refuse(text);
+    return refuse(text, unit);
   }
-  return Number.isFinite(value) ? { ok: true, mm: (negative ? -value : value) * per } : refuse(text);
+  return Number.isFinite(value) ? { ok: true, mm: (negative ? -value : value) * per } : refuse(text, unit);
 }
 
 /** Reads a stored length (number, text, or text beside its unit); `unit` is used when none is given. */
 export function readLength(input: LengthInput, unit: Unit): ParsedLength {
   if (typeof input === "object") return readLength(input.value, input.unit);
   if (typeof input === "string") return parseLength(input, unit);
-  return Number.isFinite(input) ? { ok: true, mm: input * MM_PER[unit] } : refuse(String(input));
+  return Number.isFinite(input) ? { ok: true, mm: input * MM_PER[unit] } : refuse(String(input), unit);
 }
 
 /**

@@ -1,5 +1,26 @@
 import fc from "fast-check";
-import { exactLength, formatLength, keptText, onTape, parseLength, readLength, roundingNote, roundToTape } from ".";
+import {
+  angle,
+  count,
+  exactLength,
+  fill,
+  formatLength,
+  formulaOf,
+  keptText,
+  making,
+  parseLength,
+  quantity,
+  range,
+  ratio,
+  readLength,
+  Refusal,
+  roundingNote,
+  roundToTape,
+  sameSentence,
+  say,
+  tell,
+  tellSum,
+} from ".";
 
 const mm = (text: string, unit: "in" | "cm" | "mm" = "in"): number => {
   const read = parseLength(text, unit);
@@ -81,29 +102,68 @@ describe("printing on the tape", () => {
   });
 });
 
-describe("a refusal on the maker's tape", () => {
+describe("sentences on the maker's tape", () => {
   test.each([
-    ["A casing is 1 to 12 cm deep.", "A casing is 3/8 to 4 3/4 in deep."],
-    ["The largest that works is 103.2 cm.", "The largest that works is 40 5/8 in."],
+    [say`A casing is ${range(10, 120)} deep.`, "A casing is 3/8 to 4 3/4 in deep.", "A casing is 1 to 12 cm deep."],
     [
-      "A flounce starts between 36.0 cm and 32.0 cm below the waist.",
-      "A flounce starts between 14 1/8 in and 12 5/8 in below the waist.",
+      say`The largest that works is ${1032}.`,
+      "The largest that works is 40 5/8 in.",
+      "The largest that works is 103.2 cm.",
     ],
     [
-      "The crotch line can move -55 to 35 mm here, not -80 mm.",
-      "The crotch line can move −2 1/8 to 1 3/8 in here, not −3 1/8 in.",
+      say`A flounce starts between ${range(360, 320, "and")} below the waist.`,
+      "A flounce starts between 12 5/8 and 14 1/8 in below the waist.",
+      "A flounce starts between 32 and 36 cm below the waist.",
     ],
-    ["There is no room to lay 60 mm over.", "There is no room to lay 2 3/8 in over."],
-    ["It has to come before “Slash and spread”. Move it up.", "It has to come before “Slash and spread”. Move it up."],
-  ])("%s", (sentence, told) => {
-    expect(onTape(sentence, "in")).toBe(told);
-    expect(onTape(sentence, "cm")).toBe(sentence);
+    [say`The sides are ${making(1.234)} apart.`, "The sides are 1.2 mm apart.", "The sides are 1.2 mm apart."],
+    [
+      say`It turns by ${angle(12.34)} in ${count(3)} parts.`,
+      "It turns by 12.3 degrees in 3 parts.",
+      "It turns by 12.3 degrees in 3 parts.",
+    ],
+    [say`It has to come before “${"Slash"}”.`, "It has to come before “Slash”.", "It has to come before “Slash”."],
+  ])("%j", (sentence, inches, centimetres) => {
+    expect(tell(sentence, "in")).toBe(inches);
+    expect(tell(sentence, "cm")).toBe(centimetres);
   });
 
-  test("how a length is written is told with the same examples on every tape", () => {
-    const read = parseLength("wide", "in");
-    if (read.ok) throw new Error("it should be refused");
-    expect(onTape(read.message, "in")).toBe(read.message);
-    expect(read.message).toMatch(/72\.5 cm/);
+  test("a sum is told without units, in the maker's numbers", () => {
+    const hip = quantity(1041.4, "from the card");
+    const quarter = quantity(hip.mm / 4 + 25.4, say`hip ${hip.mm} / 4 + ${25.4}`, { hip });
+    expect(tellSum(quarter.sum, "in")).toBe("hip 41 / 4 + 1");
+    expect(tellSum(quarter.sum, "cm")).toBe("hip 104.1 / 4 + 2.5");
+    expect(formulaOf(quarter)).toBe("hip 1041.4 / 4 + 25.4");
+  });
+
+  test("a template is filled by name, and a name without a number is an error of the program", () => {
+    const depth = quantity(254, "as chosen");
+    expect(tell(fill("Crotch line {depth} below the waist.", { depth }), "in")).toBe(
+      "Crotch line 10 in below the waist.",
+    );
+    expect(() => fill("Crotch line {depth} below.", {})).toThrow(/depth/);
+  });
+
+  test("taken into another, a sentence says the same", () => {
+    const whole = say`First: ${say`a ${10} b`} and ${ratio(0.333)}.`;
+    expect(tell(whole, "cm")).toBe("First: a 1.0 cm b and 0.33.");
+    expect(sameSentence(whole, say`First: a ${10} b and ${ratio(0.333)}.`)).toBe(true);
+    expect(sameSentence(whole, say`First: a ${11} b and ${ratio(0.333)}.`)).toBe(false);
+  });
+
+  test("a refusal keeps its sentence when its place is named from further out", () => {
+    const refusal = new Refusal("gap", say`At most ${600}.`, { nearest: 600 }).at("moves.2.params.gap");
+    expect(refusal.complaint).toEqual({ path: "moves.2.params.gap", says: say`At most ${600}.`, nearest: 600 });
+    expect(refusal.message).toBe("At most 60.0 cm.");
+  });
+
+  test("how a length is written is told by examples in the unit of the card", () => {
+    for (const [unit, example] of [
+      ["in", "28 3/8"],
+      ["cm", "72.5"],
+      ["mm", "725"],
+    ] as const) {
+      const read = parseLength("wide", unit);
+      expect(read.ok ? "" : read.message).toContain(`Write it like ${example}`);
+    }
   });
 });

@@ -4,7 +4,7 @@ import { useMemo, type ReactNode } from "react";
 import { useShallow } from "zustand/react/shallow";
 import { isOf, type Panel } from "@/core/drafting";
 import type { Handle } from "@/core/moves";
-import { onTape } from "@/core/units";
+import { tell } from "@/core/units";
 import { changeJob, setPulled } from "@/store/jobStore";
 import { pullOf } from "@/store/pull";
 import { setView, useView } from "@/store/viewStore";
@@ -68,7 +68,7 @@ export function PatternTable({ label, what, upTo }: Props) {
     const drawn = pull?.value === asked.value ? { ok: true as const } : derivePulled(job, asked);
     const kept = drawn.ok ? asked : pull;
     if (!drawn.ok)
-      enqueueSnackbar(onTape(drawn.errors[0]?.message ?? "That cannot be done.", tape), { variant: "warning" });
+      enqueueSnackbar(tell(drawn.errors[0]?.says ?? ["That cannot be done."], tape), { variant: "warning" });
     if (kept) changeJob((draft) => setPulled(draft, kept));
   }
 

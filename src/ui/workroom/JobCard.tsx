@@ -1,4 +1,6 @@
 "use client";
+import { tapeOf } from "@/core/units";
+import { Sentence } from "../Sentence";
 import IconButton from "@mui/material/IconButton";
 import DeleteOutlineIcon from "@mui/icons-material/DeleteOutlined";
 import Link from "next/link";
@@ -40,7 +42,9 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
           {drawn && drawn.panels.length > 0 ? (
             <MiniOutline panels={drawn.panels} width={230} height={186} />
           ) : (
-            <span style={{ color: "var(--look)" }}>{drawn?.message}</span>
+            <span style={{ color: "var(--look)" }}>
+              {drawn?.message ? <Sentence says={drawn.message} tape={tapeOf(job.body.unit)} /> : null}
+            </span>
           )}
         </div>
         <div style={{ fontWeight: 700, fontSize: 16, marginTop: 8 }}>{job.name || "Unnamed job"}</div>

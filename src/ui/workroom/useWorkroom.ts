@@ -1,4 +1,5 @@
 "use client";
+import { tell } from "@/core/units";
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { Job } from "@/core/files";
@@ -45,7 +46,7 @@ export function useWorkroom() {
       const read = readJobText(text);
       if (!read.ok) {
         const first = read.errors[0];
-        return { message: [first?.path, first?.message].filter(Boolean).join(": ") };
+        return { message: [first?.path, first && tell(first.says, "cm")].filter(Boolean).join(": ") };
       }
       return { id: await add(read.job) };
     },

@@ -9,6 +9,7 @@ import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
+import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
 import { inkOf } from "./compareInk";
 
@@ -57,7 +58,7 @@ export function ComparePane({ variants, compared, onChange }: Props) {
     (ink: ChartInk) => seamOption(compared, crotchLength?.mm ?? 0, tape, ink),
     [compared, crotchLength, tape],
   );
-  const ease = useCallback((ink: ChartInk) => easeOption(compared, ink), [compared]);
+  const ease = useCallback((ink: ChartInk) => easeOption(compared, tape, ink), [compared, tape]);
   const change = (i: number, more: Partial<Variant>): void =>
     onChange(variants.map((v, j) => (j === i ? { ...v, ...more } : v)));
   return (
@@ -71,7 +72,9 @@ export function ComparePane({ variants, compared, onChange }: Props) {
             </svg>
             <b>{compared[i]?.label}</b>
             {compared[i]?.refused ? (
-              <div style={{ color: "var(--fault)", fontSize: 13 }}>{compared[i]?.refused}</div>
+              <div style={{ color: "var(--fault)", fontSize: 13 }}>
+                <Sentence says={compared[i]?.refused ?? []} tape={tape} />
+              </div>
             ) : null}
           </summary>
           <Choice
@@ -118,7 +121,7 @@ export function ComparePane({ variants, compared, onChange }: Props) {
         height={40 + 34 * compared.length}
         option={seam}
       />
-      <PaneHeading>Ease by level, in cm</PaneHeading>
+      <PaneHeading>Ease by level</PaneHeading>
       <Chart label="Ease of each draft at waist, hip, thigh, knee, calf and ankle" height={210} option={ease} />
       <PaneHeading>What differs</PaneHeading>
       <Differences compared={compared} tape={tape} />
@@ -212,13 +215,17 @@ function seamOption(compared: readonly Compared[], crotchLength: Mm, tape: Tape,
   };
 }
 
-function easeOption(compared: readonly Compared[], ink: ChartInk) {
+function easeOption(compared: readonly Compared[], tape: Tape, ink: ChartInk) {
   const levels = [...new Set(compared.flatMap((c) => c.readings?.easeProfile.map((p) => p.level) ?? []))];
   return {
     grid: { left: 34, right: 10, top: 12, bottom: 26 },
-    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => `${Number(v).toFixed(1)} cm` },
+    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => formatLength(Number(v), tape) },
     xAxis: { type: "category", data: levels, axisLabel: { color: ink.quiet, interval: 0 }, axisTick: { show: false } },
-    yAxis: { type: "value", axisLabel: { color: ink.quiet }, splitLine: { lineStyle: { color: ink.rule } } },
+    yAxis: {
+      type: "value",
+      axisLabel: { color: ink.quiet, formatter: (v: number) => formatLength(v, tape, { withUnit: false }) },
+      splitLine: { lineStyle: { color: ink.rule } },
+    },
     series: compared.map((c, i) => ({
       name: c.label,
       type: "line",
@@ -231,7 +238,7 @@ function easeOption(compared: readonly Compared[], ink: ChartInk) {
       },
       data: levels.map((level) => {
         const at = c.readings?.easeProfile.find((p) => p.level === level);
-        return at ? Math.round(at.pattern - at.body) / 10 : null;
+        return at ? Math.round(at.pattern - at.body) : null;
       }),
     })),
   };

@@ -1,5 +1,5 @@
 "use client";
-import { roundingNote } from "@/core/units";
+import { roundingNote, tellSum } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
@@ -25,7 +25,7 @@ export function NumberList() {
   if (!shape) return null;
   return (
     <section aria-label="Numbers" style={{ marginTop: 18 }}>
-      <PaneHeading>Numbers and their sums, in mm</PaneHeading>
+      <PaneHeading>Numbers and their sums</PaneHeading>
       <dl style={{ margin: 0 }}>
         {SHOWN.map(([name, label]) => {
           const q = shape.block.numbers[name];
@@ -46,7 +46,7 @@ export function NumberList() {
                 <Length mm={q.mm} tape={tape} unit />
               </dd>
               <dd style={{ margin: 0, gridColumn: "1 / 3", color: "var(--quiet)", fontSize: 13 }}>
-                {q.formula}
+                {tellSum(q.sum, tape)}
                 {q.asked !== undefined ? (
                   <>
                     ; asked <Length mm={q.asked} tape={tape} />, drawn <Length mm={q.mm} tape={tape} />

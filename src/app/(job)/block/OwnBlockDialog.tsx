@@ -6,9 +6,9 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo, useRef, useState } from "react";
-import { CannotDraft, outlineData, ownBlock, type OwnBlock, type OwnPanelLandmarks } from "@/core/drafting";
+import { outlineData, ownBlock, type OwnBlock, type OwnPanelLandmarks } from "@/core/drafting";
 import type { BroughtIn, FoundOutline } from "@/core/files/bringIn";
-import { formatLength, keptText, type Mm } from "@/core/units";
+import { formatLength, keptText, Refusal, tell, type Mm, type Sentence } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -208,7 +208,7 @@ const describe = (o: FoundOutline, tape: "in" | "cm"): string =>
 
 interface TriedOut {
   readonly own: OwnBlock | null;
-  readonly message: string | null;
+  readonly says: Sentence | null;
   readonly hip: Mm | null;
   readonly depth: Mm | null;
 }
@@ -222,7 +222,7 @@ function tryOut(
   unit: "in" | "cm" | "mm",
   name: string | undefined,
 ): TriedOut {
-  const fail = (message: string): TriedOut => ({ own: null, message, hip: null, depth: null });
+  const fail = (...says: Sentence): TriedOut => ({ own: null, says, hip: null, depth: null });
   if (roles.front === roles.back) return fail("Front and back are the same outline. Choose two.");
   const found = (id: string): FoundOutline | undefined => outlines.found.find((o) => o.id === id);
   const [front, back] = [found(roles.front), found(roles.back)];
@@ -244,19 +244,19 @@ function tryOut(
   try {
     const block = ownBlock(own, unit);
     const width = (block.numbers.frontWidth?.mm ?? 0) + (block.numbers.backWidth?.mm ?? 0);
-    return { own, message: null, hip: 2 * width, depth: block.numbers.crotchDepth?.mm ?? null };
+    return { own, says: null, hip: 2 * width, depth: block.numbers.crotchDepth?.mm ?? null };
   } catch (error) {
-    if (error instanceof CannotDraft) return fail(error.message);
+    if (error instanceof Refusal) return fail(...error.says);
     throw error;
   }
 }
 
 function Trial({ trial, hip, wearer }: { readonly trial: TriedOut; readonly hip: Mm | null; readonly wearer: string }) {
   const tape = useView((v) => v.tape);
-  if (trial.message)
+  if (trial.says)
     return (
       <p role="alert" style={{ borderLeft: "4px solid var(--look)", paddingLeft: 10 }}>
-        {trial.message}
+        {tell(trial.says, tape)}
       </p>
     );
   const ease = trial.hip !== null && hip !== null ? trial.hip - hip : null;

@@ -44,7 +44,7 @@ export function OwnBlockPane() {
               placeholder={typeof held === "object" && !("value" in held) ? "edge by edge" : "none"}
               unit={tape}
               tape={tape}
-              error={faultAt(fault, "block.own.allowance")}
+              error={faultAt(fault, "block.own.allowance", tape)}
               helper="Taken off at every edge."
               onCommit={setAllowance}
             />

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import Slider from "@mui/material/Slider";
 import { useEffect, useState } from "react";
 import type { Numbers, Step } from "@/core/drafting";
-import { roundToTape, type Tape } from "@/core/units";
+import { roundToTape, tellSum, type Tape } from "@/core/units";
 import { Length } from "@/ui/Length";
 import { Sentence } from "@/ui/Sentence";
 
@@ -41,7 +41,7 @@ export function Playback({ steps, numbers, tape, at, onChange }: Props) {
         <b style={{ color: step.panel === "front" ? "var(--front)" : "var(--back)" }}>
           {step.panel === "front" ? "Front" : "Back"}, {at} of {last}.
         </b>{" "}
-        <Sentence template={step.template} numbers={numbers} tape={tape} />
+        <Sentence says={step.sentence} tape={tape} />
       </p>
       <ul
         aria-label="Sums of this step"
@@ -61,8 +61,7 @@ export function Playback({ steps, numbers, tape, at, onChange }: Props) {
             <b style={{ color: "var(--text)" }}>
               <Length mm={roundToTape(q.mm, tape).mm} tape={tape} unit />
             </b>{" "}
-            = {q.formula}
-            {/\d\)?$/.test(q.formula) ? " mm" : ""}
+            = {tellSum(q.sum, tape)}
             {q.asked !== undefined ? (
               <>
                 ; asked <Length mm={q.asked} tape={tape} unit />

@@ -132,7 +132,7 @@ function RuleControl({ row, value }: { readonly row: RuleRow; readonly value: Va
         placeholder={row.word?.[1] ?? ""}
         unit={tape}
         tape={tape}
-        error={faultAt(fault, `block.rules.${row.path.join(".")}`)}
+        error={faultAt(fault, `block.rules.${row.path.join(".")}`, tape)}
         onCommit={(text) => set(text === "" ? undefined : keptText(text, tape, job.body.unit))}
       />
     </div>

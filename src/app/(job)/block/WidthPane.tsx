@@ -2,7 +2,7 @@
 import Slider from "@mui/material/Slider";
 import { useCallback, useMemo, useState } from "react";
 import { widthBudget, type WidthParts } from "@/core/inspect";
-import { formatLength, type Mm } from "@/core/units";
+import { formatLength, type Mm, type Tape } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { useOpenJob } from "@/ui/JobContext";
@@ -53,14 +53,14 @@ export function WidthPane() {
         : [],
     [sources, levels],
   );
-  const option = useCallback((ink: ChartInk) => chartOption(rows, ink), [rows]);
+  const option = useCallback((ink: ChartInk) => chartOption(rows, tape, ink), [rows, tape]);
   if (!shape || !sources) return null;
   const [top, bottom] = [shape.plan.levels.waist + 5, shape.plan.levels.hem - 5];
   const y = Math.min(bottom, Math.max(top, level ?? shape.plan.levels.hip));
   const own = widthBudget(sources, y);
   return (
     <section aria-label="Width budget">
-      <PaneHeading>Where each centimetre of width goes</PaneHeading>
+      <PaneHeading>Where the width goes</PaneHeading>
       <Chart
         label={`Stacked widths of front and back at ${levels.map(([n]) => n).join(", ")}`}
         height={330}
@@ -114,7 +114,11 @@ export function WidthPane() {
   );
 }
 
-function chartOption(rows: readonly { readonly name: string; readonly parts: WidthParts }[], ink: ChartInk) {
+function chartOption(
+  rows: readonly { readonly name: string; readonly parts: WidthParts }[],
+  tape: Tape,
+  ink: ChartInk,
+) {
   const colours: Record<string, string> = {
     body: ink.lining,
     ease: ink.pass,
@@ -129,11 +133,11 @@ function chartOption(rows: readonly { readonly name: string; readonly parts: Wid
     tooltip: {
       trigger: "axis",
       axisPointer: { type: "shadow" },
-      valueFormatter: (v: unknown) => `${Number(v).toFixed(0)} mm`,
+      valueFormatter: (v: unknown) => formatLength(Number(v), tape),
     },
     xAxis: {
       type: "value",
-      axisLabel: { color: ink.quiet, formatter: (v: number) => `${v / 10}` },
+      axisLabel: { color: ink.quiet, formatter: (v: number) => formatLength(v, tape, { withUnit: false }) },
       splitLine: { lineStyle: { color: ink.rule } },
     },
     yAxis: { type: "category", data: names, axisLabel: { color: ink.text, fontSize: 11.5 }, axisTick: { show: false } },

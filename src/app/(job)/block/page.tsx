@@ -89,7 +89,7 @@ export default function BlockPage() {
                       {s.n}
                     </span>
                     <span style={{ lineHeight: 1.35 }}>
-                      <Sentence template={s.template} numbers={shape?.block.numbers ?? {}} tape={tape} />
+                      <Sentence says={s.sentence} tape={tape} />
                     </span>
                   </button>
                 </li>

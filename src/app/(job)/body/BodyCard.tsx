@@ -1,8 +1,9 @@
 "use client";
+import { Sentence } from "@/ui/Sentence";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { DATUM_LEVELS, entryLength, entryNet, MEASURES, type Measure, type MeasureKey } from "@/core/body";
-import { formatLength, keptText } from "@/core/units";
+import { formatLength, keptText, tellSum } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -151,12 +152,14 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
         unit={job.body.unit}
         tape={tape}
         placeholder={estimate ? `about ${formatLength(estimate.mm, tape)}` : required ? "needed" : ""}
-        error={faultAt(fault, path)}
+        error={faultAt(fault, path, tape)}
         helper={
           question ? (
-            <span style={{ color: "var(--look)" }}>{question}</span>
+            <span style={{ color: "var(--look)" }}>
+              <Sentence says={question} tape={tape} />
+            </span>
           ) : estimate ? (
-            <i>estimated: {estimate.formula} mm</i>
+            <i>estimated: {tellSum(estimate.sum, tape)}</i>
           ) : fromShoulder && known ? (
             <span>{formatLength(known.mm, tape)} below the waist</span>
           ) : undefined

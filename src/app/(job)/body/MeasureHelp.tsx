@@ -1,4 +1,6 @@
 "use client";
+import { useView } from "@/store/viewStore";
+import { Sentence } from "@/ui/Sentence";
 import Checkbox from "@mui/material/Checkbox";
 import { entryLength, entryNet, measureOf, type MeasureKey } from "@/core/body";
 import { changeJob } from "@/store/jobStore";
@@ -18,6 +20,7 @@ function setNet(key: MeasureKey, net: boolean): void {
 
 /** How to take the measure in focus, and what on the card is worth asking. */
 export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
+  const tape = useView((v) => v.tape);
   const { job, shape } = useOpenJob();
   const measure = measureOf(focus);
   const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
@@ -43,12 +46,9 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
       {shape && shape.questions.length > 0 ? (
         <section aria-label="Questions">
           <PaneHeading>Worth asking</PaneHeading>
-          {shape.questions.map((q) => (
-            <p
-              key={q.measure + q.message}
-              style={{ margin: "0 0 8px", borderLeft: "4px solid var(--look)", paddingLeft: 10 }}
-            >
-              {q.message}
+          {shape.questions.map((q, i) => (
+            <p key={q.measure + i} style={{ margin: "0 0 8px", borderLeft: "4px solid var(--look)", paddingLeft: 10 }}>
+              <Sentence says={q.message} tape={tape} />
             </p>
           ))}
         </section>

@@ -106,7 +106,7 @@ function SingleEdges() {
                 text={formatLength(widths[end], tape)}
                 unit={tape}
                 tape={tape}
-                error={faultAt(fault, `allowances.edges.${key}`)}
+                error={faultAt(fault, `allowances.edges.${key}`, tape)}
                 onCommit={(text) => set(key, end, text)}
               />
             ))}

@@ -3,7 +3,7 @@ import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import { changeJob, setAtPath } from "@/store/jobStore";
 import type { Job } from "@/core/files";
-import type { Mm } from "@/core/units";
+import type { Quantity } from "@/core/units";
 import { Choice } from "@/ui/Choice";
 import { JobLengthField } from "@/ui/JobLengthField";
 import type { FinishField, FinishKind } from "./finishFields";
@@ -15,13 +15,13 @@ interface Props {
   /** The entry as stored, the entry as resolved to millimetres, and what `auto` comes to where that is known. */
   readonly own: Readonly<Record<string, unknown>>;
   readonly resolved: Readonly<Record<string, unknown>>;
-  readonly known?: Readonly<Record<string, { readonly mm: Mm; readonly formula: string } | null>>;
+  readonly known?: Readonly<Record<string, Quantity | null>>;
   /** Gives the job an entry of its own to be changed. */
   readonly prepare: (draft: Job) => void;
 }
 
-const isQuantity = (value: unknown): value is { mm: Mm; formula: string } =>
-  typeof value === "object" && value !== null && "mm" in value;
+const asQuantity = (value: unknown): Quantity | null =>
+  typeof value === "object" && value !== null && "mm" in value ? (value as Quantity) : null;
 
 /** The numbers and choices of one finish. */
 export function FinishEntry(props: Props) {
@@ -46,13 +46,13 @@ function Field({ field, path, own, resolved, known, prepare }: Props & { readonl
     });
   switch (field.as) {
     case "length": {
-      const shown = isQuantity(value) ? value : (known?.[field.key] ?? null);
+      const shown = asQuantity(value) ?? known?.[field.key] ?? null;
       return (
         <JobLengthField
           label={field.label}
           path={at}
           mm={shown?.mm ?? null}
-          note={shown?.formula ?? "worked out by itself"}
+          note={shown?.sum ?? ["worked out by itself"]}
           changed={own[field.key] !== undefined && own[field.key] !== "auto"}
           prepare={prepare}
         />

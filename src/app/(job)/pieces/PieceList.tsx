@@ -1,9 +1,11 @@
 "use client";
 import type { Notion } from "@/core/finish";
 import type { Piece } from "@/core/pieces";
+import { tellSum } from "@/core/units";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
+import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
 
 /** What a piece is cut from; what the same outline is cut from besides, by its number. */
@@ -58,16 +60,24 @@ function Notions({ notions }: { readonly notions: readonly Notion[] }) {
           <div style={{ display: "flex", justifyContent: "space-between" }}>
             <span style={{ fontStretch: "85%" }}>
               {notion.count > 1 ? `${notion.count} ` : ""}
-              {notion.label}
+              <Sentence says={notion.label} tape={tape} />
             </span>
             {notion.length ? (
-              <b title={notion.length.formula}>
+              <b title={tellSum(notion.length.sum, tape)}>
                 <Length mm={notion.length.mm} tape={tape} unit />
               </b>
             ) : null}
           </div>
-          {notion.note ? <div style={{ color: "var(--quiet)", fontSize: 13 }}>{notion.note}</div> : null}
-          {notion.caution ? <div style={{ color: "var(--look)", fontSize: 13 }}>{notion.caution}</div> : null}
+          {notion.note ? (
+            <div style={{ color: "var(--quiet)", fontSize: 13 }}>
+              <Sentence says={notion.note} tape={tape} />
+            </div>
+          ) : null}
+          {notion.caution ? (
+            <div style={{ color: "var(--look)", fontSize: 13 }}>
+              <Sentence says={notion.caution} tape={tape} />
+            </div>
+          ) : null}
         </div>
       ))}
     </div>

@@ -3,7 +3,7 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
-import { formatLength, keptText, onTape, type Tape, type Unit } from "@/core/units";
+import { formatLength, keptText, tellSum, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -46,10 +46,7 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
   const { job, shape, fault } = useOpenJob();
   const tape = useView((v) => v.tape);
   const field = MOVE_FIELDS[line.move]?.find((f) => f.param === param);
-  const refused = (path: string): string | null => {
-    const message = faultAt(fault, path);
-    return message && onTape(message, tape);
-  };
+  const refused = (path: string): string | null => faultAt(fault, path, tape);
   if (!field) return null;
   const own = shape?.moves[index]?.params[param];
   const number = field.shown ? line.numbers[field.shown] : undefined;
@@ -66,7 +63,7 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
       own={typeof own === "object" ? JSON.stringify(own) : (own as Stated)}
       stated={solved ? "" : ((own ?? ofStyle(param)) as Stated)}
       text={number ? formatLength(number.mm, tape) : typeof own === "string" ? own : ""}
-      helper={solved ? "solved for the hem" : own === undefined && number ? number.formula : undefined}
+      helper={solved ? "solved for the hem" : own === undefined && number ? tellSum(number.sum, tape) : undefined}
       error={refused(`moves.${index}.params.${param}`) ?? refused(`style.params.${fed(param)}`)}
       tape={tape}
       unit={job.body.unit}
@@ -197,9 +194,9 @@ function SpreadNote({ line }: { readonly line: WorksheetLine }) {
   return (
     <div style={{ color: "var(--quiet)", fontSize: 13 }}>
       Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam
-      keep their length; along the crease the front hangs {frontCreaseGrowth?.mm.toFixed(0)} mm, the back{" "}
-      {backCreaseGrowth?.mm.toFixed(0)} mm lower. The crotch seam, turned with the inseam, changes by{" "}
-      {crotchChange?.mm.toFixed(1)} mm.
+      keep their length; along the crease the front hangs <Length mm={frontCreaseGrowth?.mm ?? 0} tape={tape} />, the
+      back <Length mm={backCreaseGrowth?.mm ?? 0} tape={tape} unit /> lower. The crotch seam, turned with the inseam,
+      changes by <Length mm={crotchChange?.mm ?? 0} tape={tape} unit />.
     </div>
   );
 }

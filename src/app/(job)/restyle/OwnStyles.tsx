@@ -1,4 +1,6 @@
 "use client";
+import { useView } from "@/store/viewStore";
+import { tell } from "@/core/units";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
@@ -90,6 +92,7 @@ interface ShelfProps {
 const Shelf = memo(
   function Shelf({ body, styles, onRemove }: ShelfProps) {
     const { enqueueSnackbar } = useSnackbar();
+    const tape = useView((v) => v.tape);
     const jobs = useMemo(
       () =>
         styles.map(({ style }) =>
@@ -112,7 +115,7 @@ const Shelf = memo(
             />
             <Button
               sx={{ px: 0, flex: 1, justifyContent: "start", textAlign: "left" }}
-              title={drawn[i]?.message ?? undefined}
+              title={tell(drawn[i]?.message ?? [], tape) || undefined}
               onClick={() => {
                 changeJob((draft) => takeOver(draft, style));
                 enqueueSnackbar(`“${style.name}” is on the table.`, {

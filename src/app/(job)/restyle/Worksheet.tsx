@@ -16,6 +16,7 @@ import { nanoid } from "nanoid";
 import { useCallback, useMemo, useState } from "react";
 import { MOVES } from "@/core/moves";
 import { pulledOn, type ResolvedFinish } from "@/core/finish";
+import { tellSum } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -66,7 +67,7 @@ export function Worksheet() {
                     fontSize: 13,
                   }}
                 >
-                  <Sentence template={l.template} numbers={l.numbers} tape={tape} />
+                  <Sentence says={l.sentence} tape={tape} />
                 </li>
               ) : (
                 <WorksheetRow key={l.id} line={l} index={l.index} open={chosen === l.id} onChoose={choose} />
@@ -79,7 +80,7 @@ export function Worksheet() {
                 {zip ? (
                   <>
                     , {ZIP_WORDS[zip.at]}{" "}
-                    <b title={zip.length.formula}>
+                    <b title={tellSum(zip.length.sum, tape)}>
                       <Length mm={zip.length.mm} tape={tape} unit />
                     </b>
                     .

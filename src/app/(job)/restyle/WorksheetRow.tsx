@@ -5,7 +5,7 @@ import Switch from "@mui/material/Switch";
 import { nanoid } from "nanoid";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
-import { onTape } from "@/core/units";
+import { sameSentence } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Quiet } from "@/ui/Quiet";
@@ -82,7 +82,7 @@ export const WorksheetRow = memo(function WorksheetRow({ line, index, open, onCh
             {line.passed ? (
               `${line.label}: passed over.`
             ) : line.on ? (
-              <Sentence template={line.template} numbers={line.numbers} tape={tape} />
+              <Sentence says={line.sentence} tape={tape} />
             ) : (
               `${line.label}: switched off.`
             )}
@@ -101,7 +101,7 @@ export const WorksheetRow = memo(function WorksheetRow({ line, index, open, onCh
       </div>
       {line.passed ? (
         <p role="status" style={{ margin: "4px 0 0 32px", color: "var(--look)", fontSize: 13 }}>
-          {onTape(line.passed, tape)}
+          <Sentence says={line.passed} tape={tape} />
         </p>
       ) : null}
       {open ? (
@@ -124,10 +124,12 @@ function sameRow(a: Props, b: Props): boolean {
     a.onChoose === b.onChoose &&
     x.id === y.id &&
     x.on === y.on &&
-    x.passed === y.passed &&
-    x.template === y.template &&
+    sameSentence(x.passed ?? [], y.passed ?? []) &&
+    sameSentence(x.sentence, y.sentence) &&
     numbers.length === Object.keys(y.numbers).length &&
-    numbers.every((n) => x.numbers[n]?.mm === y.numbers[n]?.mm && x.numbers[n]?.formula === y.numbers[n]?.formula)
+    numbers.every(
+      (n) => x.numbers[n]?.mm === y.numbers[n]?.mm && sameSentence(x.numbers[n]?.sum ?? [], y.numbers[n]?.sum ?? []),
+    )
   );
 }
 

@@ -1,3 +1,4 @@
+import { said } from "@/core/testing/said";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
@@ -20,7 +21,7 @@ const fieldOf = (move: string, param: string): MoveField | undefined =>
 
 const garments = readdirSync("samples/garments").map((file): readonly [string, Job] => {
   const read = readJobText(readFileSync(join("samples/garments", file), "utf8"));
-  if (!read.ok) throw new Error(`${file}: ${read.errors[0]?.message}`);
+  if (!read.ok) throw new Error(`${file}: ${said(read.errors[0]?.says)}`);
   return [file, read.job];
 });
 

@@ -1,5 +1,5 @@
 import { pointRotate, type Point } from "../../geometry";
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { throughHip, type BackMaking } from "./back";
 
 /**
@@ -28,17 +28,17 @@ export const hinged: BackMaking = {
     const angle = 2 * Math.asin(Math.min(0.5, open / 2 / length));
     const raised = pointRotate([frontWaist, levels.waist + drop], hinge, angle);
     drafter.number("slashLevel", quantity(slash, "half-way between waist line and hip line"));
-    drafter.number("opening", quantity(2 * length * Math.sin(angle / 2), `${plain(open)} as chosen`, {}, open));
+    drafter.number("opening", quantity(2 * length * Math.sin(angle / 2), say`${open} as chosen`, {}, open));
     drafter.number(
       "backRise",
-      quantity(levels.waist - raised[1], `follows: ${plain(open)} opened over a slash of ${plain(length)}`),
+      quantity(levels.waist - raised[1], say`follows: ${open} opened over a slash of ${length}`),
     );
     drafter.number("inAtWaist", quantity(raised[0] - centre, "follows from the opening"));
     drafter.number(
       "backWidth",
       quantity(
         frontWidth.mm + sideAdd + moreEase,
-        `front width ${plain(frontWidth.mm)} traced + side ${plain(sideAdd + moreEase)}`,
+        say`front width ${frontWidth.mm} traced + side ${sideAdd + moreEase}`,
         { frontWidth },
       ),
     );

@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -7,12 +7,12 @@ export const redrafted: BackMaking = {
   lines({ rules, measures, drafter, centre, frontWaist, frontHipX, moreEase, frontWidth, extension, quarter }) {
     const { increment } = rules.back;
     const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
-    drafter.number("increment", quantity(increment, `${plain(increment)} as chosen`));
+    drafter.number("increment", quantity(increment, say`${increment} as chosen`));
     drafter.number(
       "backWidth",
       quantity(
         frontWidth.mm + increment + moreEase,
-        `front width ${plain(frontWidth.mm)} + increment ${plain(increment)} + ease ${plain(moreEase)}`,
+        say`front width ${frontWidth.mm} + increment ${increment} + ease ${moreEase}`,
         { frontWidth },
       ),
     );

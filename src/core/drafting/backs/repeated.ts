@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -10,7 +10,7 @@ export const repeated: BackMaking = {
       "backWidth",
       quantity(
         frontWidth.mm + moreEase,
-        `front width ${plain(frontWidth.mm)}${moreEase === 0 ? "" : ` + ease ${plain(moreEase)}`}`,
+        say`front width ${frontWidth.mm}${moreEase === 0 ? "" : say` + ease ${moreEase}`}`,
         { frontWidth },
       ),
     );

@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -7,8 +7,8 @@ export const slanted: BackMaking = {
   lines({ rules, measures, drafter, levels, centre, backWidth, extension, quarter }) {
     const { inAtCrotch, inAtWaist } = rules.back;
     const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
-    drafter.number("inAtCrotch", quantity(inAtCrotch, `${plain(inAtCrotch)} as chosen`));
-    drafter.number("inAtWaist", quantity(inAtWaist, `${plain(inAtWaist)} as chosen`));
+    drafter.number("inAtCrotch", quantity(inAtCrotch, say`${inAtCrotch} as chosen`));
+    drafter.number("inAtWaist", quantity(inAtWaist, say`${inAtWaist} as chosen`));
     drafter.number("backWidth", backWidth);
     const atCrotch = centre + inAtCrotch;
     const lean = (inAtWaist - inAtCrotch) / levels.crotch;

@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -22,11 +22,8 @@ export const tilted: BackMaking = {
     const { sideAdd, inseamAdd } = rules.back;
     const raisedY = levels.waist + drop;
     const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
-    const lean = drafter.number(
-      "tilt",
-      quantity(frontDartAt / 2, `half of centre front to dart ${plain(frontDartAt)}`),
-    );
-    drafter.number("sideAdd", quantity(sideAdd, `${plain(sideAdd)} as chosen`));
+    const lean = drafter.number("tilt", quantity(frontDartAt / 2, say`half of centre front to dart ${frontDartAt}`));
+    drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));
     // One line from the traced corner of the crotch to the raised waist.
     const slope = (frontWaist + lean.mm - centre) / (levels.crotch - raisedY + rise.mm);
     const inAtHip = slope * (levels.crotch - levels.hip);
@@ -34,7 +31,7 @@ export const tilted: BackMaking = {
       "backWidth",
       quantity(
         frontWidth.mm + sideAdd + moreEase - inAtHip,
-        `front width ${plain(frontWidth.mm)} traced + side ${plain(sideAdd + moreEase)} - slant ${plain(inAtHip)}`,
+        say`front width ${frontWidth.mm} traced + side ${sideAdd + moreEase} - slant ${inAtHip}`,
         { frontWidth },
       ),
     );

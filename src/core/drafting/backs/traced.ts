@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -7,14 +7,14 @@ export const traced: BackMaking = {
   lines({ rules, measures, drafter, centre, frontWaist, frontHipX, drop, moreEase, frontWidth, extension, quarter }) {
     const { out, inseamAdd, sideAdd } = rules.back;
     const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
-    drafter.number("centreOut", quantity(out, `${plain(out)} as chosen`));
-    drafter.number("inseamAdd", quantity(inseamAdd, `${plain(inseamAdd)} as chosen`));
-    drafter.number("sideAdd", quantity(sideAdd, `${plain(sideAdd)} as chosen`));
+    drafter.number("centreOut", quantity(out, say`${out} as chosen`));
+    drafter.number("inseamAdd", quantity(inseamAdd, say`${inseamAdd} as chosen`));
+    drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));
     drafter.number(
       "backWidth",
       quantity(
         frontWidth.mm + out + sideAdd + moreEase,
-        `front width ${plain(frontWidth.mm)} traced + out ${plain(out)} + side ${plain(sideAdd + moreEase)}`,
+        say`front width ${frontWidth.mm} traced + out ${out} + side ${sideAdd + moreEase}`,
         { frontWidth },
       ),
     );

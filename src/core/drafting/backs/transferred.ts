@@ -1,4 +1,4 @@
-import { plain, quantity } from "../../units";
+import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
@@ -7,19 +7,19 @@ export const transferred: BackMaking = {
   lines({ rules, measures, drafter, levels, centre, frontHipX, moreEase, frontWidth, extension, quarter }) {
     const { inAtCrotch, inAtWaist, sideAdd, kneeAdd } = rules.back;
     const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
-    drafter.number("inAtCrotch", quantity(inAtCrotch, `${plain(inAtCrotch)} as chosen`));
-    drafter.number("inAtWaist", quantity(inAtWaist, `${plain(inAtWaist)} as chosen`));
-    drafter.number("sideAdd", quantity(sideAdd, `${plain(sideAdd)} as chosen`));
-    drafter.number("kneeAdd", quantity(kneeAdd, `${plain(kneeAdd)} as chosen`));
+    drafter.number("inAtCrotch", quantity(inAtCrotch, say`${inAtCrotch} as chosen`));
+    drafter.number("inAtWaist", quantity(inAtWaist, say`${inAtWaist} as chosen`));
+    drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));
+    drafter.number("kneeAdd", quantity(kneeAdd, say`${kneeAdd} as chosen`));
     const share = (levels.crotch - levels.hip) / levels.crotch;
     const inAtHip = inAtCrotch + (inAtWaist - inAtCrotch) * share;
     const outAtHip = inAtWaist === 0 ? sideAdd : (sideAdd * inAtHip) / inAtWaist;
-    drafter.number("sideAtHip", quantity(outAtHip, `${plain(sideAdd)} at the waist, as much as the centre slants in`));
+    drafter.number("sideAtHip", quantity(outAtHip, say`${sideAdd} at the waist, as much as the centre slants in`));
     drafter.number(
       "backWidth",
       quantity(
         frontWidth.mm + outAtHip - inAtHip + moreEase,
-        `front width ${plain(frontWidth.mm)} - in ${plain(inAtHip)} + out ${plain(outAtHip)} + ease ${plain(moreEase)}`,
+        say`front width ${frontWidth.mm} - in ${inAtHip} + out ${outAtHip} + ease ${moreEase}`,
         { frontWidth },
       ),
     );

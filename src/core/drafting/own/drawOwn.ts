@@ -14,7 +14,7 @@ import {
   type Path,
   type Point,
 } from "../../geometry";
-import { plain, quantity, type Mm } from "../../units";
+import { quantity, type Mm, say } from "../../units";
 import { assemble, cutAtHem, drawnHem, type Outline } from "../assemble";
 import type { DrawnLegs } from "../drawn";
 import { kneeSlope, kneeToHem } from "../legSeams";
@@ -109,7 +109,7 @@ export function drawOwnLegs(legs: LegPlan, own: OwnLegs): DrawnLegs {
         pathStart(backRun.inseamDown)[1] - pathStart(frontRun.inseamDown)[1],
         "measured on the block brought in",
       ),
-      backShorter: quantity(shorter, `front inseam less back's, as brought in: ${plain(shorter)}`),
+      backShorter: quantity(shorter, say`front inseam less back's, as brought in: ${shorter}`),
     },
     crotches: null,
   };

@@ -12,9 +12,9 @@ import {
   type Point,
   type Segment,
 } from "../../geometry";
-import { quantity, readLength, type Mm, type Quantity, type Unit } from "../../units";
+import { quantity, readLength, type Mm, type Quantity, type Unit, Refusal, range, say } from "../../units";
 import type { Block } from "../block";
-import { CannotDraft } from "../cannotDraft";
+import {} from "../refuseImpossible";
 import { Drafter } from "../drafter";
 import { edgeOf, edgesWithRole, type Edge, type Panel, type PanelLine } from "../panel";
 import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
@@ -38,9 +38,9 @@ function widthsOf(own: OwnBlock, unit: Unit): Readonly<Record<OwnEdgeId, Mm>> {
   const read = (input: Parameters<typeof readLength>[0] | undefined): Mm => {
     if (input === undefined) return 0;
     const length = readLength(input, unit);
-    if (!length.ok) throw new CannotDraft("block.own.allowance", length.message);
+    if (!length.ok) throw new Refusal("block.own.allowance", [length.message]);
     if (length.mm < 0 || length.mm > 80)
-      throw new CannotDraft("block.own.allowance", "An allowance must lie between 0 and 8 cm.");
+      throw new Refusal("block.own.allowance", say`An allowance must lie between ${range(0, 80, "and")}.`);
     return length.mm;
   };
   const perEdge = typeof allowance === "object" && !("value" in allowance) ? allowance : null;
@@ -230,9 +230,9 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     hem,
   };
   if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
-    throw new CannotDraft(
+    throw new Refusal(
       "block.own.landmarks.front",
-      "From the waist down the block needs hip, crotch point, knee and hem in this order. Put the landmarks in their places.",
+      say`From the waist down the block needs hip, crotch point, knee and hem in this order. Put the landmarks in their places.`,
     );
   }
   const centreAtHip = (panel: OwnPanel): Mm => on(panel.crotch, [pathEnd(panel.crotch)[0], levels.hip])[0];

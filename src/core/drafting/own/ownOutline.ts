@@ -20,8 +20,8 @@ import {
   type Point,
   type Segment,
 } from "../../geometry";
-import type { Mm } from "../../units";
-import { CannotDraft } from "../cannotDraft";
+import { type Mm, Refusal, say } from "../../units";
+import {} from "../refuseImpossible";
 import type { OwnLandmark, OwnPanelLandmarks } from "./schema";
 
 export type OwnEdgeId = "waist" | "side" | "hem" | "inseam" | "crotch";
@@ -47,7 +47,7 @@ const FAR: Mm = 25;
  */
 export function readOutline(data: string, path: string): Path {
   const refuse = (why: string): never => {
-    throw new CannotDraft(path, `This outline cannot be read: ${why}.`);
+    throw new Refusal(path, say`This outline cannot be read: ${why}.`);
   };
   const tokens = data.match(/[MLCZ]|[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?/g) ?? [];
   const segments: Segment[] = [];
@@ -104,9 +104,9 @@ export function splitAtCorners(outline: Path, marks: OwnPanelLandmarks, path: st
   const along = (run: Path, name: OwnLandmark): Mm => {
     const { along: at, distance } = pathNearest(run, marks[name]);
     if (distance > FAR) {
-      throw new CannotDraft(
+      throw new Refusal(
         `${path}.${name}`,
-        `The place of ${WORDS[name]} lies ${Math.round(distance)} mm off the outline. Put it on the line.`,
+        say`The place of ${WORDS[name]} lies ${distance} off the outline. Put it on the line.`,
       );
     }
     return at;
@@ -124,9 +124,9 @@ export function splitAtCorners(outline: Path, marks: OwnPanelLandmarks, path: st
   CORNERS.forEach(([id, from, to], i) => {
     const [a, b] = [places[i] as Mm, i + 1 < places.length ? (places[i + 1] as Mm) : whole];
     if (b - a < 5) {
-      throw new CannotDraft(
+      throw new Refusal(
         `${path}.${to}`,
-        `${WORDS[from]} and ${WORDS[to]} are in the wrong order, or on the same place. Walk from the waist at the centre to the side, down to the hem, across, and up the inseam.`,
+        say`${WORDS[from]} and ${WORDS[to]} are in the wrong order, or on the same place. Walk from the waist at the centre to the side, down to the hem, across, and up the inseam.`,
       );
     }
     edges[id] = pathBetween(turned, a, b);
@@ -162,7 +162,7 @@ export function withoutAllowance(edges: OwnEdges, widths: Readonly<Record<OwnEdg
     return between(run, corner(before, run), corner(run, after));
   });
   if (cut.some((run) => run === null)) {
-    throw new CannotDraft(path, "These allowances are wider than the block. Check the number and its unit.");
+    throw new Refusal(path, say`These allowances are wider than the block. Check the number and its unit.`);
   }
   return Object.fromEntries(ids.map((id, i) => [id, pathFit(cut[i] as Point[], FIT_TOLERANCE)])) as OwnEdges;
 }

@@ -1,3 +1,4 @@
+import { said } from "../../testing/said";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { bringIn, type FoundOutline } from ".";
@@ -59,7 +60,7 @@ describe("a block drawn by hand", () => {
   test("is measured as it is, and can be restyled into a palazzo", () => {
     const own = ownFrom(hand);
     const plain = derivedOf(jobOf(own));
-    expect(plain.block.numbers.frontExtension?.formula).toBe("measured on the block brought in");
+    expect(said(plain.block.numbers.frontExtension?.sum)).toBe("measured on the block brought in");
     expect(plain.block.numbers.crotchDepth?.mm).toBeCloseTo(330 - 60, 0);
     const wide = derivedOf(jobOf(own, "palazzo"));
     // Two gaps of 120 a panel open the hem by the same again; the seams that were not opened keep their lengths.
@@ -224,7 +225,7 @@ describe("what cannot be taken in is refused with a sentence", () => {
         landmarks: { ...own.landmarks, front: { ...front, hemSide: front.hemInseam, hemInseam: front.hemSide } },
       }),
     );
-    expect(swapped).toMatchObject({ ok: false, errors: [{ message: expect.stringMatching(/wrong order/) as string }] });
+    expect(swapped).toMatchObject({ ok: false, errors: [{ says: expect.toSay(/wrong order/) }] });
   });
 
   test("choosing one's own block before there is one says what to do", () => {
@@ -232,7 +233,7 @@ describe("what cannot be taken in is refused with a sentence", () => {
     expect(none).toMatchObject({
       ok: false,
       status: 422,
-      errors: [{ path: "block.own", message: expect.stringMatching(/Bring in/) as string }],
+      errors: [{ path: "block.own", says: expect.toSay(/Bring in/) }],
     });
   });
 });

@@ -1,0 +1,65 @@
+import type { Mm } from "./brands";
+import { formatLength, type Tape } from "./format";
+import type { Unit } from "./length";
+import type { Quantity } from "./quantity";
+import type { Sentence, Told } from "./told";
+
+/** What lengths are told in: a tape, or the millimetres in which everything is computed. */
+export type Telling = Tape | "mm";
+
+/** The tape of a card's unit. */
+export const tapeOf = (unit: Unit): Tape => (unit === "in" ? "in" : "cm");
+
+/** Millimetres for a reader: one decimal at most, no trailing zero. */
+export function plain(mm: Mm): string {
+  return String(Math.round(mm * 10) / 10 || 0);
+}
+
+/** A share or a ratio as text, to a hundredth. */
+export function ratioText(ratio: number): string {
+  return String(Number(ratio.toFixed(2)));
+}
+
+function lengthText(mm: Mm, telling: Telling, withUnit: boolean): string {
+  if (telling === "mm") return `${plain(mm)}${withUnit ? " mm" : ""}`;
+  return formatLength(mm, telling, { withUnit });
+}
+
+/** "3 to 12 cm": whole centimetres on both ends without their tenths. */
+function rangeText({ low, high, word }: Extract<Told, { kind: "range" }>, telling: Telling, withUnit: boolean): string {
+  const [from, to] = [low, high].map((mm) => lengthText(mm, telling, false)) as [string, string];
+  const whole = telling === "cm" && from.endsWith(".0") && to.endsWith(".0");
+  const shown = [from, to].map((text) => (whole ? text.slice(0, -2) : text));
+  return `${shown[0]} ${word} ${shown[1]}${withUnit ? ` ${telling}` : ""}`;
+}
+
+/** One number as text. */
+export function tellNumber(told: Told, telling: Telling, withUnit = true): string {
+  switch (told.kind) {
+    case "length":
+      return lengthText(told.mm, telling, withUnit);
+    case "range":
+      return rangeText(told, telling, withUnit);
+    case "making":
+      return `${plain(told.mm)} mm`;
+    case "angle":
+      return `${told.degrees.toFixed(1)} degrees`;
+    case "ratio":
+      return ratioText(told.ratio);
+    case "count":
+      return String(told.count);
+  }
+}
+
+/** A sentence as text, its lengths on a tape with their unit. */
+export function tell(sentence: Sentence, telling: Telling): string {
+  return sentence.map((part) => (typeof part === "string" ? part : tellNumber(part, telling))).join("");
+}
+
+/** A sum as text, its lengths on a tape without their unit: "hip 41 3/8 / 4 + 1". */
+export function tellSum(sum: Sentence, telling: Telling): string {
+  return sum.map((part) => (typeof part === "string" ? part : tellNumber(part, telling, false))).join("");
+}
+
+/** The sum of a quantity in millimetres, as the headless reply gives it. */
+export const formulaOf = ({ sum }: Pick<Quantity, "sum">): string => tellSum(sum, "mm");

@@ -1,0 +1,95 @@
+import type { Degrees, Mm } from "./brands";
+
+/** A length: told on the maker's tape. */
+export interface ToldLength {
+  readonly kind: "length";
+  readonly mm: Mm;
+}
+
+/** Two lengths between which something lies: told on the tape with their unit once. */
+interface ToldRange {
+  readonly kind: "range";
+  readonly low: Mm;
+  readonly high: Mm;
+  readonly word: "to" | "and";
+}
+
+/** A tolerance of making, finer than any tape: told in millimetres whatever the tape is. */
+interface ToldMaking {
+  readonly kind: "making";
+  readonly mm: Mm;
+}
+
+interface ToldAngle {
+  readonly kind: "angle";
+  readonly degrees: Degrees;
+}
+
+interface ToldRatio {
+  readonly kind: "ratio";
+  readonly ratio: number;
+}
+
+interface ToldCount {
+  readonly kind: "count";
+  readonly count: number;
+}
+
+/** A number within a sentence, of the kind that says how it is told. */
+export type Told = ToldLength | ToldRange | ToldMaking | ToldAngle | ToldRatio | ToldCount;
+
+/** What is said to a reader: words and numbers in their order. A sum ("hip 104 / 4 + 2.5") is one as well. */
+export type Sentence = readonly (string | Told)[];
+
+export const making = (mm: Mm): ToldMaking => ({ kind: "making", mm });
+export const angle = (degrees: Degrees): ToldAngle => ({ kind: "angle", degrees });
+export const ratio = (value: number): ToldRatio => ({ kind: "ratio", ratio: value });
+export const count = (value: number): ToldCount => ({ kind: "count", count: value });
+/** "3 to 12 cm"; a range stated the wrong way round reads upward. */
+export const range = (a: Mm, b: Mm, word: "to" | "and" = "to"): ToldRange => ({
+  kind: "range",
+  low: Math.min(a, b),
+  high: Math.max(a, b),
+  word,
+});
+
+type Sayable = string | Mm | Told | Sentence;
+
+/**
+ * Makes a sentence from a template: a bare number in it is a length in millimetres, text is taken as it is, and another
+ * sentence is taken in.
+ */
+export function say(words: readonly string[], ...values: readonly Sayable[]): Sentence {
+  const parts: (string | Told)[] = [];
+  const add = (part: string | Told): void => {
+    const last = parts.length - 1;
+    if (part === "") return;
+    if (typeof part === "string" && typeof parts[last] === "string") parts[last] += part;
+    else parts.push(part);
+  };
+  words.forEach((text, i) => {
+    add(text);
+    const value = values[i];
+    if (value === undefined) return;
+    if (typeof value === "number") add({ kind: "length", mm: value });
+    else if (Array.isArray(value)) (value as Sentence).forEach(add);
+    else add(value as string | Told);
+  });
+  return parts;
+}
+
+/** A template's `{name}` places filled from numbers by their names; throws where one is missing. */
+export function fill(template: string, numbers: Readonly<Record<string, Told>>): Sentence {
+  return template.split(/(\{\w+\})/).flatMap((part): Sentence => {
+    if (part === "") return [];
+    if (!/^\{\w+\}$/.test(part)) return [part];
+    const found = numbers[part.slice(1, -1)];
+    if (!found) throw new RangeError(`the sentence “${template}” has no number ${part}`);
+    return [found];
+  });
+}
+
+/** True where two sentences say the same. */
+export function sameSentence(a: Sentence, b: Sentence): boolean {
+  return a === b || JSON.stringify(a) === JSON.stringify(b);
+}
