@@ -3,6 +3,7 @@ const ROOMS = [
   "units",
   "geometry",
   "body",
+  "pattern",
   "drafting",
   "bodice",
   "moves",

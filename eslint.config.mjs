@@ -1,6 +1,14 @@
 import next from "eslint-config-next/core-web-vitals";
 import nextTypescript from "eslint-config-next/typescript";
 
+const TEXT = "/^(id|name|label)$/";
+const TEXT_TESTS = [
+  `CallExpression[callee.property.name=/^(startsWith|endsWith|match|replace|split)$/][callee.object.property.name=${TEXT}]`,
+  `CallExpression[callee.property.name=/^(test|exec)$/] > MemberExpression[property.name=${TEXT}]`,
+  `BinaryExpression[operator=/^[!=]==$/][left.property.name=${TEXT}][right.type="Literal"]`,
+  `SwitchStatement[discriminant.property.name=${TEXT}]`,
+].map((selector) => ({ selector, message: "Let the data say what it is: add a field, and test that." }));
+
 const config = [
   ...next,
   ...nextTypescript,
@@ -22,6 +30,12 @@ const config = [
       "@typescript-eslint/consistent-type-imports": "error",
       eqeqeq: "error",
     },
+  },
+  {
+    // What a thing is stands in its data: nothing is decided by the text of an id, a name or a label.
+    files: ["src/**/*.{ts,tsx}"],
+    ignores: ["**/*.test.{ts,tsx}"],
+    rules: { "no-restricted-syntax": ["error", ...TEXT_TESTS] },
   },
   {
     // The core has no interface, no clock, no chance of its own: same job, same pattern.

@@ -1,18 +1,10 @@
+import { edgeOf, roleLength } from "../src/core/pattern";
 import { Refusal } from "../src/core/units";
 import { writeFileSync } from "node:fs";
 import { derive, deriveShape } from "../src/core/derive";
 import { handOver } from "../src/core/derive/handOver";
 import { resolveBody } from "../src/core/body";
-import {
-  BACKS,
-  draftBlock,
-  edgeOf,
-  presetFor,
-  roleLength,
-  SCHOOLS,
-  type BackHow,
-  type DraftedSchool,
-} from "../src/core/drafting";
+import { BACKS, draftBlock, presetFor, SCHOOLS, type BackHow, type DraftedSchool } from "../src/core/drafting";
 import { pathLength } from "../src/core/geometry";
 import { badPair, badPattern, pinch } from "../src/core/testing/badOutline";
 import { STYLES } from "../src/core/styles";

@@ -1,18 +1,13 @@
+import { panelIsClosed, panelOutline, type Join, type Panel, rimGirth } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./body";
 import {
   draftBlock,
   ownBlock,
-  halvesOf,
   LEG_JOINS,
-  panelIsClosed,
-  panelOutline,
   resolveRules,
-  rimLength,
   type Block,
   type ChangedRule,
-  type Join,
-  type Panel,
   type ResolvedRules,
 } from "./drafting";
 import { runMoves, type WorksheetLine } from "./derive/runMoves";
@@ -151,7 +146,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const { panels, joins, plan } = run.state;
     refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
-    const waistGirth = panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
+    const waistGirth = rimGirth({ panels, joins }, "waist");
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
     const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
     return {

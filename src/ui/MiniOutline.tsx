@@ -1,4 +1,4 @@
-import { isOf, panelPath, type Panel } from "@/core/drafting";
+import { isOf, panelPath, type Panel } from "@/core/pattern";
 import { arrange } from "./table/arrange";
 import { boundsOf, pathData } from "./table/layout";
 import { styleOf } from "./table/PanelView";
@@ -27,10 +27,10 @@ export function MiniOutline({
           key={id}
           d={pathData(panelPath(item), true)}
           transform={`translate(${at[0]} ${at[1]})`}
-          fill={styleOf(id).wash}
-          stroke={styleOf(id).color}
+          fill={styleOf(item).wash}
+          stroke={styleOf(item).color}
           strokeWidth={1.5}
-          strokeDasharray={isOf(id, "back") ? "6 3" : undefined}
+          strokeDasharray={isOf(item, "back") ? "6 3" : undefined}
           vectorEffect="non-scaling-stroke"
         />
       ))}

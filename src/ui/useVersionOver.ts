@@ -1,9 +1,9 @@
 "use client";
+import { type Panel } from "@/core/pattern";
 import { useMemo } from "react";
 import { deriveShape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { jobOfVersion } from "@/core/derive/versions";
-import type { Panel } from "@/core/drafting";
 import type { Readings } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
 

@@ -1,5 +1,5 @@
+import { type Panel } from "@/core/pattern";
 import type { Derived } from "@/core/derive";
-import type { Panel } from "@/core/drafting";
 import type { Sentence } from "@/core/units";
 
 /** What the worker works out behind the page: everything after the seam lines. */

@@ -1,5 +1,6 @@
+import { ALLOWANCE_SETS } from "../finish";
+import { edgesWithRole } from "../pattern";
 import { say } from "../units";
-import { edgesWithRole } from "../drafting";
 import { acrossGrain } from "../inspect";
 import type { AdviceRule } from "./advice";
 
@@ -31,7 +32,7 @@ export const narrowAllowances: AdviceRule = {
   label: "Narrow allowances in stretch cloth",
   note: "Soft or stretch cloth, so little allowance.",
   judge({ cloth, allowances }) {
-    if (cloth.stretch < STRETCHY || allowances.id === "stretch" || allowances.id === "overlocked") return null;
+    if (cloth.stretch < STRETCHY || ALLOWANCE_SETS[allowances.id].narrow) return null;
     return {
       id: this.id,
       message: say`Stretch cloth is sewn and trimmed in one, so its allowances can be narrow.`,

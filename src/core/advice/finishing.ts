@@ -1,4 +1,4 @@
-import { edgesWithRole } from "../drafting";
+import { edgesWithRole } from "../pattern";
 import { elasticOf, pulledOn } from "../finish";
 import { asStored, bandGapes } from "../inspect";
 import { plain, say } from "../units";
@@ -31,7 +31,7 @@ export const rolledCircle: AdviceRule = {
   note: "Wide or circular hem, so a narrow hem.",
   judge({ finish, legs, finishSource }) {
     const { hem } = finish;
-    if (!legs.some((p) => p.ring) || !hem || hem.kind === "rolled" || hem.kind === "faced") return null;
+    if (!legs.some((p) => p.worn?.ring) || !hem || hem.kind === "rolled" || hem.kind === "faced") return null;
     return {
       id: this.id,
       message: say`The flounce is cut in a circle, so its hem is best rolled narrowly.`,

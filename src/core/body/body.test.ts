@@ -1,4 +1,5 @@
 import { questionsOf, resolveBody, type Body } from ".";
+import { complaintsOf } from "../testing/said";
 
 const card = (measures: Body["measures"], unit: Body["unit"] = "cm"): Body => ({ name: "", unit, measures });
 

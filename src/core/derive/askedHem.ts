@@ -1,8 +1,8 @@
-import { legOf, rimLength } from "../drafting";
+import { legOf, rimLength } from "../pattern";
 import type { Job } from "../files";
-import { isStated, type MoveContext } from "../moves";
+import { type MoveContext } from "../moves";
 import type { MoveEntry, Style } from "../styles";
-import { exactLength, readLength, type LengthInput, type Mm, Refusal } from "../units";
+import { exactLength, readLength, type LengthInput, type Mm, Refusal, isStated } from "../units";
 import { type MovesRun, type WorksheetLine } from "./runMoves";
 
 /** Moves that decide how wide the hem is; the last of them that is made has the last word. */

@@ -1,4 +1,4 @@
-import { edgesWithRole, type Join, type Panel } from "../drafting";
+import { edgesWithRole, type Join, type Panel } from "../pattern";
 import type { AllowanceSet, ResolvedFinish } from "../finish";
 import { pathTurn, type HemCut, type OpeningCut } from "../pieces";
 import { quantity, type Mm, type Quantity, say, making, angle, toDegrees } from "../units";

@@ -1,4 +1,4 @@
-import { panelArea, panelOutline, type Panel } from "../drafting";
+import { panelArea, panelOutline, type Panel } from "../pattern";
 import type { Remedy } from "../inspect";
 import {
   formulaOf,
@@ -32,7 +32,7 @@ function panelReply(panel: Panel): unknown {
     id: panel.id,
     name: panel.name,
     half: panel.half,
-    material: panel.material,
+    material: panel.cutting.material,
     edges: edges.map((e, i) => ({
       id: e.id,
       role: e.role,

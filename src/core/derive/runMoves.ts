@@ -1,18 +1,10 @@
-import {
-  drawSettledLegs,
-  isOf,
-  LEG_JOINS,
-  panelMap,
-  panelOutline,
-  type Block,
-  type Numbers,
-  type Panel,
-} from "../drafting";
+import { isOf, panelMap, panelOutline, type Panel, onPanel } from "../pattern";
+import { drawSettledLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
-import { isStated, MOVES, onPanel, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import { MOVES, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
-import { type Mm, type Quantity, Refusal, fill, say, type Figure, type Sentence } from "../units";
+import { type Mm, type Quantity, Refusal, fill, say, type Figure, type Sentence, isStated } from "../units";
 
 /** Redrawn legs stay as they were while what is cut from them is pulled and set. */
 const legsOf = remembered(drawSettledLegs);
@@ -57,7 +49,11 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const reconcile = (): void => {
     if (!stale) return;
     const { plan, legs } = legsOf(state.plan);
-    state = { ...state, plan, panels: [legs.front, legs.back] };
+    state = {
+      ...state,
+      plan,
+      panels: [legs.front, legs.back, ...state.panels.filter((p) => p.is.component !== "legs")],
+    };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
     const numbers = { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) };
@@ -167,8 +163,8 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(plan, line.numbers, panels) : undefined;
     if (!handles) return line;
     const placed = handles.flatMap((handle): Handle[] => {
-      const root = handle.panel === "back" ? "back" : "front";
-      const on = panels.find((p) => isOf(p.id, root) && p.half !== "left" && standsOn(handle, p));
+      const { root } = handle;
+      const on = panels.find((p) => root && isOf(p, root) && p.half !== "left" && standsOn(handle, p));
       return on ? [{ ...handle, panel: on.id }] : [];
     });
     return { ...line, handles: placed };

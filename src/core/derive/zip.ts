@@ -1,6 +1,16 @@
-import { panelById, refPath, refsLength, rimEdges, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
+import {
+  panelById,
+  refPath,
+  refsLength,
+  rimOf,
+  edgeOf,
+  type Edge,
+  type EdgeRef,
+  type Join,
+  type Panel,
+} from "../pattern";
 import type { ResolvedFinish } from "../finish";
-import { angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
+import { bisect, angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { quantity, toDegrees, type Mm, type Quantity, say } from "../units";
 
 /** The zip against the seam it is sewn into: a centre or the left side. Lengths run down from the sewn waist. */
@@ -19,13 +29,7 @@ function smoothLength(crotch: Path): Mm {
   const whole = pathLength(crotch);
   const top = pathEndTangent(crotch);
   const turnAt = (down: Mm): number => Math.abs(toDegrees(angleFromTo(pathAt(crotch, whole - down).tangent, top)));
-  let [low, high] = [0, whole];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (turnAt(middle) <= MOST_TURN_DEGREES) low = middle;
-    else high = middle;
-  }
-  return low;
+  return turnAt(whole) <= MOST_TURN_DEGREES ? whole : bisect(turnAt, MOST_TURN_DEGREES, 0, whole);
 }
 
 /**
@@ -64,10 +68,9 @@ export function planZip(
 function reachesWaist(panels: readonly Panel[], top: EdgeRef | undefined): boolean {
   if (!top) return false;
   const panel = panelById(panels, top.panel);
-  const at = panel.edges.findIndex((e) => e.id === top.edge);
+  const at = panel.edges.indexOf(edgeOf(panel, top.edge));
   const n = panel.edges.length;
-  const rim = rimEdges(panel, "waist");
-  return [at + 1, at + n - 1].some((i) => rim.includes(panel.edges[i % n] as Edge));
+  return [at + 1, at + n - 1].some((i) => rimOf(panel.edges[i % n] as Edge) === "waist");
 }
 
 /**
@@ -79,7 +82,7 @@ export function centreOf(
   joins: readonly Join[],
   root: "front" | "back",
 ): { readonly whole: Mm; readonly hipAlong: Mm; readonly smoothAlong: Mm } | null {
-  const join = joins.find((j) => j.kind === "crotch" && j.id.startsWith(`crotch-${root}`) && j.leg !== "left");
+  const join = joins.find((j) => j.kind === "centre" && j.root === root && j.leg !== "left");
   const down = [...(join?.a ?? [])].reverse();
   if (!reachesWaist(panels, down[0])) return null;
   let above = 0;

@@ -1,3 +1,4 @@
+import { type Edge, type Panel, type PanelLine, wholePanelOf } from "../pattern";
 import {
   angleFromTo,
   line,
@@ -17,9 +18,9 @@ import {
   truedCurve,
   type Path,
   type Point,
+  pathAlongAtLevel,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
-import type { Edge, Panel, PanelLine } from "./panel";
 import { FLARED, type LegPlan } from "./plan";
 
 /** A panel's runs before assembly, in the canonical frame (centre left), each onward from the centre. */
@@ -50,16 +51,7 @@ export function drawnHem(plan: LegPlan): Mm {
 export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
   const { hem } = legs.levels;
   if (hem >= drawnHem(legs)) return [front, back];
-  const alongAt = (path: Path): Mm => {
-    const whole = pathLength(path);
-    let [low, high] = [0, whole];
-    for (let i = 0; i < 60; i++) {
-      const middle = (low + high) / 2;
-      if (pathAt(path, middle).point[1] < hem) low = middle;
-      else high = middle;
-    }
-    return (low + high) / 2;
-  };
+  const alongAt = (path: Path): Mm => pathAlongAtLevel(path, hem) ?? pathLength(path);
   const sideAt = alongAt(front.side);
   const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
   const cut = (o: Outline): Outline => {
@@ -146,8 +138,9 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   return {
     id: kind,
     name: kind === "front" ? "Front" : "Back",
+    is: wholePanelOf("legs", kind),
     half: "both",
-    material: "shell",
+    cutting: { material: "shell" },
     edges,
     lines,
     landmarks: {

@@ -1,10 +1,10 @@
+import { type Panel } from "../pattern";
 import { Refusal } from "../units";
 import type { BodyMeasures } from "../body";
 import {} from "./refuseImpossible";
 import { Drafter, type Numbers, type Step } from "./drafter";
 import { drawLegs } from "./draw";
 import { narrate } from "./narrate";
-import type { Panel } from "./panel";
 import type { LegPlan } from "./plan";
 import { planLeg, SIDE_DIFFERENCES } from "./planLeg";
 import type { ResolvedRules } from "./rules";

@@ -1,3 +1,4 @@
+import { smallestRadius } from "../pattern";
 import {
   cornerCurve,
   cubic,
@@ -12,7 +13,6 @@ import {
   type Segment,
 } from "../geometry";
 import type { Mm } from "../units";
-import { smallestRadius } from "./panel";
 import type { Levels, PanelPlan } from "./plan";
 
 const clamp = (value: Mm, low: Mm, high: Mm): Mm => Math.min(high, Math.max(low, value));

@@ -34,10 +34,16 @@ export class Drafter {
     return value;
   }
 
-  /** Records a step; the numbers it used are read from its template. */
-  step(panel: string, template: string, { points = {}, guides = [], drawn = [] }: StepDrawing = {}): void {
-    const numbers = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
-    const sentence = fill(template, this.known);
+  /** Records a step; the numbers it used are read from its template, words that the maker chose are given beside it. */
+  step(
+    panel: string,
+    template: string,
+    { points = {}, guides = [], drawn = [] }: StepDrawing = {},
+    words: Readonly<Record<string, string>> = {},
+  ): void {
+    const named = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
+    const numbers = named.filter((name) => !(name in words));
+    const sentence = fill(template, { ...this.known, ...words });
     this.done.push({ n: this.done.length + 1, panel, sentence, numbers, points, guides, drawn });
   }
 

@@ -1,6 +1,7 @@
+import { landmarkOf, roleLength } from "../pattern";
 import { said } from "../testing/said";
 import fc from "fast-check";
-import { landmarkOf, netWaist, roleLength } from ".";
+import { netWaist } from ".";
 import { dartBudget } from "./darts";
 import { kneeSlope } from "./legSeams";
 import { deriveShape } from "../derive";

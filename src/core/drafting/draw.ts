@@ -1,3 +1,4 @@
+import { panelMap } from "../pattern";
 import {
   line,
   pathCrossings,
@@ -13,7 +14,6 @@ import { quantity, type Mm, type Quantity, Refusal, say, type Sentence } from ".
 import { assemble, cutAtHem, drawnHem, type Outline } from "./assemble";
 import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
-import { panelMap } from "./panel";
 import {} from "./refuseImpossible";
 import { FLARED, hemChord, type LegPlan, type PanelPlan } from "./plan";
 import type { DrawnLegs } from "./drawn";

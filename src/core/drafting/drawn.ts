@@ -1,6 +1,6 @@
+import { type Panel } from "../pattern";
 import type { Quantity } from "../units";
 import type { CrotchCurve } from "./crotch";
-import type { Panel } from "./panel";
 
 /** Front and back drawn and reconciled, with what the reconciling had to solve. */
 export interface DrawnLegs {

@@ -1,5 +1,4 @@
-export * from "./panel";
-export * from "./joins";
+export { LEG_JOINS } from "./legJoins";
 export * from "./rules";
 export * from "./schools";
 export * from "./resolveRules";

@@ -1,9 +1,9 @@
+import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../pattern";
 import type { Path, Point, Segment } from "../geometry";
 import { BACK_MAKINGS } from "./backs";
 import type { CrotchCurve } from "./crotch";
 import type { DrawnLegs } from "./drawn";
 import type { Drafter } from "./drafter";
-import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "./panel";
 import type { LegPlan } from "./plan";
 import type { ResolvedRules } from "./rules";
 
@@ -25,7 +25,7 @@ interface Scene {
 }
 
 function sceneOf(panel: Panel, crotch: CrotchCurve | null): Scene {
-  const mirrored = panel.id === "front";
+  const mirrored = panel.is.root === "front";
   const xs = Object.values(panel.landmarks).map((p) => p[0]);
   const [left, right] = [Math.min(...xs) - BEYOND, Math.max(...xs) + BEYOND];
   const [upper, ...lower] = edgeOf(panel, "side").path;

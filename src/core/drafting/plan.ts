@@ -1,6 +1,6 @@
+import { type Edge, type PanelLine } from "../pattern";
 import type { Mm } from "../units";
 import type { Path, Point } from "../geometry";
-import type { Edge, PanelLine } from "./panel";
 import type { DartPlan } from "./waist";
 
 /** A panel brought in, on its seam lines, in the canonical frame, with the levels it was placed by. */

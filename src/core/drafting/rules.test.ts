@@ -1,14 +1,12 @@
+import { edgeOf, landmarkOf, roleLength } from "../pattern";
 import { Refusal } from "../units";
 import { said } from "../testing/said";
 import fc from "fast-check";
 import {
   BACKS,
   draftBlock,
-  edgeOf,
-  landmarkOf,
   presetFor,
   resolveRules,
-  roleLength,
   SCHOOLS,
   type BackHow,
   type DraftedSchool,

@@ -1,7 +1,7 @@
+import { landmarkOf } from "../pattern";
 import { deriveShape } from "../derive";
 import type { Job } from "../files";
 import { palazzoJob, shapeOf } from "../testing/jobs";
-import { landmarkOf } from ".";
 
 /**
  * Six bodies worked by hand for each school: every sum is written out beside its result, in millimetres, as a cutter

@@ -1,10 +1,10 @@
+import { edgeOf } from "../pattern";
 import { pathLength } from "../geometry";
 import { type Mm, Refusal } from "../units";
 import { drawnHem } from "./assemble";
 import {} from "./refuseImpossible";
 import { drawLegs } from "./draw";
 import type { DrawnLegs } from "./drawn";
-import { edgeOf } from "./panel";
 import type { LegPlan, PanelPlan } from "./plan";
 
 /** A hem that misses what was asked by more than this is drawn again. */

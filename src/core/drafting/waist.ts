@@ -1,3 +1,4 @@
+import { type Edge, type PanelLine } from "../pattern";
 import {
   angleFromTo,
   curveByDirections,
@@ -23,7 +24,6 @@ import {
   type Segment,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
-import type { Edge, PanelLine } from "./panel";
 
 /** Darts of one panel: how many, how wide each mouth is, how long their legs are, where and which way they run. */
 export interface DartPlan {

@@ -1,3 +1,4 @@
+import { isOf } from "../pattern";
 import { PDFDocument, rgb, StandardFonts } from "pdf-lib";
 import { boxOf, type Box, type Point } from "../geometry";
 import type { Mm } from "../units";
@@ -208,8 +209,8 @@ function cross(pen: Pen, [x, y]: Point): void {
 
 function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
   const { piece, turned } = placed;
-  const back = piece.id.startsWith("back");
-  const own = back ? BACK : piece.id.startsWith("front") ? FRONT : FAINT;
+  const back = isOf(piece, "back");
+  const own = back ? BACK : isOf(piece, "front") ? FRONT : FAINT;
   pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
   pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
   for (const l of piece.panel.lines) {

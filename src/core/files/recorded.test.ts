@@ -1,6 +1,6 @@
+import { panelById, type Panel } from "../pattern";
 import { said } from "../testing/said";
 import { derive } from "../derive";
-import { panelById, type Panel } from "../drafting";
 import { pointDistance, type Point } from "../geometry";
 import { outlineOf, recordedJobs, type RecordedOutline } from "../testing/recorded";
 import { parseJob } from "./job";

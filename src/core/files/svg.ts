@@ -1,4 +1,4 @@
-import { isOf } from "../drafting";
+import { isOf } from "../pattern";
 import type { Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "./sheet";
@@ -19,8 +19,8 @@ function pathData(points: readonly Point[], close: boolean): string {
 
 /** The seam line in the panel's own line style: front solid, back long dashes, other parts solid. */
 function seamStyle(piece: Piece): string {
-  if (isOf(piece.id, "front")) return 'stroke="#0b6e6e"';
-  if (isOf(piece.id, "back")) return 'stroke="#7a2f7d" stroke-dasharray="12 5"';
+  if (isOf(piece, "front")) return 'stroke="#0b6e6e"';
+  if (isOf(piece, "back")) return 'stroke="#7a2f7d" stroke-dasharray="12 5"';
   return 'stroke="#4a5a63" stroke-dasharray="2 2"';
 }
 

@@ -1,5 +1,5 @@
+import { type AllowanceKind } from "../pattern";
 import { type Mm, type Unit, type Complaint } from "../units";
-import type { AllowanceKind } from "../drafting";
 import { lengthWithin } from "./entryReader";
 import type { Allowances } from "./schema";
 
@@ -20,6 +20,8 @@ export type AllowanceSetId = NonNullable<Allowances["set"]>;
 interface NamedSet {
   readonly label: string;
   readonly note: string;
+  /** Sewn and trimmed in one, as stretch cloth is. */
+  readonly narrow?: true;
   readonly widths: AllowanceSet["widths"];
 }
 
@@ -28,27 +30,89 @@ export const ALLOWANCE_SETS: Readonly<Record<AllowanceSetId, NamedSet>> = {
   woven: {
     label: "firm woven cloth",
     note: "Pressed open seams.",
-    widths: { side: 20, inseam: 15, crotch: 12, zip: 25, waist: 10, band: 10, style: 20, pocket: 10 },
+    widths: {
+      side: 20,
+      inseam: 15,
+      crotch: 12,
+      zip: 25,
+      waist: 10,
+      band: 10,
+      style: 20,
+      pocket: 10,
+      shoulder: 20,
+      neck: 7,
+      armhole: 7,
+    },
   },
   stretch: {
     label: "stretch cloth",
     note: "A little, sewn and trimmed in one.",
-    widths: { side: 7, inseam: 7, crotch: 7, zip: 20, waist: 7, band: 7, style: 7, pocket: 7 },
+    narrow: true,
+    widths: {
+      side: 7,
+      inseam: 7,
+      crotch: 7,
+      zip: 20,
+      waist: 7,
+      band: 7,
+      style: 7,
+      pocket: 7,
+      shoulder: 7,
+      neck: 7,
+      armhole: 7,
+    },
   },
   overlocked: {
     label: "overlocked",
+    narrow: true,
     note: "The overlocker cuts at 7 mm; along a zip the seam is still pressed open.",
-    widths: { side: 7, inseam: 7, crotch: 7, zip: 25, waist: 10, band: 10, style: 7, pocket: 7 },
+    widths: {
+      side: 7,
+      inseam: 7,
+      crotch: 7,
+      zip: 25,
+      waist: 10,
+      band: 10,
+      style: 7,
+      pocket: 7,
+      shoulder: 7,
+      neck: 7,
+      armhole: 7,
+    },
   },
   "let-out": {
     label: "to let out later",
     note: "Wide at side, centre back and inseam, so that the garment can grow.",
-    widths: { side: 38, inseam: 20, crotch: 20, zip: 25, waist: 10, band: 10, style: 20, pocket: 10 },
+    widths: {
+      side: 38,
+      inseam: 20,
+      crotch: 20,
+      zip: 25,
+      waist: 10,
+      band: 10,
+      style: 20,
+      pocket: 10,
+      shoulder: 38,
+      neck: 7,
+      armhole: 7,
+    },
   },
   children: {
     label: "children, to grow",
     note: "Wide at the sides; local product-safety rules decide about cords and buttons.",
-    widths: { side: 25, inseam: 20, crotch: 15, zip: 25, waist: 10, band: 10, style: 15, pocket: 10 },
+    widths: {
+      side: 25,
+      inseam: 20,
+      crotch: 15,
+      zip: 25,
+      waist: 10,
+      band: 10,
+      style: 15,
+      pocket: 10,
+      shoulder: 25,
+      neck: 7,
+      armhole: 7,
+    },
   },
 };
 

@@ -1,9 +1,12 @@
+import { centreOnFold, cutTop, edgesWithRole, isCutTo, isOf, isMain, type Panel, type TopCut } from "../pattern";
 import { say, Refusal } from "../units";
-import { panelById, type Join, type Panel } from "../drafting";
-import { cutTop } from "../moves";
-import { renamedPanels, unsettled, type Garment } from "./garment";
+import { unsettled, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
 import type { ResolvedWaist } from "./resolved";
+
+const ID = "contour-band";
+
+type LegRoot = "front" | "back";
 
 /**
  * A contour band: the top of front and back cut off, its darts closed, cut twice so that it faces itself. What is left
@@ -14,10 +17,11 @@ export function contourBand(
   { depth, contrast }: Extract<ResolvedWaist, { kind: "contour-band" }>,
   opens: OpensAt,
 ): Garment {
-  const legs = (["front", "back"] as const).map((root) =>
-    garment.panels.find((p) => p.id === root && p.half === "both" && p.edges.some((e) => e.role === "waist")),
-  );
-  if (legs.some((leg) => !leg)) {
+  const legs = (["front", "back"] as const).flatMap((root) => {
+    const whole = garment.panels.find((p) => isOf(p, root) && isMain(p) && edgesWithRole(p, "waist").length > 0);
+    return whole ? [{ root, whole }] : [];
+  });
+  if (legs.length < 2) {
     return unsettled(
       garment,
       say`The waist is cut into parts, so a contour band cannot be cut from it. Choose a straight band.`,
@@ -25,42 +29,47 @@ export function contourBand(
   }
   let cut = garment;
   try {
-    for (const leg of legs as Panel[])
-      cut = cutTop(cut, leg, depth, opens !== `centre-${leg.id}` && leg.id === "front");
+    for (const { root, whole } of legs) {
+      const names = namesOf(whole, root);
+      const banded = cutTop(cut, whole, names, depth, depth.mm, true, "centre");
+      cut = root === "front" && opens !== "centre-front" ? centreOnFold(banded, names.upper.id) : banded;
+    }
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     return unsettled(garment, say`No contour band can be cut here: ${error.says}`);
   }
-  const names = new Map(
-    (legs as Panel[]).flatMap(({ id }): [string, string][] => [
-      [`${id}-yoke`, `band-${id}`],
-      [`${id}-lower`, `${id}-main`],
-    ]),
-  );
-  const named = renamedPanels(cut, names);
-  const part = (panel: Panel): Panel => {
-    const [, root] = /^band-(front|back)$/.exec(panel.id) ?? [];
-    if (root) {
-      const count = panel.cut?.count ?? 2;
-      const material = contrast ? "contrast" : panel.material;
-      return {
-        ...panel,
-        name: `Band, ${root}`,
-        material,
-        alsoCut: [
-          { material, count },
-          { material: "interfacing", count },
-        ],
-      };
-    }
-    return names.has(panel.id.replace(/-main$/, "-lower")) ? { ...panel, of: panel.id.replace(/-main$/, "") } : panel;
+  return { ...cut, panels: cut.panels.map((panel) => asPart(panel, legs, contrast)) };
+}
+
+/** What the band is called that is cut off a leg, and what is left of the leg. */
+const namesOf = ({ id, name }: Panel, root: LegRoot): TopCut => ({
+  by: ID,
+  upper: { id: `band-${root}`, name: `Band, ${root}` },
+  lower: { id: `${id}-main`, name },
+  seam: { id: `band-${root}`, label: `Band, ${root}`, kind: "waist" },
+});
+
+/** The band as a part of its own, faced with itself and stiffened; the leg under it as what is left of the style's. */
+function asPart(
+  panel: Panel,
+  legs: readonly { readonly root: LegRoot; readonly whole: Panel }[],
+  contrast: boolean,
+): Panel {
+  const leg = legs.find(({ whole }) => panel.is.cuts.some((cut) => cut.by === ID && cut.from === whole.id));
+  if (!leg) return panel;
+  if (isCutTo(panel, ID, "below")) return { ...panel, is: { ...panel.is, leftOf: leg.whole.id } };
+  const count = panel.cutting.pieces?.count ?? 2;
+  const material = contrast ? "contrast" : panel.cutting.material;
+  return {
+    ...panel,
+    is: { ...panel.is, component: "part", part: "contour-band", madeFor: leg.whole.id },
+    cutting: {
+      ...panel.cutting,
+      material,
+      also: [
+        { material, count },
+        { material: "interfacing", count },
+      ],
+    },
   };
-  const join = (j: Join): Join => {
-    const [, root] = /^(front|back)-yoke$/.exec(j.id) ?? [];
-    return root ? { ...j, id: `band-${root}`, label: `Band, ${root}`, kind: "waist" } : j;
-  };
-  const panels = named.panels.map(part);
-  // Throws where a part has gone missing: a band that is not there must never pass silently.
-  for (const id of names.values()) panelById(panels, id);
-  return { ...named, panels, joins: named.joins.map(join) };
 }

@@ -1,5 +1,5 @@
+import { along, hemWalk, refsLength, type Join, type Panel } from "../pattern";
 import type { BodyMeasures } from "../body";
-import { against, along, isOf, legOf, refsLength, rimEdges, type EdgeRef, type Join, type Panel } from "../drafting";
 import { quantity, type Mm, type Quantity, say } from "../units";
 import { ELASTIC_JOIN, STRETCHES } from "./elastic";
 import { foldedStrip, unsettled, withParts, type Garment, type Notion } from "./garment";
@@ -9,34 +9,21 @@ export function cuffGirth(asked: Quantity | "auto", { ankle, heel }: BodyMeasure
   return asked === "auto" ? Math.max(0.92 * ankle.mm, (heel.mm + 5) / STRETCHES) : asked.mm;
 }
 
-/** The hem of one leg, walked from the inseam round the front and back again. */
-function hemWalk(panels: readonly Panel[]): EdgeRef[] {
-  const leg = legOf(panels, "right");
-  const hems = (root: "front" | "back"): Panel[] =>
-    leg.filter((p) => isOf(p.id, root) && rimEdges(p, "hem").length > 0);
-  // Hems run from the side to the inseam: the front's is walked back, the back's as it lies.
-  return [
-    ...hems("front").flatMap((p) => rimEdges(p, "hem").map((e) => against(p.id, e.id))),
-    ...hems("back").flatMap((p) => rimEdges(p, "hem").map((e) => along(p.id, e.id))),
-  ];
-}
-
 /** An ankle cuff: one strip a leg, folded once, `girth` round and `depth` deep when finished, the leg's hem gathered in. */
 export function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Garment {
-  const walk = hemWalk(garment.panels);
+  const walk = hemWalk(garment, "right");
   if (walk.length === 0) return unsettled(garment, say`There is no hem left to gather into a cuff.`);
   const strip = foldedStrip(
-    "cuff",
-    "Cuff",
+    { id: "cuff", name: "Cuff", part: "cuff" },
     [{ id: "sewn", name: "sewn edge", length: elastic ? refsLength(garment.panels, walk) : girth, role: "style" }],
     depth,
   );
-  const { cut: _cut, ...pair } = strip;
-  const panel: Panel = { ...pair, material: elastic ? "shell" : "rib", sewn: { all: "band" } };
+  const panel: Panel = { ...strip, cutting: { material: elastic ? "shell" : "rib", sewn: { all: "band" } } };
   const join: Join = {
     id: "cuff",
     label: "Cuff",
-    kind: "style",
+    kind: "cut",
+    by: "cuff",
     how: elastic ? "equal" : "gathered",
     leg: "both",
     a: walk,

@@ -1,4 +1,4 @@
-import { along, refsLength, type Join, type Panel } from "../drafting";
+import { along, refsLength, type Join, type Panel, type Material } from "../pattern";
 import { quantity, say } from "../units";
 import { foldedStrip, unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
 import type { ResolvedBelt, ResolvedTrim } from "./resolved";
@@ -9,10 +9,11 @@ export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: Fin
     belt.length === "auto"
       ? quantity(measures.waist.mm + 300, say`waist ${measures.waist.mm} + ${300} to close`, { waist: measures.waist })
       : belt.length;
-  const strip = (id: string, name: string, long: number, deep: number): Panel => ({
-    ...foldedStrip(id, name, [{ id: "sewn", name: "long edge", length: long, role: "style" }], deep),
-    sewn: { all: "band" },
-  });
+  const strip = (part: "belt" | "belt-loops", name: string, long: number, deep: number): Panel => {
+    const sewn = { id: "sewn", name: "long edge", length: long, role: "style" } as const;
+    const panel = foldedStrip({ id: part, name, part }, [sewn], deep);
+    return { ...panel, cutting: { ...panel.cutting, sewn: { all: "band" } } };
+  };
   // A loop goes over the belt with a little room and is turned in at both ends.
   const loop = belt.width.mm + 35;
   const panels = [
@@ -27,16 +28,20 @@ export function withBelt(garment: Garment, belt: ResolvedBelt, { measures }: Fin
   return withParts(garment, { panels, notions });
 }
 
+/** A panel cut once more, from lining. */
+const lining = (panel: Panel): { material: Material; count: number } => ({
+  material: "lining",
+  count: panel.cutting.pieces?.count ?? 2,
+});
+
 /** What is set into the seams: a pleated strip at the sides, a lining for the flounce. */
 export function withTrim(garment: Garment, trim: ResolvedTrim): Garment {
   if (trim.kind === "flounce-lining") {
-    if (!garment.panels.some((p) => p.ring)) return unsettled(garment, say`There is no flounce to line.`);
+    if (!garment.panels.some((p) => p.worn?.ring)) return unsettled(garment, say`There is no flounce to line.`);
     return {
       ...garment,
       panels: garment.panels.map((p) =>
-        p.ring
-          ? { ...p, alsoCut: [...(p.alsoCut ?? []), { material: "lining" as const, count: p.cut?.count ?? 2 }] }
-          : p,
+        p.worn?.ring ? { ...p, cutting: { ...p.cutting, also: [...(p.cutting.also ?? []), lining(p)] } } : p,
       ),
     };
   }
@@ -44,17 +49,19 @@ export function withTrim(garment: Garment, trim: ResolvedTrim): Garment {
   if (!side) return unsettled(garment, say`There is no side seam to set a pleated strip into.`);
   const sewn = refsLength(garment.panels, side.a);
   const strip = foldedStrip(
-    "trim",
-    "Pleated strip",
+    { id: "trim", name: "Pleated strip", part: "trim" },
     [{ id: "sewn", name: "pleated edge", length: sewn * trim.fullness, role: "style" }],
     trim.width.mm,
   );
-  const { cut: _cut, ...pair } = strip;
-  const panel: Panel = { ...pair, material: trim.contrast ? "contrast" : "shell", sewn: { all: "side" } };
+  const panel: Panel = {
+    ...strip,
+    cutting: { material: trim.contrast ? "contrast" : "shell", sewn: { all: "side" } },
+  };
   const join: Join = {
     id: "trim",
     label: "Pleated strip in the side seam",
-    kind: "style",
+    kind: "cut",
+    by: trim.kind,
     how: "pleated",
     leg: side.leg,
     a: side.a,

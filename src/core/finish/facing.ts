@@ -1,8 +1,21 @@
-import { along, isOf, pathIsStraight, rimEdges, type Join, type Panel } from "../drafting";
-import { centreFolded, topWithDartsClosed } from "../moves";
+import {
+  along,
+  isOf,
+  pathIsStraight,
+  rimEdges,
+  type Join,
+  type Panel,
+  centreFolded,
+  topWithDartsClosed,
+  findEdge,
+  isCutTo,
+  partOf,
+} from "../pattern";
 import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import type { OpensAt } from "./resolve";
+
+const ID = "facing";
 
 /**
  * A shaped facing of the waist, `depth` deep, its darts closed: front and back, each as long along the waist as the
@@ -12,24 +25,28 @@ import type { OpensAt } from "./resolve";
 export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garment {
   const made = (["back", "front"] as const).flatMap((root) => {
     const source = garment.panels.find(
-      (p) => isOf(p.id, root) && p.half === "both" && topWithDartsClosed(p, depth) !== null,
+      (p) => isOf(p, root) && p.half === "both" && topWithDartsClosed(p, depth) !== null,
     );
     const top = source && topWithDartsClosed(source, depth);
     if (!source || !top) return [];
     const id = `facing-${root}`;
-    const own: Panel = { ...top, id, name: `Facing, ${root}`, half: "both" };
-    const centre = own.edges.find((e) => e.id === "crotch");
+    const own: Panel = {
+      ...top,
+      cutting: { material: top.cutting.material },
+      id,
+      name: `Facing, ${root}`,
+      is: partOf("facing", { root, madeFor: source.id }),
+    };
+    const centre = findEdge(own, "crotch");
     const folds = centre !== undefined && pathIsStraight(centre.path) && opens !== `centre-${root}`;
-    const { cut: _cut, ...pair } = own;
-    const panel = folds ? centreFolded(pair) : pair;
-    return [
-      { root, source, panel: { ...panel, alsoCut: [{ material: "interfacing" as const, count: folds ? 1 : 2 }] } },
-    ];
+    const panel = folds ? centreFolded(own) : own;
+    return [{ root, source, panel: alsoCut(panel, [{ material: "interfacing", count: folds ? 1 : 2 }]) }];
   });
   const sewn = made.map(({ root, source, panel }): Join => ({
     id: `waist-facing-${root}`,
     label: `Waist and its facing, ${root}`,
     kind: "waist",
+    by: ID,
     how: "equal",
     leg: "both",
     a: [along(panel.id, "waist")],
@@ -38,7 +55,7 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   const [first, second] = made;
   if (!first || !second) {
     const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
-    if (yokes.length > 0 && yokes.every((p) => p.id.endsWith("-yoke"))) return facedWithThemselves(garment, yokes);
+    if (yokes.length > 0 && yokes.every((p) => isCutTo(p, "yoke", "above"))) return facedWithThemselves(garment, yokes);
     return unsettled(
       garment,
       say`The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.`,
@@ -47,7 +64,8 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   const side: Join = {
     id: "facing-side",
     label: "Facing, side seam",
-    kind: "style",
+    kind: "cut",
+    by: ID,
     how: "equal",
     leg: "both",
     a: [along(first.panel.id, "side")],
@@ -56,20 +74,23 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   return withParts(garment, { panels: made.map((m) => m.panel), joins: [...sewn, side] });
 }
 
+/** The panel cut again from other cloth. */
+const alsoCut = (panel: Panel, also: Panel["cutting"]["also"]): Panel => ({
+  ...panel,
+  cutting: { ...panel.cutting, also },
+});
+
 /** A yoke is its own facing: the same outline cut again. */
 function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment {
   return {
     ...garment,
     panels: garment.panels.map((panel) => {
       if (!yokes.includes(panel)) return panel;
-      const count = panel.cut?.count ?? 2;
-      return {
-        ...panel,
-        alsoCut: [
-          { material: panel.material, count },
-          { material: "interfacing", count },
-        ],
-      };
+      const count = panel.cutting.pieces?.count ?? 2;
+      return alsoCut(panel, [
+        { material: panel.cutting.material, count },
+        { material: "interfacing", count },
+      ]);
     }),
   };
 }

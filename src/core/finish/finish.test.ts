@@ -1,8 +1,8 @@
+import { panelById, type Panel } from "../pattern";
 import { said } from "../testing/said";
 import { pathLength } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { derive, deriveShape, type Derived } from "../derive";
-import { panelById, type Panel } from "../drafting";
 import { resolveAllowances, resolveFinish, waistLevelEffect, type Finish } from ".";
 
 const style: Finish = {

@@ -1,4 +1,14 @@
-import { along, edgeOf, panelById, panelOutline, refsLength, type EdgeRef, type Join, type Panel } from "../drafting";
+import {
+  along,
+  edgeOf,
+  panelById,
+  panelOutline,
+  refsLength,
+  type EdgeRef,
+  type Join,
+  type Panel,
+  partOf,
+} from "../pattern";
 import {
   cubic,
   line,
@@ -21,7 +31,7 @@ const ROUND: Mm = 55;
 
 /** The stretches of the centre front seam that a fly covers, from the waist down; empty where the centre is on a fold. */
 function flyRun({ panels, joins }: Garment, long: Mm): readonly EdgeRef[] {
-  const centre = joins.find((j) => j.kind === "crotch" && j.id.startsWith("crotch-front") && j.leg !== "left");
+  const centre = joins.find((j) => j.kind === "centre" && j.root === "front" && j.leg !== "left");
   let rest = long;
   return [...(centre?.a ?? [])].reverse().flatMap((ref): EdgeRef[] => {
     const whole = pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path);
@@ -99,13 +109,17 @@ export function withFly(
   // On a very short centre the fly ends where the seam does.
   const long = refsLength(garment.panels, run);
   const shield = foldedStrip(
-    "fly-shield",
-    "Fly shield",
+    { id: "fly-shield", name: "Fly shield", part: "fly-shield" },
     [{ id: "sewn", name: "edge at the zip", length: long, role: "style" }],
     wide + 7,
   );
   const shielded = withParts(stitched(garment, run, wide), {
-    panels: [{ ...shield, sewn: { all: "pocket" }, alsoCut: [{ material: "interfacing", count: 1 }] }],
+    panels: [
+      {
+        ...shield,
+        cutting: { ...shield.cutting, sewn: { all: "pocket" }, also: [{ material: "interfacing", count: 1 }] },
+      },
+    ],
     notions: [{ id: "hook", label: say`Hook or button at the band`, count: 1, length: null }],
   });
   if (fly.grown === "on") return shielded;
@@ -113,9 +127,14 @@ export function withFly(
   const facing: Panel = {
     id: "fly-facing",
     name: "Fly facing",
+    is: partOf("fly-facing", { root: "front" }),
     half: "both",
-    material: "shell",
-    cut: { count: 1, onFold: false },
+    cutting: {
+      material: "shell",
+      pieces: { count: 1, onFold: false },
+      sewn: { style: "pocket" },
+      also: [{ material: "interfacing", count: 1 }],
+    },
     edges: [
       { ...edge("waist", "waist", [line([0, 0], [wide, 0])]), role: "waist" },
       edge("free", "free edge", facingPath(long, wide)),
@@ -131,13 +150,12 @@ export function withFly(
         ],
       },
     ],
-    sewn: { style: "pocket" },
-    alsoCut: [{ material: "interfacing", count: 1 }],
   };
   const join: Join = {
     id: "fly",
     label: "Fly facing",
-    kind: "style",
+    kind: "cut",
+    by: "fly",
     how: "equal",
     leg: "both",
     a: run,

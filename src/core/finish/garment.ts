@@ -1,5 +1,14 @@
+import {
+  refsLength,
+  type EdgeRef,
+  type Edge,
+  type EdgeRole,
+  type Join,
+  type Panel,
+  partOf,
+  type PartKind,
+} from "../pattern";
 import type { BodyMeasures } from "../body";
-import { refsLength, type EdgeRef, type Edge, type EdgeRole, type Join, type Panel } from "../drafting";
 import { line, type Point } from "../geometry";
 import { type Mm, type Quantity, type Sentence } from "../units";
 
@@ -59,18 +68,6 @@ export function withParts(garment: Garment, parts: Partial<Garment>): Garment {
 export const unsettled = (garment: Garment, sentence: Sentence): Garment =>
   withParts(garment, { undecided: [sentence] });
 
-/** Panels and their edges under other names, everywhere they are joined. */
-export function renamedPanels(garment: Garment, names: ReadonlyMap<string, string>): Garment {
-  const name = (id: string): string => names.get(id) ?? id;
-  const refs = (list: readonly EdgeRef[]): EdgeRef[] => list.map((ref) => ({ ...ref, panel: name(ref.panel) }));
-  return {
-    ...garment,
-    panels: garment.panels.map((p) => (names.has(p.id) ? { ...p, id: name(p.id) } : p)),
-    joins: garment.joins.map((j) => ({ ...j, a: refs(j.a), b: refs(j.b) })),
-    marks: garment.marks.map((m) => ({ ...m, panel: name(m.panel) })),
-  };
-}
-
 const at = (x: Mm, y: Mm): Point => [x, y];
 
 /** A stretch of a strip's sewn edge. */
@@ -86,8 +83,7 @@ export interface StripStretch {
  * from the right end to the left. The fold runs along its middle; the grain along the strip.
  */
 export function foldedStrip(
-  id: string,
-  name: string,
+  { id, name, part }: { readonly id: string; readonly name: string; readonly part: PartKind },
   stretches: readonly StripStretch[],
   depth: Mm,
   lines: readonly Mm[] = [],
@@ -103,9 +99,9 @@ export function foldedStrip(
   return {
     id,
     name,
+    is: partOf(part),
     half: "both",
-    material: "shell",
-    cut: { count: 1, onFold: false },
+    cutting: { material: "shell", pieces: { count: 1, onFold: false } },
     edges: [
       { id: "inner", role, name: "inner edge", path: [line(at(0, 0), at(whole, 0))] },
       { id: "end-right", role: "style", name: "end", path: [line(at(whole, 0), at(whole, 2 * depth))] },

@@ -1,6 +1,5 @@
-import { along, edgesWithRole, type Edge, type Join, type Panel } from "../drafting";
+import { along, edgesWithRole, type Edge, type Join, type Panel, middleGrain, partOf } from "../pattern";
 import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../geometry";
-import { middleGrain } from "../moves";
 import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 
@@ -30,12 +29,12 @@ function hemStrip(panel: Panel, depth: Mm): Panel | null {
   const strip: Panel = {
     id: `hem-facing-${panel.id}`,
     name: `Hem facing, ${panel.name.toLowerCase()}`,
+    is: partOf("hem-facing", { root: panel.is.root, madeFor: panel.id }),
     half: panel.half,
-    material: panel.material,
+    cutting: { material: panel.cutting.material, sewn: { style: "pocket" } },
     edges,
     landmarks: {},
     lines: [],
-    sewn: { style: "pocket" },
   };
   const outline = [pathStart(down), pathEnd(down), pathEnd(hem.path), pathStart(pathReverse(up))];
   return { ...strip, lines: [middleGrain(outline)] };
@@ -43,17 +42,18 @@ function hemStrip(panel: Panel, depth: Mm): Panel | null {
 
 /** A shaped facing for the hem of every panel, sewn to it and at both seams. */
 export function withHemFacing(garment: Garment, depth: Mm): Garment {
-  const hemmed = garment.panels.filter((p) => edgesWithRole(p, "hem").length > 0 && !p.ring);
+  const hemmed = garment.panels.filter((p) => edgesWithRole(p, "hem").length > 0 && !p.worn?.ring);
   const made = hemmed.map((source) => ({ source, panel: hemStrip(source, depth) }));
   const without = made.find((m) => !m.panel);
-  const rings = garment.panels.some((p) => p.ring);
+  const rings = garment.panels.some((p) => p.worn?.ring);
   const done = made.flatMap(({ source, panel }) => (panel ? [{ source, panel }] : []));
   const joins = done.map(({ source, panel }): Join => {
     const [hem] = edgesWithRole(source, "hem") as [Edge];
     return {
       id: panel.id,
       label: panel.name,
-      kind: "style",
+      kind: "cut",
+      by: "hem-facing",
       how: "equal",
       leg: source.half,
       a: [along(source.id, hem.id)],

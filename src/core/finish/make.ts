@@ -1,4 +1,4 @@
-import type { Join, Panel } from "../drafting";
+import { type Join, type Panel } from "../pattern";
 import { quantity, type Mm, say } from "../units";
 import { contourBand } from "./contourBand";
 import { cuffGirth, withCuff } from "./cuff";
@@ -36,7 +36,7 @@ function withWaist(garment: Garment, waist: ResolvedWaist, opens: OpensAt, conte
       return waistFacing(garment, waist.depth.mm, opens);
     case "cut-on-casing": {
       const drawn = withParts(garment, { notions: elasticNotions(waist, context) });
-      return garment.panels.some((p) => p.casings?.waist)
+      return garment.panels.some((p) => p.worn?.casings?.waist)
         ? drawn
         : unsettled(
             drawn,
@@ -63,7 +63,7 @@ export function finishGarment(
       : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const { waist, fastening, hem } = finish;
-  const cased = panels.some((p) => p.casings?.waist);
+  const cased = panels.some((p) => p.worn?.casings?.waist);
   if (cased && waist && waist.kind !== "cut-on-casing") {
     garment = unsettled(
       garment,
@@ -94,6 +94,6 @@ export function finishGarment(
   }
   // The legs come first, as they are cut first; what was cut from them and sewn on follows.
   const legs = new Set(panels.map((p) => p.id));
-  const isLeg = (p: Panel): boolean => legs.has(p.of ?? p.id);
+  const isLeg = (p: Panel): boolean => legs.has(p.is.leftOf ?? p.id);
   return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))] };
 }

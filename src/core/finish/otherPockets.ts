@@ -1,4 +1,4 @@
-import { along, type Edge, type Join, type Panel } from "../drafting";
+import { along, type Edge, type Join, type Panel, topWithDartsClosed, partOf } from "../pattern";
 import {
   line,
   pathBetween,
@@ -10,11 +10,20 @@ import {
   pointDistance,
   pointSubtract,
   type Point,
+  bisect,
 } from "../geometry";
-import { topWithDartsClosed } from "../moves";
 import { type Mm, say, Refusal } from "../units";
 import { unsettled, withParts, type Garment, type Mark } from "./garment";
-import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
+import {
+  upperEdges,
+  bagEdge,
+  legSuffix,
+  middleOf,
+  placeAt,
+  pocketFronts,
+  shortGrain,
+  type PocketFront,
+} from "./pocketBag";
 import type { ResolvedPocket } from "./resolved";
 
 type InSeam = Extract<ResolvedPocket, { kind: "in-seam" }>;
@@ -49,13 +58,16 @@ export function inSeamPocket(garment: Garment, pocket: InSeam): Garment {
   const bag: Panel = {
     id: "pocket-bag",
     name: "Pocket bag",
+    is: partOf("pocket-bag", { madeFor: front.panel.id }),
     half: "both",
-    material: "pocketing",
-    cut: { count: 4, onFold: false, pairs: true },
+    cutting: {
+      material: "pocketing",
+      pieces: { count: 4, onFold: false, pairs: true },
+      sewn: { style: "pocket" },
+    },
     edges,
     landmarks: { openingTop: placeAt(side, top + pocket.from.mm), openingEnd: opening },
     lines: [shortGrain(middleOf(to, from, [opening[0] + inward * width * 0.5, bottom]), 0.4 * (bottom - to[1]))],
-    sewn: { style: "pocket" },
   };
   const marks = garment.joins
     .filter((j) => j.kind === "side")
@@ -82,7 +94,8 @@ export function inSeamPocket(garment: Garment, pocket: InSeam): Garment {
   const join: Join = {
     id: "pocket-bag",
     label: "Pocket bag",
-    kind: "style",
+    kind: "cut",
+    by: pocket.kind,
     how: "equal",
     leg: "both",
     a: [along("pocket-bag", "bag")],
@@ -97,13 +110,7 @@ function reaches(edge: Edge, from: Point, wanted: Mm): Mm | null {
   const away = (s: Mm): Mm => pointDistance(from, placeAt(edge, s)) - wanted;
   if (away(0) >= 0) return 0;
   if (away(whole) < 0) return null;
-  let [low, high] = [0, whole];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (away(middle) < 0) low = middle;
-    else high = middle;
-  }
-  return high;
+  return bisect(away, 0, 0, whole);
 }
 
 /**
@@ -120,13 +127,13 @@ function closedTop(
     const by = pointSubtract(placeAt(waist, pathLength(waist.path) / 2), pathEnd(waist.path));
     return { side: own, start: pointAdd(pathStart(own.path), by) };
   }
-  const isUpper = (e: Edge): boolean => e.role === "waist" || /^yoke(-|$)/.test(e.id);
-  const worn = panel.edges.map((e) => (isUpper(e) ? { ...e, role: "waist" as const } : e));
+  const upper = new Set(upperEdges(panel));
+  const worn = panel.edges.map((e) => (upper.has(e) ? { ...e, role: "waist" as const } : e));
   const shut = topWithDartsClosed({ ...panel, edges: worn }, depth);
   const closedSide = shut?.edges.find((e) => e.role === "side");
   const closedWaist = shut?.edges.find((e) => e.role === "waist");
   if (!closedSide || !closedWaist) return null;
-  const before = panel.edges.filter((e) => isUpper(e) && e !== waist);
+  const before = [...upper].filter((e) => e !== waist);
   return {
     side: closedSide,
     start: placeAt(
@@ -138,10 +145,15 @@ function closedTop(
 
 /**
  * The patch on the front's top with its darts closed: from the dart line at the waist a slanting opening to the side,
- * down the side, and back across to the dart line. A refusal where it cannot be.
+ * down the side, and back across to the dart line; and where on the front it is sewn. A refusal where it cannot be.
  */
-function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | Refusal {
+function patchOn(
+  front: PocketFront,
+  pocket: Patch,
+  hip: Mm,
+): { readonly patch: Panel; readonly sewnOn: readonly Point[] } | Refusal {
   const { panel, side, top } = front;
+  const material = pocket.contrast ? "contrast" : panel.cutting.material;
   const depth = pocket.depth === "auto" ? Math.max(120, hip - placeAt(side, top)[1]) : pocket.depth.mm;
   const closed = closedTop(front, depth);
   if (!closed)
@@ -162,24 +174,30 @@ function patchOn(front: PocketFront, pocket: Patch, hip: Mm): Panel | Refusal {
   const own = pathBetween(closedSide.path, opened, whole);
   const low = pathEnd(own);
   const bottom: Point = [start[0], low[1]];
-  const edges: readonly Edge[] = [
-    { id: "opening", role: "style", name: "slanting opening", path: [line(start, pathStart(own))] },
-    { id: "side", role: "side", name: "side seam", path: own },
+  const free: readonly Edge[] = [
     { id: "bottom", role: "style", name: "lower edge", path: [line(low, bottom)] },
     { id: "inner", role: "style", name: "edge at the dart line", path: [line(bottom, start)] },
   ];
-  return {
+  const patch: Panel = {
     id: `patch${legSuffix(panel)}`,
     name: "Patch pocket",
+    is: partOf("patch", { madeFor: panel.id }),
     half: panel.half,
-    material: panel.material,
-    edges,
+    cutting: {
+      material,
+      sewn: { style: "pocket" },
+      // Doubled: it faces itself.
+      also: [{ material, count: panel.half === "both" ? 2 : 1 }],
+    },
+    edges: [
+      { id: "opening", role: "style", name: "slanting opening", path: [line(start, pathStart(own))] },
+      { id: "side", role: "side", name: "side seam", path: own },
+      ...free,
+    ],
     landmarks: { openingTop: start, openingEnd: pathStart(own) },
     lines: [shortGrain(middleOf(start, low, bottom, pathStart(own)), 0.4 * (bottom[1] - start[1]))],
-    sewn: { style: "pocket" },
-    // Doubled: it faces itself.
-    alsoCut: [{ material: panel.material, count: panel.half === "both" ? 2 : 1 }],
   };
+  return { patch, sewnOn: free.flatMap((e) => pathFlatten(e.path)) };
 }
 
 /** Patch pockets over the closed darts of the fronts, with the place they are sewn on marked. */
@@ -188,26 +206,18 @@ export function patchPocket(garment: Garment, pocket: Patch, hip: Mm): Garment {
   if (fronts.length === 0)
     return unsettled(garment, say`No front has a whole corner of waist and side for patch pockets.`);
   return fronts.reduce((made, front) => {
-    const patch = patchOn(front, pocket, hip);
-    if (patch instanceof Refusal) return unsettled(made, patch.says);
-    const placed = pocket.contrast
-      ? {
-          ...patch,
-          material: "contrast" as const,
-          alsoCut: (patch.alsoCut ?? []).map((c) => ({ ...c, material: "contrast" as const })),
-        }
-      : patch;
-    const outline = placed.edges
-      .filter((e) => e.id === "bottom" || e.id === "inner")
-      .flatMap((e) => pathFlatten(e.path));
+    const placed = patchOn(front, pocket, hip);
+    if (placed instanceof Refusal) return unsettled(made, placed.says);
     return withParts(
       {
         ...made,
         panels: made.panels.map((p) =>
-          p.id === front.panel.id ? { ...p, lines: [...p.lines, { kind: "placement" as const, points: outline }] } : p,
+          p.id === front.panel.id
+            ? { ...p, lines: [...p.lines, { kind: "placement" as const, points: placed.sewnOn }] }
+            : p,
         ),
       },
-      { panels: [placed] },
+      { panels: [placed.patch] },
     );
   }, garment);
 }

@@ -1,5 +1,5 @@
+import { edgeOf, panelById, panelIsClosed, pathIsStraight, refsLength, type Panel, panelOutline } from "../pattern";
 import { said } from "../testing/said";
-import { edgeOf, panelById, panelIsClosed, pathIsStraight, refsLength, type Panel } from "../drafting";
 import type { Derived } from "../derive";
 import {
   boxOf,
@@ -11,7 +11,6 @@ import {
   pathStart,
   pointDistance,
 } from "../geometry";
-import { panelOutline } from "../drafting";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Finish } from "./schema";
 
@@ -50,7 +49,7 @@ describe("a contour band", () => {
       expect(edgeLength(band, "side")).toBeCloseTo(50, 6);
       const below = part(banded, `${root}-main`);
       expect(below.edges.some((e) => e.role === "dart")).toBe(true);
-      expect(below.of).toBe(root);
+      expect(below.is.leftOf).toBe(root);
       // Together they are as long down the side as the panel was.
       expect(edgeLength(band, "side") + edgeLength(below, "side")).toBeCloseTo(
         edgeLength(plain.panels.find((p) => p.id === root) as Panel, "side"),
@@ -167,7 +166,7 @@ describe("slant pockets", () => {
   test("under a casing that is cut on it begins where the casing ends", () => {
     const jogger = made({ pockets: [{ kind: "slant", down: "170 mm" }] }, "jogger");
     soundBut(jogger);
-    const added = jogger.panels.find((p) => p.id === "front")?.casings?.waist?.added ?? NaN;
+    const added = jogger.panels.find((p) => p.id === "front")?.worn?.casings?.waist?.added ?? NaN;
     expect(edgeLength(part(jogger, "pocket-hip"), "side")).toBeCloseTo(added + 170, 6);
   });
 
@@ -315,7 +314,7 @@ describe("hems and trims", () => {
 
   test("a lined flounce is cut from lining too; without a flounce that is said", () => {
     const lined = made({ trims: [{ kind: "flounce-lining" }], waist: { kind: "facing" } }, "bell-flounce");
-    const flounces = lined.pieces.filter((p) => p.panel.ring);
+    const flounces = lined.pieces.filter((p) => p.panel.worn?.ring);
     expect(flounces.length).toBeGreaterThan(0);
     expect(flounces.every((p) => p.alsoCut.some((c) => c.material === "lining" && c.count === p.cut.count))).toBe(true);
     expect(made({ trims: [{ kind: "flounce-lining" }] }).undecided.map(said)).toEqual(["There is no flounce to line."]);

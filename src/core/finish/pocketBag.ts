@@ -1,4 +1,4 @@
-import { isOf, type Edge, type Panel } from "../drafting";
+import { isOf, type Edge, type Panel, rimOf } from "../pattern";
 import {
   cubic,
   line,
@@ -28,17 +28,23 @@ export interface PocketFront {
   readonly top: Mm;
 }
 
+/** A panel's upper edges: its waist, or, for what is left of it under a band or yoke, the seam it is sewn by. */
+export const upperEdges = (panel: Panel): readonly Edge[] => {
+  const cutAbove = new Set(panel.is.cuts.flatMap((cut) => (cut.part === "below" ? [cut.by] : [])));
+  return panel.edges.filter(
+    (e) => rimOf(e) === "waist" || (e.role === "style" && e.by !== undefined && cutAbove.has(e.by)),
+  );
+};
+
 /** The fronts of both legs, or of each, that have a whole corner of waist and side. */
 export function pocketFronts({ panels }: Garment): readonly PocketFront[] {
   return panels.flatMap((panel) => {
     const side = panel.edges.find((e) => e.role === "side");
-    // What is left of a panel under a band or yoke has that seam for its upper edge.
-    const upper = panel.edges.filter((e) => e.role === "waist" || e.role === "casing" || /^yoke(-|$)/.test(e.id));
-    const waist = upper.find((e) => side && pointDistance(pathEnd(e.path), pathStart(side.path)) < 1e-6);
-    if (!isOf(panel.id, "front") || panel.id.startsWith("band-") || !side || !waist) return [];
+    const waist = upperEdges(panel).find((e) => side && pointDistance(pathEnd(e.path), pathStart(side.path)) < 1e-6);
+    if (!isOf(panel, "front") || !side || !waist) return [];
     if (pathLength(side.path) < 220) return [];
     const inward = pathStart(waist.path)[0] > pathEnd(waist.path)[0] ? 1 : -1;
-    const cased = panel.casings?.waist;
+    const cased = panel.worn?.casings?.waist;
     return [{ panel, waist, side, inward, top: cased?.added ?? 0 }];
   });
 }

@@ -1,6 +1,5 @@
 import { z } from "zod";
-import { autoLengthSchema } from "../moves";
-import { lengthInputSchema } from "../units";
+import { lengthInputSchema, autoLengthSchema } from "../units";
 
 const undecided = z.literal("undecided");
 const length = (words: string) => lengthInputSchema.optional().describe(words);
@@ -200,6 +199,9 @@ export const allowancesSchema = z.strictObject({
   band: width("All round a band, casing or cuff."),
   style: width("Seams that a cut has made."),
   pocket: width("Pocket openings and bags."),
+  shoulder: width("Shoulder seams."),
+  neck: width("Neckline."),
+  armhole: width("Armholes."),
   corners: z
     .enum(["mitred", "squared"])
     .optional()

@@ -1,4 +1,15 @@
-import { against, along, panelOutline, type Edge, type Join, type Panel } from "../drafting";
+import {
+  against,
+  along,
+  panelOutline,
+  type Edge,
+  type Join,
+  type Panel,
+  cutPanel,
+  partOf,
+  type PartKind,
+  type Material,
+} from "../pattern";
 import {
   cubic,
   line,
@@ -14,13 +25,14 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { cutPanel } from "../moves";
 import { type Mm, say } from "../units";
 import { unsettled, withParts, type Garment } from "./garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import type { ResolvedPocket } from "./resolved";
 
 type Slant = Extract<ResolvedPocket, { kind: "slant" }>;
+
+const ID = "slant-pocket";
 
 /** The bag is caught in the side seam this far below the opening. */
 const CAUGHT: Mm = 40;
@@ -71,13 +83,14 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
   const tail = legSuffix(panel);
   const [hipId, bagId, facingId] = [`pocket-hip${tail}`, `pocket-bag${tail}`, `pocket-facing${tail}`];
-  const restId = panel.id.endsWith("-main") ? panel.id : `${panel.id}-main`;
+  const restId = panel.is.leftOf === null ? `${panel.id}-main` : panel.id;
   const cut = cutPanel(garment, panel.id, {
+    by: ID,
     from: { edge: waist.id, along: room - across },
     to: { edge: side.id, along: down },
     path: opening,
-    between: { id: hipId, name: "Pocket, hip piece" },
-    rest: { id: restId, name: panel.name },
+    between: { id: hipId, name: "Pocket, hip piece", part: "off" },
+    rest: { id: restId, name: panel.name, part: "main" },
     seam: { id: `pocket-opening${tail}`, label: "Pocket opening" },
     edge: { id: "opening", name: "pocket opening" },
   });
@@ -97,24 +110,28 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   };
   const bag: Edge = { id: "bag", role: "style", name: "bag", path: free };
   const grain = shortGrain(middleOf(b, c, placeAt(side, down * 0.5)), 0.45 * (bottom - b[1] + down));
-  const part = (id: string, name: string, edges: readonly Edge[], material: Panel["material"]): Panel => ({
+  const part = (id: string, name: string, kind: PartKind, edges: readonly Edge[], material: Material): Panel => ({
     id,
+    is: partOf(kind, { madeFor: panel.id }),
     name: panel.half === "both" ? name : `${name}, ${panel.half}`,
     half: panel.half,
-    material,
+    cutting: { material, sewn: { style: "pocket" } },
     edges,
     landmarks: {},
     lines: [grain],
-    sewn: { style: "pocket" },
   });
   const openingEdge: Edge = { id: "opening", role: "style", name: "pocket opening", path: opening };
   const landmarks = { openingTop: mouth, openingEnd: b };
-  const bagPanel = { ...part(bagId, "Pocket, bag", [waistUnder, openingEdge, sideUnder, bag], "pocketing"), landmarks };
+  const bagPanel = {
+    ...part(bagId, "Pocket, bag", "pocket-bag", [waistUnder, openingEdge, sideUnder, bag], "pocketing"),
+    landmarks,
+  };
   const facingFrom = Math.min(FACING, under * 0.8);
   const [f, g] = [placeAt(waist, room - across - facingFrom), placeAt(side, down + FACING * 0.9)];
   const facing = part(
     facingId,
     "Pocket, facing",
+    "pocket-facing",
     [
       { ...waistUnder, id: "waist", path: pathBetween(waist.path, room - across - facingFrom, room - across) },
       openingEdge,
@@ -129,7 +146,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
         ]),
       },
     ],
-    panel.material,
+    panel.cutting.material,
   );
   const facingPanel: Panel = { ...facing, lines: [shortGrain(middleOf(a, b, f, g), Math.min(80, down * 0.4))] };
   if (polygonSelfCrossing(panelOutline(facingPanel)))
@@ -139,21 +156,23 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     );
   const panels = cut.panels.flatMap((p): Panel[] => {
     if (p.id === hipId) {
-      const own = p.edges.filter((e) => e.id !== "opening");
+      const own = p.edges.filter((e) => e.by !== ID);
       const hip = part(
         hipId,
         "Pocket, hip piece",
+        "pocket-hip",
         [...own, sideUnder, bag, waistUnder],
-        pocket.contrast ? "contrast" : panel.material,
+        pocket.contrast ? "contrast" : panel.cutting.material,
       );
       return [hip];
     }
-    return p.id === restId ? [{ ...p, of: panel.of ?? panel.id }] : [p];
+    return p.id === restId ? [{ ...p, is: { ...p.is, leftOf: panel.is.leftOf ?? panel.id } }] : [p];
   });
   const seam = (id: string, label: string, one: Join["a"], other: Join["b"]): Join => ({
     id: `${id}${tail}`,
     label,
-    kind: "style",
+    kind: "cut",
+    by: ID,
     how: "equal",
     leg: panel.half,
     a: one,

@@ -1,4 +1,4 @@
-import { isOf, walkedBack, waistWalk, type EdgeRef } from "../drafting";
+import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../pattern";
 import type { Garment } from "./garment";
 import type { OpensAt } from "./resolve";
 
@@ -14,12 +14,12 @@ export interface WaistStretch {
  * The sewn waist from one side of the opening right round to the other. Closed round at the centre back where the
  * garment does not open; at the left side seam where it opens there.
  */
-export function waistRun({ panels }: Garment, opens: OpensAt): readonly WaistStretch[] {
-  const right = waistWalk(panels, "right");
-  const left = waistWalk(panels, "left");
+export function waistRun(garment: Garment, opens: OpensAt): readonly WaistStretch[] {
+  const right = waistWalk(garment, "right");
+  const left = waistWalk(garment, "left");
   const half = (leg: "left" | "right", refs: readonly EdgeRef[]): WaistStretch => ({
-    id: `sewn-${leg}`,
-    name: `sewn edge, ${leg} half`,
+    id: leg,
+    name: `${leg} half`,
     leg,
     refs,
   });
@@ -27,12 +27,12 @@ export function waistRun({ panels }: Garment, opens: OpensAt): readonly WaistStr
     case "centre-front":
       return [half("left", walkedBack(left)), half("right", right)];
     case "side": {
-      const back = left.filter((ref) => isOf(ref.panel, "back"));
-      const front = left.filter((ref) => !isOf(ref.panel, "back"));
+      const isBack = (ref: EdgeRef): boolean => isOf(panelById(garment.panels, ref.panel), "back");
+      const [back, front] = [left.filter(isBack), left.filter((ref) => !isBack(ref))];
       const stretches: readonly WaistStretch[] = [
-        { id: "sewn-left-back", name: "sewn edge, left back", leg: "left", refs: walkedBack(back) },
+        { id: "left-back", name: "left back", leg: "left", refs: walkedBack(back) },
         half("right", right),
-        { id: "sewn-left-front", name: "sewn edge, left front", leg: "left", refs: walkedBack(front) },
+        { id: "left-front", name: "left front", leg: "left", refs: walkedBack(front) },
       ];
       // A yoke in one piece goes round the side: all of the waist is the back's then.
       return stretches.filter((s) => s.refs.length > 0);

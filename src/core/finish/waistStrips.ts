@@ -1,4 +1,4 @@
-import { along, rimLength, halvesOf, type Join, type Panel } from "../drafting";
+import { along, rimGirth, type Join, type PartKind, type Panel, waistWalk } from "../pattern";
 import { type Mm, say } from "../units";
 import { elasticNotions } from "./elastic";
 import { foldedStrip, runLength, unsettled, withParts, type FinishContext, type Garment } from "./garment";
@@ -6,13 +6,12 @@ import type { OpensAt } from "./resolve";
 import type { ResolvedWaist } from "./resolved";
 import { waistRun, type WaistStretch } from "./waistRun";
 
-/** Length of the garment's waist as it is sewn. */
-export const waistLength = ({ panels }: Pick<Garment, "panels">): Mm =>
-  panels.reduce((sum, panel) => sum + halvesOf(panel) * rimLength(panel, "waist"), 0);
-
 interface Strip {
   readonly id: string;
   readonly name: string;
+  readonly part: PartKind;
+  readonly stiffened?: boolean;
+  readonly contrast?: boolean;
   readonly depth: Mm;
   readonly overlap: Mm;
   /** Length against the sewn edge's: 1 unless the edge is gathered into it. */
@@ -29,15 +28,14 @@ function stripOn(
 ): { readonly panel: Panel; readonly joins: readonly Join[] } {
   const run = waistRun(garment, opens);
   const panel = foldedStrip(
-    strip.id,
-    strip.name,
+    { id: strip.id, name: strip.name, part: strip.part },
     [
       ...(strip.overlap > 0 && opens !== "none"
         ? [{ id: "overlap", name: "underlap", length: strip.overlap, role: "waist" as const }]
         : []),
       ...run.map((s) => ({
-        id: s.id,
-        name: s.name,
+        id: `sewn-${s.id}`,
+        name: `sewn edge, ${s.name}`,
         length: strip.share * runLength(garment, s.refs),
         role: "waist" as const,
       })),
@@ -46,12 +44,14 @@ function stripOn(
     strip.lines,
   );
   const join = (s: WaistStretch): Join => ({
-    id: `waist-${s.id.replace("sewn-", "")}`,
-    label: `Waist, ${s.name.replace("sewn edge, ", "")}`,
+    id: `waist-${s.id}`,
+    label: `Waist, ${s.name}`,
     kind: "waist",
+    by: strip.part,
     how: strip.share === 1 ? "equal" : "gathered",
     leg: s.leg,
-    a: [along(strip.id, s.id)],
+    twin: strip.id,
+    a: [along(strip.id, `sewn-${s.id}`)],
     b: s.refs,
   });
   // A ring is closed by a seam of its own.
@@ -61,7 +61,8 @@ function stripOn(
           {
             id: `${strip.id}-ends`,
             label: `${strip.name}, its ends`,
-            kind: "style",
+            kind: "cut",
+            by: strip.part,
             how: "equal",
             leg: "both",
             a: [along(strip.id, "end-right")],
@@ -70,7 +71,15 @@ function stripOn(
         ]
       : [];
   return {
-    panel: { ...panel, sewn: { all: "band" }, alsoCut: [{ material: "interfacing", count: 1 }] },
+    panel: {
+      ...panel,
+      cutting: {
+        ...panel.cutting,
+        ...(strip.contrast && { material: "contrast" }),
+        sewn: { all: "band" },
+        ...(strip.stiffened && { also: [{ material: "interfacing", count: 1 }] }),
+      },
+    },
     joins: [...run.map(join), ...closed],
   };
 }
@@ -82,28 +91,29 @@ export function waistStrip(
   opens: OpensAt,
   context: FinishContext,
 ): Garment {
-  const edge = waistLength(garment);
-  if (edge === 0) return unsettled(garment, say`There is no waist edge left to sew a band to.`);
+  const edge = rimGirth(garment, "waist");
+  if (waistWalk(garment, "right").length === 0)
+    return unsettled(garment, say`There is no waist edge left to sew a band to.`);
   const fitted = (fit: "edge" | "waist"): number =>
     fit === "waist" ? Math.min(1, context.measures.waist.mm / edge) : 1;
-  const soft = (panel: Panel): Panel => {
-    const { alsoCut: _stiffened, ...rest } = panel;
-    return rest;
-  };
   if (waist.kind === "straight-band") {
     const { panel, joins } = stripOn(garment, opens, {
       id: "waistband",
       name: "Waistband",
+      part: "waistband",
+      stiffened: true,
+      contrast: waist.contrast,
       depth: waist.depth.mm,
       overlap: waist.overlap.mm,
       share: fitted(waist.fit),
     });
-    return withParts(garment, { panels: [waist.contrast ? { ...panel, material: "contrast" } : panel], joins });
+    return withParts(garment, { panels: [panel], joins });
   }
   const depth = waist.kind === "casing" ? waist.depth.mm : waist.frill.mm + waist.channel.mm;
   const { panel, joins } = stripOn(garment, opens, {
     id: "waistband",
     name: waist.kind === "casing" ? "Casing" : "Frilled band",
+    part: "waistband",
     depth,
     overlap: 0,
     share: waist.kind === "ring-band" ? fitted(waist.fit) : 1,
@@ -112,7 +122,7 @@ export function waistStrip(
       : {}),
   });
   return withParts(garment, {
-    panels: [soft(panel)],
+    panels: [panel],
     joins,
     notions: elasticNotions(waist, context),
   });

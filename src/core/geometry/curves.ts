@@ -1,3 +1,4 @@
+import { bisect } from "./solve";
 import type { Mm, Radians } from "../units";
 import {
   angleFromTo,
@@ -105,14 +106,8 @@ export function cornerCurve(
   const draw = (share: number): Segment =>
     cubic(from, pointBetween(from, meet, share), pointBetween(to, meet, share), to);
   const distanceAt = (share: number): Mm => diagonalDistance(draw(share), diagonal);
-  let [low, high]: [number, number] = [...HANDLE_SHARES];
-  for (let i = 0; i < 32; i++) {
-    const share = (low + high) / 2;
-    // A larger share pulls the curve into the corner, so the distance falls as the share grows.
-    if (distanceAt(share) > diagonal.distance) low = share;
-    else high = share;
-  }
-  const share = (low + high) / 2;
+  // A larger share pulls the curve into the corner, so the distance falls as the share grows.
+  const share = bisect((s) => -distanceAt(s), -diagonal.distance, ...HANDLE_SHARES);
   return { segment: draw(share), distance: distanceAt(share) };
 }
 
@@ -126,25 +121,10 @@ export function crossingParameter(curve: Segment, a: Point, b: Point): number | 
   const along = pointSubtract(b, a);
   const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), a));
   const atStart = Math.sign(side(0));
-  if (atStart === Math.sign(side(1))) return null;
-  let [low, high] = [0, 1];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if (Math.sign(side(middle)) === atStart) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return atStart === Math.sign(side(1)) ? null : bisect((t) => -atStart * side(t), 0, 0, 1);
 }
 
 /** Where a curve crosses the line through `base` along `along`, its ends lying on either side. */
 export function segmentCrossing(curve: Segment, base: Point, along: Point): Point {
-  const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), base));
-  let [low, high] = [0, 1];
-  const atStart = Math.sign(side(0));
-  for (let i = 0; i < 32; i++) {
-    const middle = (low + high) / 2;
-    if (Math.sign(side(middle)) === atStart) low = middle;
-    else high = middle;
-  }
-  return segmentAt(curve, (low + high) / 2);
+  return segmentAt(curve, crossingParameter(curve, base, pointAdd(base, along)) ?? 1);
 }

@@ -1,3 +1,4 @@
+import { bisect } from "./solve";
 import type { Mm } from "../units";
 import { pointDistance, type Point } from "./point";
 import {
@@ -13,6 +14,7 @@ import {
   segmentStart,
   segmentTangent,
   type Segment,
+  line,
 } from "./segment";
 
 /** A run of segments, each starting where the one before ends. Never empty. */
@@ -106,6 +108,10 @@ export function pathFlatten(path: Path, tolerance: Mm = FLATTEN_TOLERANCE): Poin
   return points;
 }
 
+/** The path as the straight lines it is drawn by (0.05 mm). */
+export const pathChords = (path: Path): Path =>
+  pathFlatten(path).flatMap((p, i, all): Path => (i === 0 ? [] : [line(all[i - 1] as Point, p)]));
+
 /** Arc length of the place on the path nearest to `p`, with its distance. Coarse over the whole, then refined. */
 export function pathNearest(path: Path, p: Point): { readonly along: Mm; readonly distance: Mm } {
   let nearest = { index: 0, t: 0, distance: Infinity, step: 1 };
@@ -149,27 +155,30 @@ export function pathCrossings(path: Path, y: Mm): Mm[] {
  * Where a path that runs across meets the upright line at x, as arc length from its start; null where it does not. A
  * path that meets it more than once is met where it first runs past it.
  */
-export function pathAlongAtX(path: Path, x: Mm): Mm | null {
+export const pathAlongAtX = (path: Path, x: Mm): Mm | null => alongAt(path, "x", x);
+
+/** Where a path that runs down or up first meets the level y, as arc length from its start; null where it does not. */
+export const pathAlongAtLevel = (path: Path, y: Mm): Mm | null => alongAt(path, "y", y);
+
+type Axis = "x" | "y";
+
+const coordinate = (p: Point, axis: Axis): Mm => p[axis === "x" ? 0 : 1];
+
+function alongAt(path: Path, axis: Axis, value: Mm): Mm | null {
   let before = 0;
   for (const segment of path) {
-    const [from, to] = [segmentStart(segment)[0], segmentEnd(segment)[0]];
-    if ((from - x) * (to - x) <= 0) return before + segmentLengthBetween(segment, 0, parameterAtX(segment, x));
+    const [from, to] = [segmentStart(segment), segmentEnd(segment)].map((p) => coordinate(p, axis) - value) as [Mm, Mm];
+    if (from * to <= 0) return before + segmentLengthBetween(segment, 0, parameterAt(segment, axis, value));
     before += segmentLength(segment);
   }
   return null;
 }
 
-/** Parameter at which a segment whose ends lie on both sides of x, or on it, passes x; by bisection. */
-function parameterAtX(segment: Segment, x: Mm): number {
-  const [from, to] = [segmentStart(segment)[0], segmentEnd(segment)[0]];
+/** Parameter at which a segment whose ends lie on both sides of a line, or on it, passes it: upright at x, or the level y. */
+export function parameterAt(segment: Segment, axis: Axis, value: Mm): number {
+  const [from, to] = [coordinate(segmentStart(segment), axis), coordinate(segmentEnd(segment), axis)];
   if (from === to) return 0;
-  if (segment.kind === "line") return (x - from) / (to - from);
+  if (segment.kind === "line") return (value - from) / (to - from);
   const way = Math.sign(to - from);
-  let [low, high] = [0, 1];
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2;
-    if ((segmentAt(segment, middle)[0] - x) * way < 0) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return bisect((t) => (coordinate(segmentAt(segment, t), axis) - value) * way, 0, 0, 1);
 }

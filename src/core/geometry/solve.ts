@@ -1,11 +1,28 @@
+/** Halvings after which a bracket of a few metres is narrower than rounding. */
+const HALVINGS = 48;
+
+/**
+ * The narrowest bracket found around the place at which `holds` turns from true to false between `low`, where it holds,
+ * and `high`, where it does not. The caller's units.
+ */
+export function bracket(
+  holds: (x: number) => boolean,
+  low: number,
+  high: number,
+  halvings = HALVINGS,
+): readonly [number, number] {
+  let [last, first] = [low, high];
+  for (let i = 0; i < halvings; i++) {
+    const middle = (last + first) / 2;
+    if (holds(middle)) last = middle;
+    else first = middle;
+  }
+  return [last, first];
+}
+
 /** Finds where a rising function passes a value between two places, by halving; the caller knows that it does. */
 export function bisect(f: (x: number) => number, wanted: number, low: number, high: number): number {
-  let [below, above] = [low, high];
-  for (let i = 0; i < 40; i++) {
-    const middle = (below + above) / 2;
-    if (f(middle) < wanted) below = middle;
-    else above = middle;
-  }
+  const [below, above] = bracket((x) => f(x) < wanted, low, high);
   return (below + above) / 2;
 }
 

@@ -1,4 +1,4 @@
-import { edgeOf } from "../drafting";
+import { edgeOf } from "../pattern";
 import {
   angleFromTo,
   distanceToOutline,

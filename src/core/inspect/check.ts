@@ -1,5 +1,6 @@
+import { isOf, type Panel } from "../pattern";
 import type { BodyMeasures } from "../body";
-import { isOf, type LegPlan, type Panel, type ResolvedRules } from "../drafting";
+import { type LegPlan, type ResolvedRules } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
@@ -88,7 +89,7 @@ export interface CheckRule {
 
 /** The first panel that has a landmark, with its place; null where no panel is left with it. */
 export function placeOf(panels: readonly Panel[], landmark: string, root?: "front" | "back"): Check["where"] {
-  const panel = panels.find((p) => p.landmarks[landmark] && (!root || isOf(p.id, root)));
+  const panel = panels.find((p) => p.landmarks[landmark] && (!root || isOf(p, root)));
   const point = panel?.landmarks[landmark];
   return panel && point ? { panel: panel.id, point } : null;
 }

@@ -1,4 +1,4 @@
-import { panelOutline } from "../drafting";
+import { panelOutline } from "../pattern";
 import { boxOf } from "../geometry";
 import { plain, say } from "../units";
 import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";

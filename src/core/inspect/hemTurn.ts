@@ -1,4 +1,4 @@
-import { edgesWithRole, type Panel } from "../drafting";
+import { edgesWithRole, type Panel } from "../pattern";
 import { pathAt, pathLength } from "../geometry";
 import { say, making } from "../units";
 import { pathTurn } from "../pieces";
@@ -24,7 +24,7 @@ export const hemTurn: CheckRule = {
   measure({ legs, hemDepth, finish, finishSource }) {
     if (hemDepth === null) return null;
     // Part of a circle is always rolled or turned narrowly; there the ease is spread over the whole round.
-    const turned = legs.filter((panel) => !panel.ring || hemDepth > ROLLED);
+    const turned = legs.filter((panel) => !panel.worn?.ring || hemDepth > ROLLED);
     if (turned.length === 0) return null;
     const worst = turned
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))

@@ -1,6 +1,6 @@
+import { panelById, panelMap, type Panel } from "../pattern";
 import { said } from "../testing/said";
 import type { Derived } from "../derive";
-import { panelById, panelMap, type Panel } from "../drafting";
 import { line, pathEnd, pathStart } from "../geometry";
 import type { Finish } from "../finish";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";

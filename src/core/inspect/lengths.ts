@@ -1,4 +1,4 @@
-import { landmarkOf, panelById, refPath, refsLength, type JoinKind } from "../drafting";
+import { landmarkOf, panelById, refPath, refsLength, type JoinKind } from "../pattern";
 import { pathStart } from "../geometry";
 import type { Seam } from "../pieces";
 import { type Mm, say, making } from "../units";
@@ -30,7 +30,7 @@ export const sideSeams: CheckRule = {
   label: "Side and style seams",
   note: "Seams that are sewn edge to edge are equally long on both sides.",
   measure(inspected) {
-    const worst = furthest(inspected, ["side", "style"]);
+    const worst = furthest(inspected, ["side", "cut"]);
     if (!worst) return null;
     const { seam, value } = worst;
     const status = byLimits(value, 1, 2);
@@ -44,7 +44,7 @@ export const sideSeams: CheckRule = {
       unit: "making",
       message:
         status === "pass"
-          ? seam.kind === "side" && inspected.seams.every((s) => s.kind !== "style")
+          ? seam.kind === "side" && inspected.seams.every((s) => s.kind !== "cut")
             ? say`Front and back are equal.`
             : say`Every pair is equal.`
           : say`${seam.label}: the ${a} is ${making(Math.abs(value))} ${value > 0 ? "longer" : "shorter"} than the ${b}.`,

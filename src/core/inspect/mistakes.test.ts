@@ -1,7 +1,7 @@
+import { panelById } from "../pattern";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
 import type { Finish } from "../finish";
-import { panelById } from "../drafting";
 import { pathStart, pointDistance } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 
@@ -174,7 +174,7 @@ describe("a remedy loses nothing of what the maker stated", () => {
 describe("net and cut", () => {
   test("a flounce is sewn along its seam line; what is cut lies one allowance inside it", () => {
     const bell = made({ style: { id: "bell-flounce", params: {} } });
-    const piece = bell.pieces.find((p) => p.panel.ring);
+    const piece = bell.pieces.find((p) => p.panel.worn?.ring);
     const inner = piece?.edges.find((e) => e.id === "top" || e.name.includes("seam"));
     expect(inner?.allowance).toBeGreaterThan(0);
     const seams = bell.seams.filter((s) => s.id.includes("flounce") && s.how === "equal");

@@ -1,5 +1,5 @@
+import { edgeOf } from "../pattern";
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
-import { edgeOf } from "../drafting";
 import { pathLength } from "../geometry";
 import { plain, type Mm, say, type Sentence } from "../units";
 import { asStored, byFloor, byLimits, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
@@ -126,7 +126,7 @@ export const footEntry: CheckRule = {
   label: "Foot passes",
   note: "Hem and stretched cuff open wide enough for heel and instep.",
   measure({ measures, readings, panels, legs, finish, finishSource }) {
-    const cuff = panels.find((p) => p.id === "cuff");
+    const cuff = panels.find((p) => p.is.part === "cuff");
     // Rib stretches itself; a cuff with elastic in it opens as far as that does.
     const relaxed =
       finish.hem?.kind === "cuff" && finish.hem.elastic

@@ -1,4 +1,3 @@
-import type { BodyMeasures } from "../body";
 import {
   halvesOf,
   isOf,
@@ -11,9 +10,11 @@ import {
   rimLength,
   roleLength,
   type Join,
-  type LegPlan,
   type Panel,
-} from "../drafting";
+  rimGirth,
+} from "../pattern";
+import type { BodyMeasures } from "../body";
+import { type LegPlan } from "../drafting";
 import { boxOf } from "../geometry";
 import type { Mm } from "../units";
 
@@ -50,19 +51,19 @@ export interface Readings {
 
 /** Level of the lowest place of a panel below the waist. */
 function bottomOf(panel: Panel): Mm {
-  if (panel.ring) return panel.ring.from + panel.ring.depth;
+  if (panel.worn?.ring) return panel.worn?.ring.from + panel.worn?.ring.depth;
   // A casing at the hem ends where it is folded.
-  return boxOf(panelOutline(panel)).bottom - (panel.casings?.hem?.folded ?? 0);
+  return boxOf(panelOutline(panel)).bottom - (panel.worn?.casings?.hem?.folded ?? 0);
 }
 
 /** A seam without what casings have added to it beyond the waist or the hem. */
 function bodySeam(panel: Panel, length: Mm, rims: readonly ("waist" | "hem")[]): Mm {
-  return length === 0 ? 0 : length - rims.reduce((sum, rim) => sum + (panel.casings?.[rim]?.added ?? 0), 0);
+  return length === 0 ? 0 : length - rims.reduce((sum, rim) => sum + (panel.worn?.casings?.[rim]?.added ?? 0), 0);
 }
 
 /** The highest place of a panel's hem: below it the garment is open. */
 function hemTopOf(panel: Panel): Mm {
-  if (panel.ring) return panel.ring.from + panel.ring.depth;
+  if (panel.worn?.ring) return panel.worn?.ring.from + panel.worn?.ring.depth;
   const ends = [panel.landmarks.hemSide?.[1], panel.landmarks.hemInseam?.[1]].filter((y) => y !== undefined);
   return ends.length > 0 ? Math.min(...ends) : Infinity;
 }
@@ -83,23 +84,24 @@ export function readPanels(
   const legGirth = (y: Mm): Mm => leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
   const around = (measure: (panel: Panel) => Mm): Mm =>
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
-  const waistGirth = around((panel) => rimLength(panel, "waist"));
+  const waistGirth = rimGirth({ panels, joins }, "waist");
   const hipGirth = around((panel) => panelWidthAt(panel, levels.hip));
   const thighY = levels.crotch + 25;
   const hemOf = (root: "front" | "back"): Mm =>
-    leg.filter((p) => isOf(p.id, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
+    leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
   // A centre that lies on the fold belongs to the seam's length round the body, though nothing is sewn there.
   const crotchOf = (root: "front" | "back"): Mm =>
     leg
-      .filter((p) => isOf(p.id, root))
+      .filter((p) => isOf(p, root))
       .reduce((sum, p) => sum + bodySeam(p, roleLength(p, "crotch") + roleLength(p, "fold"), ["waist"]), 0);
   const seamLength = (kind: "side" | "inseam"): Mm =>
     joins
       .filter((join) => join.kind === kind && join.leg !== "left")
       .flatMap((join) => join.a)
-      .reduce((sum, ref) => {
-        const whole = refsLength(panels, [ref]);
-        return sum + bodySeam(panelById(panels, ref.panel), whole, kind === "side" ? ["waist", "hem"] : ["hem"]);
+      .map((ref) => ({ panel: panelById(panels, ref.panel), whole: refsLength(panels, [ref]) }))
+      .filter(({ panel }) => panel.is.component === "legs")
+      .reduce((sum, { panel, whole }) => {
+        return sum + bodySeam(panel, whole, kind === "side" ? ["waist", "hem"] : ["hem"]);
       }, 0);
   const hemTop = Math.min(...leg.map(hemTopOf));
   const [crotchSeamFront, crotchSeamBack] = [crotchOf("front"), crotchOf("back")];

@@ -1,4 +1,4 @@
-import { edgesWithRole, isOf, panelOutline, type Panel } from "../drafting";
+import { edgesWithRole, isOf, panelOutline, type Panel } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Point } from "../geometry";
 import { plain, toDegrees, say, angle } from "../units";
 import { byFloor, byLimits, verdict, type CheckRule } from "./check";
@@ -71,8 +71,8 @@ export const dartLength: CheckRule = {
         label: say`Shorten it`,
         changes: [
           {
-            path: ["block", "rules", "waist", isOf(lowest.panel.id, "front") ? "frontLength" : "backLength"],
-            value: `${plain(Math.max(60, Math.floor(rules.waist[isOf(lowest.panel.id, "front") ? "frontLength" : "backLength"] - (51 - lowest.value))))} mm`,
+            path: ["block", "rules", "waist", isOf(lowest.panel, "front") ? "frontLength" : "backLength"],
+            value: `${plain(Math.max(60, Math.floor(rules.waist[isOf(lowest.panel, "front") ? "frontLength" : "backLength"] - (51 - lowest.value))))} mm`,
           },
         ],
       },
@@ -89,12 +89,10 @@ export const mirroredPair: CheckRule = {
   note: "Every leg has its left and its right, mirrored.",
   measure({ panels, pieces }) {
     const wrong = pieces.filter(({ panel, cut }) => {
-      if (panel.half === "both") return !cut.onFold && !panel.cut && !(cut.pairs && cut.count % 2 === 0);
+      if (panel.half === "both") return !cut.onFold && !panel.cutting.pieces && !(cut.pairs && cut.count % 2 === 0);
       if (cut.count !== 1 || !cut.singleLayer) return true;
-      const root = isOf(panel.id, "front") ? "front" : isOf(panel.id, "back") ? "back" : null;
-      const other = panels.find(
-        (p) => root && isOf(p.id, root) && p.half === (panel.half === "left" ? "right" : "left"),
-      );
+      const root = isOf(panel, "front") ? "front" : isOf(panel, "back") ? "back" : null;
+      const other = panels.find((p) => root && isOf(p, root) && p.half === (panel.half === "left" ? "right" : "left"));
       // The mirror image of an outline runs the other way round.
       return other !== undefined && turnsOf(other) === turnsOf(panel);
     });

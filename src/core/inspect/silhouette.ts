@@ -1,5 +1,6 @@
+import { isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
 import { halves, type BodyMeasures } from "../body";
-import { isOf, legOf, panelWidthAt, rimLength, type LegPlan, type Panel } from "../drafting";
+import { type LegPlan } from "../drafting";
 import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -39,9 +40,9 @@ const CIRCLE_STANDS_OUT = 0.85;
 
 /** The outer line as it hangs: fullness that is let in somewhere cannot stand off at once, but falls from there. */
 function draped(outer: readonly Point[], leg: readonly Panel[], hip: Mm): Point[] {
-  const circle = leg.find((panel) => panel.ring)?.ring?.from ?? Infinity;
+  const circle = leg.find((panel) => panel.worn?.ring)?.worn?.ring?.from ?? Infinity;
   // A panel of neither front nor back is fullness let in between them: it hangs in folds from its seam.
-  const letIn = leg.some((panel) => !panel.ring && !isOf(panel.id, "front") && !isOf(panel.id, "back"));
+  const letIn = leg.some((panel) => !panel.worn?.ring && !isOf(panel, "front") && !isOf(panel, "back"));
   const cloth = letIn ? LET_IN_STANDS_OUT : STANDS_OUT;
   const hung: Point[] = [];
   for (const [x, y] of outer) {
@@ -83,7 +84,7 @@ function torsoOf(leg: readonly Panel[], { levels }: LegPlan, m: BodyMeasures): P
   const sum = (measure: (panel: Panel) => Mm): Mm => 2 * leg.reduce((all, panel) => all + measure(panel), 0);
   const sewn = sum((panel) => rimLength(panel, "waist"));
   const hip = width(sum((panel) => panelWidthAt(panel, levels.hip)));
-  const casing = leg.find((panel) => panel.casings?.waist)?.casings?.waist;
+  const casing = leg.find((panel) => panel.worn?.casings?.waist)?.worn?.casings?.waist;
   const waist = width(casing ? Math.min(sewn, m.waist.mm) : sewn);
   const stand = casing ? casing.added - casing.folded : 0;
   const count = 6;
@@ -105,7 +106,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const leg = legOf(panels, "right");
   const torso = torsoOf(leg, plan, m);
   const standsAt = halves(m.thigh.mm, 0.86).width + 3;
-  const drawnIn = leg.some((panel) => panel.casings?.hem);
+  const drawnIn = leg.some((panel) => panel.worn?.casings?.hem);
   const legs = legGirths(panels, plan).map(({ y, girth: cut }) => {
     // Elastic in a casing draws the last of the leg in to the wearer's.
     const gathers = drawnIn && y > levels.hem - GATHERS_OVER;

@@ -1,4 +1,4 @@
-import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../drafting";
+import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../pattern";
 import { angleFromTo, pathEndTangent, pathStart, pathStartTangent, polygonArea, type Point } from "../geometry";
 import type { Seam } from "../pieces";
 import { toDegrees, say, angle, type Sentence } from "../units";

@@ -1,4 +1,4 @@
-import { isOf, panelWidthAt, sectionWidth, type Panel } from "../drafting";
+import { isOf, panelWidthAt, sectionWidth, type Panel } from "../pattern";
 import type { Point } from "../geometry";
 import type { Mm } from "../units";
 import type { EaseAt } from "./readings";
@@ -47,11 +47,22 @@ function bodyAt(profile: readonly EaseAt[], y: Mm, crotch: Mm): Mm {
   return last.body;
 }
 
+interface Part {
+  readonly id: string;
+  /** Front or back, which cover a quarter of the body each. */
+  readonly isLeg: boolean;
+  readonly panels: readonly Panel[];
+}
+
 /** Front and back, each with all that was cut from it, then every other part. */
-function partsOf(panels: readonly Panel[]): readonly { readonly id: string; readonly panels: readonly Panel[] }[] {
-  const roots = (["front", "back"] as const).map((id) => ({ id, panels: panels.filter((p) => isOf(p.id, id)) }));
-  const others = panels.filter((p) => !isOf(p.id, "front") && !isOf(p.id, "back"));
-  return [...roots.filter((r) => r.panels.length > 0), ...others.map((p) => ({ id: p.id, panels: [p] }))];
+function partsOf(panels: readonly Panel[]): readonly Part[] {
+  const roots = (["front", "back"] as const).map((id) => ({
+    id,
+    isLeg: true,
+    panels: panels.filter((p) => isOf(p, id)),
+  }));
+  const others = panels.filter((p) => !isOf(p, "front") && !isOf(p, "back"));
+  return [...roots.filter((r) => r.panels.length > 0), ...others.map((p) => ({ id: p.id, isLeg: false, panels: [p] }))];
 }
 
 /**
@@ -78,7 +89,7 @@ export function widthBudget(sources: Sources, y: Mm): WidthBudget {
         .filter((w) => group.panels.some((panel) => panel.id === w.panel))
         .flatMap((w) => w.wedges)
         .reduce((sum, wedge) => sum + sectionWidth(wedge, y), 0);
-      const quarter = group.id === "front" || group.id === "back" ? girth / 4 : 0;
+      const quarter = group.isLeg ? girth / 4 : 0;
       const body = y <= crotch ? quarter : girth * (own / total);
       const inner = y <= crotch ? allowances.crotch : allowances.inseam;
       return {

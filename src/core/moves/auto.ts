@@ -1,16 +1,16 @@
-import { z } from "zod";
-import { lengthInputSchema, quantity, readLength, type LengthInput, type Quantity, Refusal, say } from "../units";
+import {
+  isStated,
+  quantity,
+  readLength,
+  type AutoLength,
+  type LengthInput,
+  type Quantity,
+  Refusal,
+  say,
+} from "../units";
 import { type MoveContext } from "./move";
 
-/** A length, or `"auto"`: computed from the body or the style, and shown with its sum. */
-export const autoLengthSchema = z.union([z.literal("auto"), lengthInputSchema]);
-export type AutoLength = z.infer<typeof autoLengthSchema>;
-
-/** True where somebody stated a value, and did not leave it to Eland. */
-export const isStated = <T>(value: T): value is Exclude<T, "auto" | undefined> =>
-  value !== undefined && value !== "auto";
-
-/** Reads a length parameter of a move; throws MoveRefused with the parameter's name when it cannot be read. */
+/** Reads a length parameter of a move; throws Refusal with the parameter's name when it cannot be read. */
 export function readParam(param: string, input: LengthInput, context: MoveContext, how: string): Quantity {
   const read = readLength(input, context.unit);
   if (!read.ok) throw new Refusal(param, [read.message], { unreadable: true });

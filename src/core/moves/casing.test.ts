@@ -1,9 +1,8 @@
+import { edgeOf, mirroredIn } from "../pattern";
 import { said } from "../testing/said";
-import { edgeOf } from "../drafting";
 import { pathAt, pointDistance } from "../geometry";
 import { badPattern } from "../testing/badOutline";
 import { edgeLength, HIP_WIDE, lastLine, made, panelOf, STRAIGHT } from "../testing/worksheet";
-import { mirroredIn } from "./foldedWaist";
 
 describe("a casing", () => {
   test("twice the channel and its room, folded back on to what it covers", () => {
@@ -44,13 +43,13 @@ describe("a casing", () => {
     const bag = made(...HIP_WIDE, ["casing", { depth: "35 mm", frill: "45 mm" }]);
     const { beyond, room } = lastLine(bag).numbers;
     expect([beyond?.mm, room?.mm]).toEqual([163, 3]); // 2 x (35 + 45) + 3
-    for (const panel of bag.panels) expect(panel.casings?.waist?.folded).toBeCloseTo(83, 6);
+    for (const panel of bag.panels) expect(panel.worn?.casings?.waist?.folded).toBeCloseTo(83, 6);
     expect(said(lastLine(bag).sentence)).toMatch(/frill/);
   });
 
   test("on the edge it adds its fold-back alone", () => {
     const on = made(...HIP_WIDE, ["casing", { sits: "on", depth: "40 mm", room: "0 mm" }]);
-    for (const panel of on.panels) expect(panel.casings?.waist?.added).toBeCloseTo(40, 6);
+    for (const panel of on.panels) expect(panel.worn?.casings?.waist?.added).toBeCloseTo(40, 6);
   });
 
   test("a hem that curves too much for a straight fold is passed over; one that curves a little is squared off", () => {

@@ -1,5 +1,6 @@
+import { placket } from "./placket";
+import { edgesWithRole, type Edge, type Panel, mirroredIn, EDGE_ROLES } from "../pattern";
 import { z } from "zod";
-import { edgesWithRole, type Edge, type Panel } from "../drafting";
 import {
   distanceToChord,
   line,
@@ -21,9 +22,8 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
-import { mirroredIn } from "./foldedWaist";
+import { quantity, type Mm, say, Refusal, range, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { type Handle, type Move } from "./move";
 
 const schema = z.strictObject({
@@ -57,7 +57,7 @@ export const casing: Move<Params> = {
     const own = state.panels.filter((p) => edgesWithRole(p, at).length > 0);
     if (own.length === 0) throw new Refusal("at", say`There is no ${at} edge left to cut a casing on to.`);
     for (const panel of own) {
-      if (panel.ring) throw new Refusal("at", say`A flounce's hem is curved, so no casing folds along it.`);
+      if (panel.worn?.ring) throw new Refusal("at", say`A flounce's hem is curved, so no casing folds along it.`);
       if (at === "waist" && panel.edges.some((e) => e.role === "dart")) {
         throw new Refusal(
           "at",
@@ -102,9 +102,6 @@ export const casing: Move<Params> = {
   },
 };
 
-/** Seams that can run on past a rim. */
-const SEAMS: ReadonlySet<Edge["role"]> = new Set(["side", "inseam", "crotch", "centre", "style", "fold"]);
-
 /** True where an edge beside the rim runs along it rather than away from it. */
 function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {
   const rim = pointUnit(pointSubtract(b, a));
@@ -142,7 +139,7 @@ function withCasing(
   const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
   const [a, b] = [pathStart(first.path), pathEnd(last.path)];
   const name = panel.name.toLowerCase();
-  if ([before, after].some((e) => !SEAMS.has(e.role) || e.name.startsWith("placket"))) {
+  if ([before, after].some((e) => !EDGE_ROLES[e.role].runsOn || e.by === placket.id)) {
     throw new Refusal(
       "at",
       say`Beside the ${at} of the ${name} lies a placket, so no casing can be cut on there. Use a separate strip.`,
@@ -180,6 +177,7 @@ function withCasing(
   const rim: Edge = {
     id: first.id,
     role: "casing",
+    rim: at,
     name: `${first.name}, casing`,
     path: [line(pathEnd(outA), pathStart(outB))],
   };
@@ -198,12 +196,15 @@ function withCasing(
     panel: {
       ...panel,
       edges: next,
-      casings: {
-        ...panel.casings,
-        [at]: {
-          added: stand + back,
-          folded: back,
-          rim: at === "waist" ? pathsLength(rims) : pointDistance(foldA, foldB),
+      worn: {
+        ...panel.worn,
+        casings: {
+          ...panel.worn?.casings,
+          [at]: {
+            added: stand + back,
+            folded: back,
+            rim: at === "waist" ? pathsLength(rims) : pointDistance(foldA, foldB),
+          },
         },
       },
       lines: [

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { PanelPlan } from "../drafting";
-import { quantity, say, Refusal, range } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { quantity, say, Refusal, range, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { dropOwn } from "./ownMaps";
 import { type Move } from "./move";

@@ -1,5 +1,5 @@
+import { edgeOf, type Ring } from "../pattern";
 import { said } from "../testing/said";
-import { edgeOf, type Panel } from "../drafting";
 import { pathFlatten } from "../geometry";
 import { badPattern } from "../testing/badOutline";
 import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
@@ -27,7 +27,7 @@ describe("a flounce", () => {
     const ring = panelOf(half, "flounce");
     expect(lastLine(half).numbers.radius?.mm).toBeCloseTo(480 / Math.PI, 0);
     const hem = pathFlatten(edgeOf(ring, "hem").path).map(([x, y]) => Math.hypot(x, y));
-    const r = ring.ring as NonNullable<Panel["ring"]>;
+    const r = ring?.worn?.ring as Ring;
     expect(Math.max(...hem)).toBeCloseTo(r.radius + r.depth, 3);
     expect(Math.min(...hem)).toBeCloseTo(r.radius + r.depth - 90, 1);
     expect(edgeLength(ring, "start")).toBeCloseTo(edgeLength(ring, "end"), 9);
@@ -46,7 +46,7 @@ describe("a flounce", () => {
 
   test("parts share the seam as front and back do, and every join of them is as deep as the flounce", () => {
     const four = made(...STRAIGHT, ["flounce", { start: "700 mm", parts: 4 }]);
-    const rings = four.panels.filter((p) => p.ring);
+    const rings = four.panels.filter((p) => p.worn?.ring);
     expect(rings).toHaveLength(4);
     const tops = rings.map((p) => edgeLength(p, "top"));
     expect(tops.reduce((sum, l) => sum + l, 0)).toBeCloseTo(seamLengths(four, "flounce")[0], 2);

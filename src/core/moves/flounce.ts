@@ -1,12 +1,33 @@
+import {
+  against,
+  along,
+  edgeOf,
+  type EdgeRef,
+  type Join,
+  type Panel,
+  ringPanel,
+  stripPanel,
+  wholePanelOf,
+} from "../pattern";
 import { z } from "zod";
-import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../drafting";
 import { bisect, pathAt, pathLength } from "../geometry";
-import { quantity, ratioText, type Mm, type Quantity, say, Refusal, range, ratio, count, type Figure } from "../units";
-import { autoLengthSchema, hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
+import {
+  quantity,
+  ratioText,
+  type Mm,
+  type Quantity,
+  say,
+  Refusal,
+  range,
+  ratio,
+  count,
+  type Figure,
+  autoLengthSchema,
+} from "../units";
+import { hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
 import { type Handle, type Move, type MoveContext, type StyleState } from "./move";
-import { ringPanel, stripPanel } from "./ring";
 
 /** Least and most cloth to the seam it is gathered on. */
 const STRIP_FULLNESS: readonly [number, number] = [1, 5];
@@ -38,14 +59,16 @@ const schema = z.strictObject({
 });
 type Params = z.infer<typeof schema>;
 
+const ID = "flounce";
 const EDGE = { id: "leg-end", name: "flounce seam" };
+const IS = wholePanelOf("legs", null, "flounce");
 const LEAST_DEPTH: Mm = 40;
 /** A flounce that has to start higher than usual is this deep. */
 const USUAL_DEPTH: Mm = 150;
 
 /** Cuts the leg off at a level and hangs part of a circle, or a gathered strip, from the sewn leg girth. */
 export const flounce: Move<Params> = {
-  id: "flounce",
+  id: ID,
   label: "Add a flounce",
   note: "Cuts the leg off at a level and sews on part of a circle, or a gathered strip, as deep as the length asks.",
   schema,
@@ -54,13 +77,7 @@ export const flounce: Move<Params> = {
     const legs = wholeLegs(state, "start", this.label);
     const start = startOf(params, state, context);
     const depth = depthOf(params, start, state, context);
-    const cut = cutAcross(
-      state,
-      legs,
-      start.mm,
-      (panel) => ({ upper: panel, lower: { id: `${panel.id}-off`, name: "cut off" } }),
-      EDGE,
-    );
+    const cut = cutAcross(state, legs, start.mm, ID, (panel) => ({ id: `${panel.id}-off`, name: "cut off" }), EDGE);
     const off = [`${legs.front.id}-off`, `${legs.back.id}-off`];
     const upper = withoutPanels(cut, off);
     const sewn: readonly EdgeRef[] = [against(legs.front.id, EDGE.id), along(legs.back.id, EDGE.id)];
@@ -75,7 +92,8 @@ export const flounce: Move<Params> = {
       {
         id: "flounce",
         label: "Flounce seam",
-        kind: "style",
+        kind: "cut",
+        by: ID,
         how: gathered ? "gathered" : "equal",
         leg: "both",
         a: sewn,
@@ -86,7 +104,8 @@ export const flounce: Move<Params> = {
         return {
           id: `flounce-join-${i + 1}`,
           label: "Flounce join",
-          kind: "style",
+          kind: "cut",
+          by: ID,
           how: "equal",
           leg: "both",
           a: [along(panel.id, "end")],
@@ -170,7 +189,7 @@ function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveCont
     ? within(hem.mm / girth, STRIP_FULLNESS, hem.mm, (fullness) => fullness * girth)
     : numberOr("flounce", "fullness", params.fullness, context, 2);
   const width = fullness * girth;
-  const panel = stripPanel({ id: "flounce", name: "Flounce" }, width, depth, from, EDGE.name);
+  const panel = stripPanel({ id: "flounce", name: "Flounce", is: IS }, width, depth, from, EDGE.name);
   return {
     panels: [panel],
     numbers: { strip: quantity(width, say`${ratio(fullness)} x sewn leg ${girth}`) },
@@ -261,6 +280,7 @@ function circleOf(
     ringPanel({
       id: ["flounce", word(i)].filter(Boolean).join("-"),
       name: ["Flounce", word(i)].filter(Boolean).join(" "),
+      is: IS,
       radius,
       depth,
       turn,

@@ -1,6 +1,6 @@
+import { panelOutline, panelWidthAt, roleLength } from "../pattern";
 import { deriveShape } from "../derive";
 import { distanceToOutline } from "../geometry";
-import { panelOutline, panelWidthAt, roleLength } from "../drafting";
 import { badOutline, badPattern } from "../testing/badOutline";
 import { edgeLength, jobWith, made } from "../testing/worksheet";
 

@@ -1,3 +1,4 @@
+import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../pattern";
 import { z } from "zod";
 import {
   curveByDirections,
@@ -16,9 +17,8 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../drafting";
-import { quantity, type Mm, say, Refusal } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { quantity, type Mm, say, Refusal, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { recreased, shownMoved, wholePanel } from "./legs";
 import { type Handle, type Move, type Shown } from "./move";
 
@@ -132,17 +132,18 @@ function openPanel(panel: Panel, gap: Mm): Opened {
   let [top, bottom]: [Point | null, Point | null] = [null, null];
   const edges = panel.edges.map((edge): Edge => {
     const isWaist = edge.role === "waist" || edge.role === "dart";
-    const at = isWaist && !beyond ? pathAlongAtX(edge.path, x) : edge.id === "hem" ? pathAlongAtX(edge.path, x) : null;
+    const at =
+      isWaist && !beyond ? pathAlongAtX(edge.path, x) : edge.role === "hem" ? pathAlongAtX(edge.path, x) : null;
     if (isWaist && at !== null) {
       top = pathAt(edge.path, at).point;
       beyond = true;
       return { ...edge, path: parted(edge.path, at, by, gap > 0, true) };
     }
-    if (edge.id === "hem" && at !== null) {
+    if (edge.role === "hem" && at !== null) {
       bottom = pathAt(edge.path, at).point;
       return { ...edge, path: parted(edge.path, at, by, gap > 0, false) };
     }
-    return beyond && (isWaist || edge.id === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
+    return beyond && (isWaist || edge.role === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
   });
   if (!top || !bottom) {
     throw new Refusal("gap", say`The crease of the ${panel.name.toLowerCase()} does not run from waist to hem here.`);

@@ -1,11 +1,26 @@
+import { split } from "./split";
+import {
+  against,
+  along,
+  edgeOf,
+  panelById,
+  type Edge,
+  type EdgeRef,
+  type Join,
+  type Panel,
+  renamed,
+  ringPanel,
+  edgesWithRole,
+  wholePanelOf,
+  type EdgeRole,
+} from "../pattern";
 import { z } from "zod";
-import { against, along, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
 import { pathLength, pathSplit, pathStart } from "../geometry";
-import { quantity, type Mm, say, Refusal, range, angle, toDegrees } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
-import { renamed } from "./cut";
+import { quantity, type Mm, say, Refusal, range, angle, toDegrees, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { type Handle, type Move, type StyleState } from "./move";
-import { ringPanel } from "./ring";
+
+const ID = "godet";
 
 const schema = z.strictObject({
   at: z.enum(["side", "inseam", "split"]).optional().describe("The seam it is let into."),
@@ -16,7 +31,7 @@ type Params = z.infer<typeof schema>;
 
 /** Lets a sector of cloth into the lower end of a seam: as long as the seam is opened, its hem on a circle. */
 export const godet: Move<Params> = {
-  id: "godet",
+  id: ID,
   label: "Let in a godet",
   note: "Opens a seam from the hem and lets in a sector of cloth, so that the hem flares from there.",
   schema,
@@ -24,7 +39,7 @@ export const godet: Move<Params> = {
   apply(state, params, context) {
     const at = params.at ?? "side";
     const seams = state.joins.filter((join) =>
-      at === "split" ? /-split$/.test(join.id) : join.kind === at && endsAtHem(state, join),
+      at === "split" ? join.by === split.id : join.kind === at && endsAtHem(state, join),
     );
     const length =
       paramOr("godet", "length", params.length, context) ?? quantity(350, say`the usual ${350} from the hem`);
@@ -38,7 +53,7 @@ export const godet: Move<Params> = {
           : say`There is no ${at} seam that reaches the hem.`,
       );
     }
-    if (state.panels.some((p) => isGodet(p, at)))
+    if (state.panels.some((p) => isOpenedFor(p, at === "split" ? "style" : at)))
       throw new Refusal("at", say`A godet is let into this seam already. Change that one, or choose another seam.`);
     const edges = seams.flatMap((join) => [...join.a, ...join.b].map((ref) => `${ref.panel}.${ref.edge}`));
     if (new Set(edges).size < edges.length) {
@@ -57,7 +72,7 @@ export const godet: Move<Params> = {
       throw new Refusal("spread", say`A godet this long can be ${range(20, most)} wide at its hem.`);
     let next = state;
     for (const seam of seams) next = letIn(next, seam, length.mm, spread.mm, at);
-    const panel = next.panels.find((p) => isGodet(p, at)) as Panel;
+    const panel = next.panels.find((p) => p.is.part === "godet" && !state.panels.includes(p)) as Panel;
     const handle = (param: "length" | "spread", perMm: number, value: Mm): Handle => ({
       id: `godet-${param}`,
       panel: panel.id,
@@ -69,6 +84,7 @@ export const godet: Move<Params> = {
       perMm,
       value,
       label: param === "length" ? "godet length" : "godet hem",
+      ofHem: param === "spread",
       reading: value,
     });
     const where = at === "split" ? "split seam" : at === "side" ? "side seam" : "inseam";
@@ -88,8 +104,9 @@ export const godet: Move<Params> = {
   },
 };
 
-const isGodet = (panel: Panel, at: string): boolean =>
-  panel.id === `godet-${at}` || panel.id.startsWith(`godet-${at}-`);
+/** True where an edge of this role was opened for a godet already. */
+const isOpenedFor = (panel: Panel, role: EdgeRole): boolean =>
+  edgesWithRole(panel, role).some((edge) => edge.by === ID);
 
 /** The end of a seam that lies at the hem: its last edge, or, for an inseam, its first. */
 const hemEnd = (join: Join): "first" | "last" => (join.kind === "inseam" ? "first" : "last");
@@ -116,7 +133,7 @@ function divided(
   const atEnd = (end === "last") !== ref.reversed;
   const whole = pathLength(edge.path);
   const [a, b] = pathSplit(edge.path, atEnd ? whole - fromHem : fromHem);
-  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: `${edge.name}, godet` };
+  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: `${edge.name}, godet`, by: ID };
   const parts: Edge[] = atEnd
     ? [
         { ...edge, path: a },
@@ -140,6 +157,7 @@ function letIn(state: StyleState, join: Join, length: Mm, spread: Mm, at: string
   const sector = ringPanel({
     id,
     name: `Godet${suffix.replace("-", " ")}`,
+    is: wholePanelOf("legs", null, "godet"),
     radius: 0,
     depth: length,
     turn: spread / length,
@@ -148,8 +166,9 @@ function letIn(state: StyleState, join: Join, length: Mm, spread: Mm, at: string
     valley: 0,
     top: "",
   });
+  const inner = edgeOf(sector, "top");
   // A sector has no inner edge: its two straight edges meet in a point.
-  const part: Panel = { ...sector, half: join.leg, edges: sector.edges.filter((e) => e.id !== "top") };
+  const part: Panel = { ...sector, half: join.leg, edges: sector.edges.filter((e) => e !== inner) };
   let { panels, joins } = state;
   const opened = [join.a, join.b].map((list): EdgeRef => {
     const ref = pick(list);
@@ -169,7 +188,8 @@ function letIn(state: StyleState, join: Join, length: Mm, spread: Mm, at: string
   const sewn = (ref: EdgeRef, edge: EdgeRef, n: number): Join => ({
     id: `${id}-${n}`,
     label: "Godet seam",
-    kind: "style",
+    kind: "cut",
+    by: ID,
     how: "equal",
     leg: join.leg,
     // Walked from the godet's point down to the hem.

@@ -18,10 +18,7 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export { cutPanel, middleGrain, onPanel } from "./cut";
-export { centreFolded, cutTop, topWithDartsClosed } from "./cutYoke";
 export { garmentLengthSchema } from "./setLength";
-export { autoLengthSchema, isStated } from "./auto";
 export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */

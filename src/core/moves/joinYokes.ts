@@ -1,4 +1,14 @@
-import { against, edgeOf, panelById, type Edge, type EdgeRef, type Join, type Panel } from "../drafting";
+import {
+  against,
+  edgeOf,
+  panelById,
+  type Edge,
+  type EdgeRef,
+  type Join,
+  type Panel,
+  renamed,
+  edgesWithRole,
+} from "../pattern";
 import {
   angleFromTo,
   cubic,
@@ -13,9 +23,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { renamed } from "./cut";
 import type { StyleState } from "./move";
-import { EDGE } from "./cutYoke";
 
 /** Front and back yoke laid together at the side seam: one piece from centre back to centre front. */
 export function joinYokes(state: StyleState, frontId: string, backId: string): StyleState {
@@ -32,8 +40,8 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
   };
   const moved = (edge: Edge, id: string): Edge => ({ ...edge, id, path: pathReverse(pathMap(edge.path, move)) });
   // The two side edges are equally long but not quite the same curve, so their lower ends are brought together.
-  const backYoke = edgeOf(back, EDGE.id);
-  const lower = moved(edgeOf(front, EDGE.id), "yoke-front");
+  const [backYoke, frontYoke] = [lowerEdge(back), lowerEdge(front)];
+  const lower = moved(frontYoke, "yoke-front");
   const joined: Panel = {
     ...back,
     name: "Yoke",
@@ -50,13 +58,14 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
   const turned = new Map<string, readonly EdgeRef[]>([
     ["waist", [against(backId, "waist-front")]],
     ["crotch", [against(backId, "crotch-front")]],
-    [EDGE.id, [against(backId, "yoke-front")]],
+    [frontYoke.id, [against(backId, "yoke-front")]],
     ["side", []],
   ]);
+  const side = edgeOf(back, "side").id;
   const without = (join: Join): Join => ({
     ...join,
-    a: join.a.filter((r) => !(r.panel === backId && r.edge === "side")),
-    b: join.b.filter((r) => !(r.panel === backId && r.edge === "side")),
+    a: join.a.filter((r) => !(r.panel === backId && r.edge === side)),
+    b: join.b.filter((r) => !(r.panel === backId && r.edge === side)),
   });
   return {
     ...state,
@@ -67,6 +76,9 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
       .filter((join) => join.a.length > 0 && join.b.length > 0),
   };
 }
+
+/** The edge a yoke was cut off by. */
+const lowerEdge = (yoke: Panel): Edge => edgesWithRole(yoke, "style")[0] as Edge;
 
 /** The path with its last end, and the handle beside it, moved to a place a hair away. */
 function endingAt(path: Path, end: Point): Path {

@@ -1,7 +1,16 @@
-import { edgeOf, edgesWithRole, isOf, panelMap, type Edge, type Panel } from "../drafting";
-import { pathAt, pathLength, squareCurve, type Point } from "../geometry";
+import {
+  edgeOf,
+  edgesWithRole,
+  isOf,
+  panelMap,
+  type Edge,
+  type Panel,
+  cutPanel,
+  type PartName,
+  findEdge,
+} from "../pattern";
+import { pathAt, pathLength, squareCurve, type Point, pathAlongAtLevel, pathChords } from "../geometry";
 import { type Mm, Refusal, say } from "../units";
-import { alongAtLevel, cutPanel, type PartName } from "./cut";
 import { type Shown, type StyleState } from "./move";
 
 /** Front and back of the whole leg: each one panel that runs from side to inseam. */
@@ -18,10 +27,10 @@ type LegEdge = "waist" | "side" | "hem" | "inseam" | "crotch";
  */
 function isWhole(panel: Panel, edges: readonly LegEdge[]): boolean {
   const has = (id: LegEdge): boolean =>
-    id === "waist" ? edgesWithRole(panel, "waist").length > 0 : panel.edges.some((e) => e.id === id);
+    id === "waist" ? edgesWithRole(panel, "waist").length > 0 : findEdge(panel, id) !== undefined;
   if (!edges.every(has)) return false;
   const beside = (id: LegEdge, step: 1 | -1): Edge["role"] | undefined => {
-    const at = panel.edges.findIndex((e) => e.id === id);
+    const at = panel.edges.indexOf(edgeOf(panel, id));
     return panel.edges[(at + step + panel.edges.length) % panel.edges.length]?.role;
   };
   if (edges.includes("waist") && beside("side", -1) !== "waist" && beside("side", -1) !== "dart") return false;
@@ -40,14 +49,14 @@ export function wholePanel(
   label: string,
   edges: readonly LegEdge[],
 ): Panel {
-  const own = state.panels.filter((p) => isOf(p.id, root));
+  const own = state.panels.filter((p) => isOf(p, root));
   if (own.some((p) => p.half !== "both")) {
     throw new Refusal(
       param,
       say`“${label}” is made on both legs alike, and an earlier cut on one leg alone has made their ${root}s differ. Move this line up.`,
     );
   }
-  if (own.some((p) => p.casings)) {
+  if (own.some((p) => p.worn?.casings)) {
     throw new Refusal(param, say`A casing is cut on last, so “${label}” comes before it. Move this line up.`);
   }
   const [panel, other] = own.filter((p) => isWhole(p, edges));
@@ -79,21 +88,28 @@ export function cutAcross(
   state: StyleState,
   legs: WholeLegs,
   level: Mm,
-  names: (panel: Panel) => { readonly upper: PartName; readonly lower: PartName },
+  by: string,
+  offName: (panel: Panel) => PartName,
   edge: { readonly id: string; readonly name: string },
 ): StyleState {
-  const sideUp = fromHem(legs.front, alongAtLevel(legs.front, "side", level));
-  const inseamAt = alongAtLevel(legs.front, "inseam", level);
+  const atLevel = (seam: "side" | "inseam"): Mm => {
+    // On the chords the seam is drawn by, so that patterns cut before are cut at the same place again.
+    const { path } = edgeOf(legs.front, seam);
+    const chords = pathChords(path);
+    return pathAlongAtLevel(chords, level) ?? pathLength(chords);
+  };
+  const sideUp = fromHem(legs.front, atLevel("side"));
+  const inseamAt = atLevel("inseam");
   return [legs.front, legs.back].reduce((now, panel) => {
     const sideAt = fromHem(panel, sideUp);
     const [side, inseam] = [pathAt(edgeOf(panel, "side").path, sideAt), pathAt(edgeOf(panel, "inseam").path, inseamAt)];
-    const { upper, lower } = names(panel);
     return cutPanel(now, panel.id, {
+      by,
       from: { edge: "side", along: sideAt },
       to: { edge: "inseam", along: inseamAt },
       path: [squareCurve(side.point, side.tangent, inseam.point, inseam.tangent)],
-      between: lower,
-      rest: upper,
+      between: { ...offName(panel), part: "off" },
+      rest: { id: panel.id, name: panel.name, part: "main" },
       seam: { id: `${panel.id}-${edge.id}`, label: edge.name },
       edge,
     });

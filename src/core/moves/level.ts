@@ -1,7 +1,7 @@
+import { isOf, type Panel } from "../pattern";
 import { z } from "zod";
 import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { readParam } from "./auto";
-import { isOf, type Panel } from "../drafting";
 import type { Point } from "../geometry";
 import { type Handle, type MoveContext, type StyleState } from "./move";
 
@@ -67,7 +67,7 @@ export function landmarkHandles(
   make: (at: Point, root: "front" | "back") => Handle,
 ): readonly Handle[] {
   return (["front", "back"] as const).flatMap((root) => {
-    const at = panels.find((p) => isOf(p.id, root) && p.half !== "left" && p.landmarks[landmark])?.landmarks[landmark];
-    return at ? [make(at, root)] : [];
+    const at = panels.find((p) => isOf(p, root) && p.half !== "left" && p.landmarks[landmark])?.landmarks[landmark];
+    return at ? [{ ...make(at, root), root }] : [];
   });
 }

@@ -1,6 +1,7 @@
+import { type Join, type Panel } from "../pattern";
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";
-import type { Join, LegPlan, Numbers, Panel } from "../drafting";
+import type { LegPlan, Numbers } from "../drafting";
 import type { Point } from "../geometry";
 import { type Mm, type Quantity, type Unit, type Figure } from "../units";
 
@@ -34,6 +35,8 @@ export interface MoveContext {
 export interface Handle {
   readonly id: string;
   readonly panel: string;
+  /** A seam that is redrawn is pulled on whichever part of this panel it came to lie. */
+  readonly root?: "front" | "back";
   readonly at: Point;
   readonly axis: Point;
   readonly param: string;
@@ -46,6 +49,8 @@ export interface Handle {
   readonly reading: Mm;
   /** A number of things, set in whole steps, where it is not a length. */
   readonly counts?: boolean;
+  /** It pulls the hem: its reading stands under the hem of its panel. */
+  readonly ofHem?: boolean;
   /** It stands inside the panel, not on its edge. */
   readonly inside?: boolean;
   /** Least value it can be pulled to; 0 unless stated. */

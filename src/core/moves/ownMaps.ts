@@ -1,3 +1,4 @@
+import { turnCrotch } from "../pattern";
 import { netWaist, type LegPlan, type OwnLegs, type OwnPanel, type PanelPlan } from "../drafting";
 import {
   angleFromTo,
@@ -14,7 +15,6 @@ import {
   type Point,
 } from "../geometry";
 import type { Mm } from "../units";
-import { turnCrotch } from "./fairing";
 
 /** A block that was brought in keeps its outline; these change it where a move says so, front and back alike. */
 

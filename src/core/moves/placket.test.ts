@@ -1,4 +1,4 @@
-import { panelWidthAt, roleLength } from "../drafting";
+import { panelWidthAt, roleLength } from "../pattern";
 import { badPattern } from "../testing/badOutline";
 import { HIP_WIDE, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
 

@@ -1,5 +1,6 @@
+import { split } from "./split";
+import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../pattern";
 import { z } from "zod";
-import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../drafting";
 import {
   distanceToChord,
   line,
@@ -17,10 +18,13 @@ import {
   polygonArea,
   type Path,
   type Point,
+  bracket,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { quantity, type Mm, say, Refusal, range, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { type Handle, type Move, type StyleState } from "./move";
+
+const ID = "placket";
 
 const schema = z.strictObject({
   edge: z.enum(["split", "centre-front", "centre-back"]).optional().describe("The edge that is buttoned."),
@@ -35,7 +39,7 @@ const STRAIGHT: Mm = 1.5;
 
 /** Adds an extension and fold-back beyond an edge; buttons and buttonholes lie on the edge itself, so no girth is added. */
 export const placket: Move<Params> = {
-  id: "placket",
+  id: ID,
   label: "Add a placket",
   note: "Extends both sides of a split or centre edge, half to overlap and half to fold back, with buttons on the edge itself.",
   schema,
@@ -127,9 +131,9 @@ export const placket: Move<Params> = {
 };
 
 function carries(panel: Panel, edge: Edge, which: Params["edge"]): boolean {
-  if (which === "split") return edge.id === "split";
+  if (which === "split") return edge.by === split.id;
   const root = which === "centre-front" ? "front" : "back";
-  return edge.role === "crotch" && isOf(panel.id, root) && panel.landmarks.waistCentre !== undefined;
+  return edge.role === "crotch" && isOf(panel, root) && panel.landmarks.waistCentre !== undefined;
 }
 
 /** How far a path runs from its start before it leaves the straight line by more than a hair. */
@@ -139,14 +143,7 @@ function straightReach(path: Path): Mm {
     const [a, b] = [pathStart(path), pathAt(path, reach).point];
     return [0.25, 0.5, 0.75].some((share) => distanceToChord(pathAt(path, reach * share).point, a, b) > STRAIGHT);
   };
-  if (!bows(whole)) return whole;
-  let [low, high] = [0, whole];
-  for (let i = 0; i < 20; i++) {
-    const middle = (low + high) / 2;
-    if (bows(middle)) high = middle;
-    else low = middle;
-  }
-  return low;
+  return bows(whole) ? bracket((reach) => !bows(reach), 0, whole)[0] : whole;
 }
 
 /** The edge walked from the waist down. */
@@ -173,10 +170,17 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
     (p: Point): Point =>
       pointAdd(p, pointScale(out, mm));
   const outer: Path = pathMap(upper, by(width));
+  const foot: Edge = {
+    id: `${edge.id}-foot`,
+    role: "style",
+    name: "placket, foot",
+    by: ID,
+    path: [line(pathEnd(outer), bottom)],
+  };
   const strip: Edge[] = [
-    { id: `${edge.id}-top`, role: "style", name: "placket, top", path: [line(top, by(width)(top))] },
-    { id: `${edge.id}-placket`, role: "style", name: `${edge.name}, placket`, path: outer },
-    { id: `${edge.id}-foot`, role: "style", name: "placket, foot", path: [line(pathEnd(outer), bottom)] },
+    { id: `${edge.id}-top`, role: "style", name: "placket, top", by: ID, path: [line(top, by(width)(top))] },
+    { id: `${edge.id}-placket`, role: "style", name: `${edge.name}, placket`, by: ID, path: outer },
+    foot,
   ];
   const below: Edge[] = whole - reach > 1 ? [{ ...edge, path: pathBetween(down, reach, whole) }] : [];
   const run = [...strip, ...below];
@@ -186,20 +190,23 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
   const cross = (p: Point): readonly Point[] => [pointAdd(p, pointScale(out, -4)), pointAdd(p, pointScale(out, 4))];
   return {
     ...panel,
-    edges: below.length === 0 ? hemTogether(edges, `${edge.id}-foot`) : edges,
+    edges: below.length === 0 ? hemTogether(edges, foot) : edges,
     lines: [
       ...panel.lines,
       { kind: "placement", points: [top, bottom] },
       { kind: "fold", points: [by(width / 2)(top), by(width / 2)(bottom)] },
       ...buttons.map((mm) => ({ kind: "placement" as const, points: cross(place(mm)) })),
     ],
-    overlaps: [...(panel.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
+    worn: {
+      ...panel.worn,
+      overlaps: [...(panel.worn?.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
+    },
   };
 }
 
 /** A placket that runs down to the hem is hemmed with the leg: its foot becomes part of the hem. */
-function hemTogether(edges: readonly Edge[], foot: string): readonly Edge[] {
-  const i = edges.findIndex((e) => e.id === foot);
+function hemTogether(edges: readonly Edge[], foot: Edge): readonly Edge[] {
+  const i = edges.findIndex((e) => e.id === foot.id);
   const hem = edges.findIndex((e) => e.role === "hem");
   const [footEdge, hemEdge] = [edges[i], edges[hem]];
   if (!footEdge || !hemEdge) return edges;

@@ -1,4 +1,15 @@
-import { edgeOf, edgesWithRole, panelOutline, type Edge, type Panel, type PanelLine } from "../drafting";
+import {
+  edgeOf,
+  edgesWithRole,
+  panelOutline,
+  type Edge,
+  type Panel,
+  type PanelLine,
+  restoreLength,
+  softenCorner,
+  foldedWaist,
+  type Fold,
+} from "../pattern";
 import {
   angleFromTo,
   line,
@@ -13,16 +24,15 @@ import {
   pointDistance,
   polygonArea,
   secant,
-  segmentAt,
   segmentEnd,
   segmentSplit,
   type Path,
   type Point,
   type Segment,
+  parameterAt,
+  pathAlongAtLevel,
 } from "../geometry";
 import { type Mm, Refusal, say } from "../units";
-import { restoreLength, softenCorner } from "./fairing";
-import { foldedWaist, type Fold } from "./foldedWaist";
 import { recreased, shownMoved } from "./legs";
 import { type Shown, type StyleState } from "./move";
 
@@ -80,7 +90,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
   const sideLength = pathLength(side.path);
   const sideFor = (gap: Mm): Path => {
     const moved = shiftRun(side.path, (y) => outward * gap * openedAt(y, top, runOut), runOut);
-    const bend = runOut === null ? null : alongLevel(moved, runOut);
+    const bend = runOut === null ? null : pathAlongAtLevel(moved, runOut);
     const soft = bend !== null && bend > 20 && bend < pathLength(moved) - 20 ? softenCorner(moved, bend) : moved;
     return restoreLength(soft, sideLength, "start");
   };
@@ -137,9 +147,9 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     ...panel.edges
       .filter((e) => e.role !== "waist" && e.role !== "dart")
       .map((e) =>
-        e.id === "side"
+        e.role === "side"
           ? { ...e, path: sidePath }
-          : e.id === "hem"
+          : e.role === "hem"
             ? { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel) }
             : e,
       ),
@@ -221,24 +231,7 @@ function shiftRun(path: Path, by: (y: Mm) => Mm, stop: Mm | null): Path {
 function splitAtLevel(segment: Segment, y: Mm): Segment[] {
   const [a, b] = [segment.points[0][1], segmentEnd(segment)[1]];
   if ((a - y) * (b - y) >= 0) return [segment];
-  let [low, high] = [0, 1];
-  const level = (t: number): Mm => segmentAt(segment, t)[1];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if ((level(middle) - y) * (a - y) > 0) low = middle;
-    else high = middle;
-  }
-  return [...segmentSplit(segment, (low + high) / 2)];
-}
-
-function alongLevel(path: Path, y: Mm): Mm | null {
-  let reached = 0;
-  for (const segment of path) {
-    const end = segmentEnd(segment);
-    reached += pathLength([segment]);
-    if (Math.abs(end[1] - y) < 1e-3) return reached;
-  }
-  return null;
+  return [...segmentSplit(segment, parameterAt(segment, "y", y))];
 }
 
 /** The hem with its side part moved by `by`: opened at the crease, or, where darts held a hair more than the pleats, laid in. */

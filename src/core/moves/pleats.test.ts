@@ -1,4 +1,4 @@
-import { edgeOf, edgesWithRole, landmarkOf, panelOutline, type Panel } from "../drafting";
+import { edgeOf, edgesWithRole, landmarkOf, panelOutline, type Panel, mirroredIn } from "../pattern";
 import {
   pathEnd,
   pathFlatten,
@@ -16,7 +16,6 @@ import type { Job } from "../files";
 import { badPattern } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { mirroredIn } from "./foldedWaist";
 
 const made = (params: Record<string, unknown>, before: Job["moves"] = []) =>
   shapeOf(

@@ -1,7 +1,7 @@
+import { type Fold } from "../pattern";
 import { z } from "zod";
-import { quantity, type LengthInput, type Quantity, Refusal, range, say } from "../units";
-import { autoLengthSchema, numberOr, paramOr, styleParam } from "./auto";
-import type { Fold } from "./foldedWaist";
+import { quantity, type LengthInput, type Quantity, Refusal, range, say, autoLengthSchema } from "../units";
+import { numberOr, paramOr, styleParam } from "./auto";
 import { levelOf, levelSchema, type LevelName } from "./level";
 import { wholePanel } from "./legs";
 import { type Handle, type Move } from "./move";

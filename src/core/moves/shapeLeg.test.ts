@@ -1,5 +1,5 @@
+import { landmarkOf } from "../pattern";
 import { said } from "../testing/said";
-import { landmarkOf } from "../drafting";
 import { badPair } from "../testing/badOutline";
 import { legGirth, made } from "../testing/worksheet";
 

@@ -1,7 +1,18 @@
+import { isOf, legOf, rimLength, type Panel } from "../pattern";
 import { z } from "zod";
-import { isOf, legGirthAt, legOf, panelWidths, passingOf, rimLength, type LegPlan, type Panel } from "../drafting";
-import { lengthInputSchema, quantity, type Mm, type Quantity, say, Refusal, range } from "../units";
-import { autoLengthSchema, isStated, paramOr, readParam, styleParam } from "./auto";
+import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
+import {
+  lengthInputSchema,
+  quantity,
+  type Mm,
+  type Quantity,
+  say,
+  Refusal,
+  range,
+  autoLengthSchema,
+  isStated,
+} from "../units";
+import { paramOr, readParam, styleParam } from "./auto";
 import { levelHandle, levelOf, levelSchema } from "./level";
 import { type Handle, type Move, type MoveContext } from "./move";
 
@@ -145,11 +156,13 @@ function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan, panels: readon
     const own = plan[panel];
     // What the hem measures in the end: lines below may have opened it further.
     const finished = legOf(panels, "right")
-      .filter((p) => isOf(p.id, panel))
+      .filter((p) => isOf(p, panel))
       .reduce((sum, p) => sum + rimLength(p, "hem"), 0);
     const handle = (param: "knee" | "hem", at: "side" | "inseam", y: Mm, clears: readonly string[]): Handle => ({
       id: `${panel}-${param}-${at}`,
       panel,
+      root: panel,
+      ofHem: param === "hem",
       at: [way * own[param][at], y],
       axis: [way * Math.sign(own[param][at] || 1), 0],
       param,
@@ -174,6 +187,7 @@ function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan, panels: readon
         ? [
             {
               ...levelHandle(`${panel}-start`, panel, [0, levels.turn], "start", levels.turn, "turns at"),
+              root: panel,
               inside: true,
             },
           ]

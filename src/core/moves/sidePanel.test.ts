@@ -1,4 +1,4 @@
-import { edgeOf } from "../drafting";
+import { edgeOf } from "../pattern";
 import { pathEnd, pathFlatten, pointDistance } from "../geometry";
 import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
 

@@ -1,4 +1,3 @@
-import { z } from "zod";
 import {
   against,
   along,
@@ -9,7 +8,9 @@ import {
   type EdgeRef,
   type Join,
   type Panel,
-} from "../drafting";
+  cutPanel,
+} from "../pattern";
+import { z } from "zod";
 import {
   bisect,
   cubic,
@@ -26,9 +27,8 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { quantity, ratioText, type Mm, type Quantity, say, ratio, Refusal, range } from "../units";
-import { autoLengthSchema, hemGirthOr, numberOr, paramOr } from "./auto";
-import { cutPanel } from "./cut";
+import { quantity, ratioText, type Mm, type Quantity, say, ratio, Refusal, range, autoLengthSchema } from "../units";
+import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
 import { type Handle, type Move } from "./move";
 import { drawSidePanel, type SeamLengths } from "./sidePanelShape";
@@ -51,6 +51,8 @@ const schema = z.strictObject({
     .describe("Length of the panel's top to the seam it is set into."),
   how: z.enum(["pleated", "gathered"]).optional().describe("How the fullness is taken in."),
 });
+const ID = "side-panel";
+
 type Params = z.infer<typeof schema>;
 
 interface Side {
@@ -63,7 +65,7 @@ interface Side {
 
 /** Cuts the sides of front and back away on a curve and lets in one panel, full above and plain below, without side seam. */
 export const sidePanel: Move<Params> = {
-  id: "side-panel",
+  id: ID,
   label: "Let in a side panel",
   note: "Cuts the sides away on a curve and replaces both by one panel: its top pleated or gathered in, its hem level.",
   schema,
@@ -84,11 +86,12 @@ export const sidePanel: Move<Params> = {
     for (const side of [front, back]) {
       const hem = pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point;
       next = cutPanel(next, side.panel.id, {
+        by: ID,
         from: { edge: "side", along: side.start },
         to: { edge: "hem", along: side.hemAlong },
         path: [side.curve, line(pathEnd([side.curve]), hem)],
-        between: { id: `${side.panel.id}-off`, name: "cut away" },
-        rest: side.panel,
+        between: { id: `${side.panel.id}-off`, name: "cut away", part: "off" },
+        rest: { id: side.panel.id, name: side.panel.name, part: "main" },
         seam: { id: `${side.panel.id}-panel`, label: "Side panel seam" },
         edge: { id: "panel", name: "side panel seam" },
       });
@@ -116,7 +119,8 @@ export const sidePanel: Move<Params> = {
       const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: string): Join => ({
         id: `side-panel-${id}-${half}`,
         label,
-        kind: "style",
+        kind: "cut",
+        by: ID,
         how: joinHow,
         leg: "both",
         a: [a],

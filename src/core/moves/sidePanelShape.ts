@@ -1,5 +1,15 @@
-import type { Edge, Panel } from "../drafting";
-import { cubic, line, pathEnd, pathStart, segmentLength, segmentReverse, type Point, type Segment } from "../geometry";
+import { type Edge, type Panel, wholePanelOf } from "../pattern";
+import {
+  cubic,
+  line,
+  pathEnd,
+  pathStart,
+  segmentLength,
+  segmentReverse,
+  type Point,
+  type Segment,
+  bisect,
+} from "../geometry";
 import type { Mm } from "../units";
 
 /** The cut edge of a leg: its curve, into which the fullness goes, and the plain part below. */
@@ -27,13 +37,8 @@ function slopeOfLength(
         [from[0] + way * width * 0.8, from[1] + height * 0.55],
         [from[0] + way * width, from[1] + height],
       );
-  let [low, high] = [1, length];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if (segmentLength(at(middle)([0, 0], 1)) < length) low = middle;
-    else high = middle;
-  }
-  return { width: (low + high) / 2, draw: at((low + high) / 2) };
+  const width = bisect((w) => segmentLength(at(w)([0, 0], 1)), length, 1, length);
+  return { width, draw: at(width) };
 }
 
 /**
@@ -69,8 +74,9 @@ export function drawSidePanel(
   return {
     id: "side-panel",
     name: "Side panel",
+    is: wholePanelOf("legs", "side", "side-panel"),
     half: "both",
-    material: "shell",
+    cutting: { material: "shell" },
     edges,
     landmarks: { sideTop: start, sideHem: [0, hemY], notchFront: frontEnd, notchBack: backEnd },
     lines: [

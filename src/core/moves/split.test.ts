@@ -1,5 +1,5 @@
+import { landmarkOf, panelWidthAt, type Panel, panelOutline } from "../pattern";
 import { said } from "../testing/said";
-import { landmarkOf, panelWidthAt, type Panel, panelOutline } from "../drafting";
 import { HIP_WIDE, lastLine, type Line, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
 
 /** Middle of a panel's outline, across. */

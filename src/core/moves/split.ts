@@ -1,5 +1,17 @@
+import {
+  edgeOf,
+  isOf,
+  panelById,
+  type Edge,
+  type Join,
+  type Panel,
+  cutPanel,
+  type Place,
+  afterCut,
+  findEdge,
+  type NewPart,
+} from "../pattern";
 import { z } from "zod";
-import { edgeOf, isOf, panelById, type Edge, type Join, type Panel } from "../drafting";
 import {
   curveByDirections,
   line,
@@ -15,10 +27,11 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, Refusal, say } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
-import { cutPanel, type Place } from "./cut";
+import { quantity, type Mm, Refusal, say, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { type Move, type StyleState } from "./move";
+
+const ID = "split";
 
 const schema = z.strictObject({
   panel: z.enum(["front", "back"]).optional().describe("Which panel is divided."),
@@ -29,7 +42,7 @@ type Params = z.infer<typeof schema>;
 
 /** Divides a panel from waist to hem along its dart and crease; on one leg alone, left and right then differ. */
 export const split: Move<Params> = {
-  id: "split",
+  id: ID,
   label: "Split a panel",
   note: "Cuts a panel in two from waist to hem, through the dart and down the crease, on both legs or on one.",
   schema,
@@ -38,14 +51,14 @@ export const split: Move<Params> = {
     const root = params.panel ?? "front";
     const leg = params.leg ?? "both";
     const divided = leg === "both" ? state : divideLegs(state, root);
-    const own = divided.panels.filter((p) => isOf(p.id, root) && (leg === "both" || p.half === leg));
-    const long = own.filter((p) => p.edges.some((e) => e.id === "hem") && hasWaist(p));
+    const own = divided.panels.filter((p) => isOf(p, root) && (leg === "both" || p.half === leg));
+    const long = own.filter((p) => findEdge(p, "hem") !== undefined && hasWaist(p));
     const out = paramOr("split", "out", params.out, context) ?? quantity(0, "down the crease");
     const at = own.map((p) => p.landmarks.hipSide ?? p.landmarks.hemSide).find((p) => p !== undefined);
     const x = (Math.sign(at?.[0] ?? 1) || 1) * out.mm;
     // Of the parts an earlier split has made, the one this line runs down.
     const panel = long.find((p) => pathAlongAtX(edgeOf(p, "hem").path, x) !== null) ?? long[0];
-    if (!panel || own.some((p) => p.casings)) {
+    if (!panel || own.some((p) => p.worn?.casings)) {
       throw new Refusal(
         "panel",
         panel
@@ -54,12 +67,14 @@ export const split: Move<Params> = {
       );
     }
     const cut = cutLine(panel, x);
-    const part = (word: string): { id: string; name: string } => ({
+    const part = (word: "side" | "centre"): NewPart => ({
       id: `${panel.id}-${word}`,
       name: `${panel.name}, ${word}`,
+      part: word,
     });
     const edge = { id: unusedId(panel), name: "split edge" };
     const next = cutPanel(cut.state(divided), panel.id, {
+      by: ID,
       from: cut.from,
       to: cut.to,
       path: cut.path,
@@ -101,11 +116,17 @@ const hasWaist = (panel: Panel): boolean => panel.edges.some((e) => e.role === "
 
 /** Copies of a panel for the right and the left leg, with every seam on both. */
 export function divideLegs(state: StyleState, root: "front" | "back"): StyleState {
-  const own = state.panels.filter((p) => isOf(p.id, root) && p.half === "both");
+  const own = state.panels.filter((p) => isOf(p, root) && p.half === "both");
   const named = (id: string, leg: "left" | "right"): string => (own.some((p) => p.id === id) ? `${id}-${leg}` : id);
   const panels = state.panels.flatMap((p) =>
     own.includes(p)
-      ? (["right", "left"] as const).map((leg) => ({ ...p, id: `${p.id}-${leg}`, half: leg, name: `${p.name} ${leg}` }))
+      ? (["right", "left"] as const).map((leg) => ({
+          ...p,
+          id: `${p.id}-${leg}`,
+          is: afterCut(p.is, { from: p.id, by: ID, part: leg }),
+          half: leg,
+          name: `${p.name} ${leg}`,
+        }))
       : [p],
   );
   const joins = state.joins.flatMap((join): Join[] => {
@@ -122,6 +143,7 @@ export function divideLegs(state: StyleState, root: "front" | "back"): StyleStat
       id: `${join.id}-${leg}`,
       label: `${join.label}, ${leg}`,
       leg,
+      twin: join.twin ?? join.id,
       a: on(join.a, leg),
       b: on(join.b, leg),
     }));

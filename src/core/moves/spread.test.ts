@@ -1,12 +1,11 @@
+import { edgeOf, landmarkOf, roleLength, slashAndSpread } from "../pattern";
 import fc from "fast-check";
 import { deriveShape } from "../derive";
-import { edgeOf, landmarkOf, roleLength } from "../drafting";
 import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { edgeLength, spreadBy } from "../testing/worksheet";
-import { slashAndSpread } from "./slash";
 
 /** The same bodies every time; the bench runs other and more. */
 const SEED = 20261123;

@@ -1,12 +1,28 @@
+import {
+  edgeOf,
+  edgesWithRole,
+  panelOutline,
+  roleLength,
+  smallestRadius,
+  type Panel,
+  TIGHTEST_TURNED,
+  CutsCross,
+} from "../pattern";
 import { z } from "zod";
-import { pathLength, polygonSelfCrossing, secant } from "../geometry";
-import { edgeOf, edgesWithRole, panelOutline, roleLength, smallestRadius, type Panel } from "../drafting";
-import { lengthInputSchema, quantity, type Mm, type Quantity, type Radians, Refusal, say } from "../units";
-import { autoLengthSchema, hemGirthOr, paramOr, readParam } from "./auto";
-import { TIGHTEST_TURNED } from "./fairing";
+import { pathLength, polygonSelfCrossing, secant, bracket } from "../geometry";
+import {
+  lengthInputSchema,
+  quantity,
+  type Mm,
+  type Quantity,
+  type Radians,
+  Refusal,
+  say,
+  autoLengthSchema,
+} from "../units";
+import { hemGirthOr, paramOr, readParam } from "./auto";
 import { wholeLegs } from "./legs";
 import { type Move, type MoveContext } from "./move";
-import { CutsCross } from "./slash";
 import { cutsSchema, planCuts, share } from "./spreadCuts";
 import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHandles } from "./spreadPanel";
 
@@ -143,12 +159,8 @@ function refusing(
   };
   const done = works(amount.asked.mm);
   if (done) return done;
-  let [good, bad] = [0, amount.asked.mm];
-  for (let i = 0; i < 24 && Math.abs(bad - good) > 0.5; i++) {
-    const middle = (good + bad) / 2;
-    if (works(middle)) good = middle;
-    else bad = middle;
-  }
+  const halvings = Math.ceil(Math.log2(Math.max(1, Math.abs(amount.asked.mm)) / 0.5));
+  const [good] = bracket((opened) => works(opened) !== null, 0, amount.asked.mm, halvings);
   const sum = Math.floor(Math.abs(good)) * Math.sign(good);
   const [asked, largest] =
     amount.param === "hemGirth"

@@ -1,10 +1,9 @@
+import { edgeOf, isOf, landmarkOf, type Panel, outlinePlace, type Cut } from "../pattern";
 import { z } from "zod";
 import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
-import { edgeOf, isOf, landmarkOf, type Panel } from "../drafting";
 import { lengthInputSchema, type Mm, Refusal, say, range } from "../units";
 import { readParam } from "./auto";
 import { type MoveContext } from "./move";
-import { outlinePlace, type Cut } from "./slash";
 
 const placeSchema = z.strictObject({
   edge: z.string().max(40).describe("Edge of the panel, such as hem, side, crotch."),
@@ -40,7 +39,7 @@ export function planCuts(
 ): PlannedCut[] {
   if (asked) {
     return asked
-      .filter((cut) => isOf(panel.id, cut.panel))
+      .filter((cut) => isOf(panel, cut.panel))
       .map((cut) => ({
         open: placeOn(panel, cut.open),
         hinge: placeOn(panel, cut.hinge),

@@ -1,4 +1,18 @@
 import {
+  edgeOf,
+  landmarkOf,
+  type Edge,
+  type Panel,
+  restoreLength,
+  softenCorner,
+  truedHem,
+  turnCrotch,
+  outlinePlace,
+  slashAndSpread,
+  type Cut,
+  type OpenedCut,
+} from "../pattern";
+import {
   pathAt,
   pathLength,
   pathNearest,
@@ -8,11 +22,8 @@ import {
   type Point,
   pathAlongAtX,
 } from "../geometry";
-import { edgeOf, landmarkOf, type Edge, type Panel } from "../drafting";
 import { toDegrees, type Mm } from "../units";
-import { restoreLength, softenCorner, truedHem, turnCrotch } from "./fairing";
 import type { Handle, Shown } from "./move";
-import { outlinePlace, slashAndSpread, type Cut, type OpenedCut } from "./slash";
 
 /** Corners of hinges sharper than this are softened. */
 const SOFTEN_ABOVE = 2;
@@ -36,23 +47,23 @@ export function spreadPanel(panel: Panel, cuts: readonly Cut[]): SpreadPanel {
     return cut.open > hem && cut.open < hem + (before.get("hem") ?? 0);
   });
   let edges: Edge[] = slashed.edges.map((edge) => {
-    if (edge.id !== "side" && edge.id !== "inseam") return edge;
+    if (edge.role !== "side" && edge.role !== "inseam") return edge;
     let path = edge.path;
     for (const cut of slashed.opened) {
       const corner = cut.hingeEdge === edge.id && cut.hingeAlong > 1 && cut.hingeAlong < pathLength(path) - 1;
       if (corner && Math.abs(toDegrees(cut.angle)) > SOFTEN_ABOVE) path = softenCorner(path, cut.hingeAlong);
     }
-    return { ...edge, path: restoreLength(path, before.get(edge.id) as Mm, edge.id === "side" ? "end" : "start") };
+    return { ...edge, path: restoreLength(path, before.get(edge.id) as Mm, edge.role === "side" ? "end" : "start") };
   });
   const crotchTurn = slashed.opened
     .filter((cut) => pointDistance(cut.hinge, landmarkOf(panel, "crotchPoint")) < 0.01)
     .reduce((sum, cut) => sum + cut.angle, 0);
   edges = edges.map((edge) =>
-    edge.id === "crotch" && crotchTurn !== 0 ? { ...edge, path: turnCrotch(edge.path, crotchTurn) } : edge,
+    edge.role === "crotch" && crotchTurn !== 0 ? { ...edge, path: turnCrotch(edge.path, crotchTurn) } : edge,
   );
   const pathOf = (id: string): Edge["path"] => (edges.find((e) => e.id === id) as Edge).path;
   edges = edges.map((edge) =>
-    edge.id !== "hem"
+    edge.role !== "hem"
       ? edge
       : {
           ...edge,
@@ -132,6 +143,7 @@ export function hemHandles({ panel, opened }: SpreadPanel, hemSpread: Mm): Handl
     perMm: 2,
     value: hemSpread,
     label: `${panel.name.toLowerCase()} hem`,
+    ofHem: true,
     reading: hem,
   }));
 }

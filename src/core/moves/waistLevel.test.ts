@@ -1,5 +1,5 @@
+import { panelWidthAt } from "../pattern";
 import { said } from "../testing/said";
-import { panelWidthAt } from "../drafting";
 import { deriveShape } from "../derive";
 import { edgeLength, jobWith, made } from "../testing/worksheet";
 

@@ -1,17 +1,9 @@
+import { landmarkOf, panelOutline, sectionWidth } from "../pattern";
 import { z } from "zod";
-import {
-  ABOVE_HIP,
-  drawSettledLegs,
-  landmarkOf,
-  panelOutline,
-  sectionWidth,
-  withHipWideWaist,
-  type LegPlan,
-  type PanelPlan,
-} from "../drafting";
+import { ABOVE_HIP, drawSettledLegs, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { pointRotate, type Point } from "../geometry";
-import { quantity, type Mm, Refusal, say, range } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { quantity, type Mm, Refusal, say, range, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
 import { type Move } from "./move";
 

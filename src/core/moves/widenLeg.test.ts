@@ -1,4 +1,4 @@
-import { landmarkOf } from "../drafting";
+import { landmarkOf } from "../pattern";
 import { badPair } from "../testing/badOutline";
 import { made } from "../testing/worksheet";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { lengthInputSchema, quantity, type Mm, Refusal, say, range, ratio } from "../units";
-import { autoLengthSchema, hemGirthOr, paramOr } from "./auto";
+import { lengthInputSchema, quantity, type Mm, Refusal, say, range, ratio, autoLengthSchema } from "../units";
+import { hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { widenOwn } from "./ownMaps";
 import { type Move } from "./move";

@@ -1,5 +1,5 @@
+import { edgeOf, roleLength } from "../pattern";
 import { said } from "../testing/said";
-import { edgeOf, roleLength } from "../drafting";
 import { pathEnd, pathEndTangent, pathLength, pathStart } from "../geometry";
 import { badPattern } from "../testing/badOutline";
 import { edgeLength, lastLine, made, panelOf, seamLengths, STRAIGHT } from "../testing/worksheet";
@@ -37,7 +37,7 @@ describe("a yoke", () => {
 
   test("runs on across the side and lies square to the centre back on the fold", () => {
     const back = panelOf(yoked, "back-yoke");
-    expect(back.cut).toEqual({ count: 1, onFold: true });
+    expect(back.cutting.pieces).toEqual({ count: 1, onFold: true });
     expect(edgeOf(back, "crotch").role).toBe("fold");
     const fold = edgeOf(back, "crotch").path;
     const seam = pathEndTangent(edgeOf(back, "yoke").path);

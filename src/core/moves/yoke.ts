@@ -1,12 +1,13 @@
+import { edgeOf, edgesWithRole, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
 import { z } from "zod";
-import { edgeOf, edgesWithRole, type Panel } from "../drafting";
 import { pathAt, pathLength, type Point } from "../geometry";
-import { quantity, type Mm, say } from "../units";
-import { autoLengthSchema, paramOr } from "./auto";
+import { quantity, type Mm, say, autoLengthSchema } from "../units";
+import { paramOr } from "./auto";
 import { wholeLegs } from "./legs";
 import type { Handle, Move } from "./move";
-import { cutYoke, onFold } from "./cutYoke";
 import { joinYokes } from "./joinYokes";
+
+const ID = "yoke";
 
 const schema = z.strictObject({
   panels: z.enum(["both", "back", "front"]).optional().describe("Which panels get a yoke."),
@@ -22,7 +23,7 @@ type Params = z.infer<typeof schema>;
 
 /** Cuts a yoke off front and back through the side at equal depth, closes its darts and fairs it. */
 export const yoke: Move<Params> = {
-  id: "yoke",
+  id: ID,
   label: "Cut a yoke",
   note: "Cuts across below the waist, closes the darts in the part above, and fairs both edges of the seam.",
   schema,
@@ -39,14 +40,16 @@ export const yoke: Move<Params> = {
       paramOr("yoke", "front", params.front, context) ?? quantity(side.mm, "as deep as at the side", { side });
     let next = state;
     if (which !== "front") {
-      const back = cutYoke(next, legs.back, centre, side.mm, params.backDart !== "used", "centre");
-      next = params.fold === false ? back : onFold(back, `${legs.back.id}-yoke`);
+      const cut = cutOf(legs.back);
+      const back = cutTop(next, legs.back, cut, centre, side.mm, params.backDart !== "used", "centre");
+      next = params.fold === false ? back : centreOnFold(back, cut.upper.id);
     }
-    if (which !== "back") next = cutYoke(next, legs.front, front, side.mm, params.frontDart === "remnant", "front");
+    if (which !== "back")
+      next = cutTop(next, legs.front, cutOf(legs.front), front, side.mm, params.frontDart === "remnant", "front");
     const joined = params.joined === true && which === "both";
-    if (joined) next = joinYokes(next, `${legs.front.id}-yoke`, `${legs.back.id}-yoke`);
+    if (joined) next = joinYokes(next, cutOf(legs.front).upper.id, cutOf(legs.back).upper.id);
     const seams = next.panels
-      .filter((p) => p.id.endsWith("-yoke"))
+      .filter((p) => isCutTo(p, ID, "above"))
       .reduce((sum, p) => sum + edgesWithRole(p, "style").reduce((all, e) => all + pathLength(e.path), 0), 0);
     const depths =
       which === "both"
@@ -63,6 +66,14 @@ export const yoke: Move<Params> = {
     };
   },
 };
+
+/** What cutting a yoke off a panel makes of it. */
+const cutOf = ({ id, name }: Panel): TopCut => ({
+  by: ID,
+  upper: { id: `${id}-yoke`, name: `${name} yoke` },
+  lower: { id: `${id}-lower`, name },
+  seam: { id: `${id}-yoke`, label: `${name} yoke seam` },
+});
 
 function handlesOf(
   legs: { readonly front: Panel; readonly back: Panel },

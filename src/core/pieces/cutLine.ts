@@ -1,5 +1,5 @@
+import { panelOutline, type Edge, type Panel } from "../pattern";
 import { pathAt, pathLength, polygonArea, polygonClean, polygonUnfolded, type Point } from "../geometry";
-import { panelOutline, type Edge, type Panel } from "../drafting";
 import type { Mm } from "../units";
 import { joinRuns, mirroredEnd, offsetEdge, type WidthAt } from "./offset";
 

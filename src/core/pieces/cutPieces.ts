@@ -1,4 +1,14 @@
 import {
+  edgeOf,
+  panelArea,
+  panelById,
+  panelOutline,
+  type AllowanceKind,
+  type Edge,
+  type Panel,
+  EDGE_ROLES,
+} from "../pattern";
+import {
   pathAt,
   pathLength,
   pointAdd,
@@ -8,7 +18,6 @@ import {
   polygonArea,
   type Point,
 } from "../geometry";
-import { edgeOf, panelArea, panelById, panelOutline, type AllowanceKind, type Edge, type Panel } from "../drafting";
 import type { AllowanceSet, Running } from "../finish";
 import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
@@ -75,7 +84,7 @@ function openedEdges(
 ): ReadonlyMap<string, OpensOn> {
   const found = new Map<string, OpensOn>();
   if (!opening) return found;
-  for (const seam of seams.filter((s) => s.kind === "crotch" && s.id.startsWith(`crotch-${opening.root}`))) {
+  for (const seam of seams.filter((s) => s.kind === "centre" && s.root === opening.root)) {
     for (const walk of [seam.walkA, seam.walkB]) {
       let rest = opening.length;
       for (const ref of [...walk].reverse()) {
@@ -90,29 +99,23 @@ function openedEdges(
 
 /** The kind of allowance an edge takes by what it is. */
 function kindOf(panel: Panel, edge: Edge, zipAtSide: boolean): AllowanceKind {
-  if (panel.sewn?.all) return panel.sewn.all;
-  switch (edge.role) {
-    case "side":
-      return zipAtSide ? "zip" : "side";
-    case "style":
-      return panel.sewn?.style ?? "style";
-    case "inseam":
-    case "crotch":
-      return edge.role;
-    default:
-      return "waist";
-  }
+  if (panel.cutting.sewn?.all) return panel.cutting.sewn.all;
+  const { allowance } = EDGE_ROLES[edge.role];
+  if (allowance === "side") return zipAtSide ? "zip" : "side";
+  if (allowance === "style") return panel.cutting.sewn?.style ?? "style";
+  // A hem that is no rim of the garment's, as a facing's, is sewn to one and cut like a waist.
+  return allowance === "hem" || allowance === "none" ? "waist" : allowance;
 }
 
 /** What is cut beyond one edge. */
 function allowanceOf(panel: Panel, edge: Edge, opens: OpensOn | undefined, plan: CutPlan): EdgeAllowance {
   const { widths, edges } = plan.allowances;
-  const single = edges[`${panel.id}.${edge.id}`] ?? edges[`${panel.of ?? panel.id}.${edge.id}`];
-  if (edge.role === "fold") return flat(edge, 0);
+  const single = edges[`${panel.id}.${edge.id}`] ?? edges[`${panel.is.leftOf ?? panel.id}.${edge.id}`];
+  if (EDGE_ROLES[edge.role].allowance === "none") return flat(edge, 0);
   if (single) return running(edge, single);
   if (opens) return openingAllowance(edge, widths.crotch, opens);
-  if (edge.role === "hem" && !panel.id.startsWith("hem-facing")) {
-    return { ...flat(edge, plan.hem?.allowance ?? 0), mirrored: plan.hem?.mirrored === true && !panel.ring };
+  if (edge.role === "hem" && panel.is.part !== "hem-facing") {
+    return { ...flat(edge, plan.hem?.allowance ?? 0), mirrored: plan.hem?.mirrored === true && !panel.worn?.ring };
   }
   const kind = kindOf(panel, edge, plan.zipAtSide);
   return flat(edge, kind === "zip" ? Math.max(widths.zip, widths.side) : widths[kind]);
@@ -139,8 +142,8 @@ function pieceOf(
 
 /** One for each leg, unless the panel belongs to one leg or says otherwise. */
 function cutOf(panel: Panel): Piece["cut"] {
-  if (panel.cut) {
-    const { count, onFold, pairs = false } = panel.cut;
+  if (panel.cutting.pieces) {
+    const { count, onFold, pairs = false } = panel.cutting.pieces;
     return { count, pairs, onFold, singleLayer: count === 1 && !onFold };
   }
   const pairs = panel.half === "both";
@@ -219,11 +222,12 @@ function finish(
   const grainLine = panel.lines.find((l) => l.kind === "grain");
   if (!grainLine) throw new RangeError(`${panel.id} has no grain line`);
   return {
-    id: panel.of ?? panel.id,
+    id: panel.is.leftOf ?? panel.id,
     name: panel.name,
+    is: panel.is,
     panel,
-    material: panel.material,
-    alsoCut: panel.alsoCut ?? [],
+    material: panel.cutting.material,
+    alsoCut: panel.cutting.also ?? [],
     cut,
     seamLine: panelOutline(panel),
     cutLine,
@@ -259,14 +263,14 @@ function cutWords(cut: Piece["cut"]): string {
 }
 
 /** What the same outline is cut from besides, in one line: "and 2 interfacing, 2 lining". */
-function alsoWords({ alsoCut = [] }: Panel): string[] {
-  return alsoCut.length === 0 ? [] : [`and ${alsoCut.map(({ material, count }) => `${count} ${material}`).join(", ")}`];
+function alsoWords({ cutting: { also = [] } }: Panel): string[] {
+  return also.length === 0 ? [] : [`and ${also.map(({ material, count }) => `${count} ${material}`).join(", ")}`];
 }
 
 function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {
   return [
     panel.name,
-    `${cutWords(cut)}, ${panel.material}`,
+    `${cutWords(cut)}, ${panel.cutting.material}`,
     ...alsoWords(panel),
     job.name || "Unnamed job",
     job.wearer ? `for ${job.wearer}` : "wearer not named",

@@ -1,6 +1,6 @@
+import { refPath, edgeOf } from "../pattern";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { refPath } from "../drafting";
 import type { Derived } from "../derive";
 import { readJobText, type Job } from "../files";
 import {
@@ -15,7 +15,6 @@ import {
 } from "../geometry";
 import { STYLES } from "../styles";
 import { derivedOf, FOUR_BODIES, palazzoJob } from "../testing/jobs";
-import { edgeOf } from "../drafting";
 
 const FOLDER = join(process.cwd(), "samples/garments");
 const garments = readdirSync(FOLDER)

@@ -1,4 +1,4 @@
-import { panelPath, type Panel } from "../drafting";
+import { panelPath, type Panel } from "../pattern";
 import { pathAt, pathBetween, pathFlatten, pathLength, pathNearest, pointDistance, type Point } from "../geometry";
 import type { Mm } from "../units";
 

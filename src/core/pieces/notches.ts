@@ -1,4 +1,4 @@
-import { isOf, refLength, type EdgeRef, type Panel } from "../drafting";
+import { isOf, refLength, type EdgeRef, type Panel, panelById } from "../pattern";
 import { pathLength } from "../geometry";
 import type { Mm } from "../units";
 import type { Notch } from "./piece";
@@ -11,6 +11,8 @@ export interface NotchPlace {
   readonly along: Mm;
   readonly kind: Notch["kind"];
   readonly pairs: string;
+  /** Left and right of one pattern are walked as two seams, and marked once. */
+  readonly twin?: string | undefined;
 }
 
 /** Distances from the shared start of a seam at which both sides are marked. */
@@ -23,11 +25,11 @@ function marksOf(seam: Seam): readonly Mm[] {
     case "inseam":
       // Any ease of the back lies above the mark.
       return [Math.min(length * 0.5, 380)];
-    case "crotch":
+    case "centre":
       return [length * 0.4];
     case "waist":
       return [];
-    case "style":
+    default:
       return length > 400 ? [length * 0.3, length * 0.7] : [length / 2];
   }
 }
@@ -47,13 +49,19 @@ function placeOn(panels: readonly Panel[], walk: readonly EdgeRef[], distance: M
   throw new RangeError("a seam without edges");
 }
 
+/** True for the waist of a band that is cut as one strip. */
+const isBand = (panels: readonly Panel[], { walkA }: Seam): boolean =>
+  walkA.some((ref) => panelById(panels, ref.panel).is.part === "waistband");
+
 /** A strip on the waist is marked where the seams of the waist meet it, double at the centre back. */
 function bandMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
   const places: NotchPlace[] = [];
   let reached = 0;
   const mark = (distance: Mm, kind: Notch["kind"]): void =>
-    void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id });
-  const ends = [seam.walkB[0], seam.walkB.at(-1)].map((ref) => ref !== undefined && isOf(ref.panel, "back"));
+    void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id, twin: seam.twin });
+  const ends = [seam.walkB[0], seam.walkB.at(-1)].map(
+    (ref) => ref !== undefined && isOf(panelById(panels, ref.panel), "back"),
+  );
   // The half of each leg starts or ends at the centre back; a stretch of the back alone starts there or at the side.
   const whole = ends[0] !== ends[1];
   if (whole && ends[0] && seam.leg === "right") mark(0, "double");
@@ -77,8 +85,8 @@ export function notchPlaces(
   asked: readonly NotchPlace[] = [],
 ): NotchPlace[] {
   const places = seams.flatMap((seam): NotchPlace[] => {
-    if (seam.walkA[0]?.panel === "waistband" && seam.kind === "waist") return bandMarks(panels, seam);
-    const kind = seam.id.startsWith("crotch-back") ? "double" : "single";
+    if (seam.kind === "waist" && isBand(panels, seam)) return bandMarks(panels, seam);
+    const kind = seam.kind === "centre" && seam.root === "back" ? "double" : "single";
     const distances: readonly (readonly [Mm, Mm])[] =
       seam.how === "gathered" || seam.how === "pleated"
         ? [0.25, 0.5, 0.75].map((share) => [share * seam.lengthA, share * seam.lengthB] as const)
@@ -93,6 +101,7 @@ export function notchPlaces(
         ...placeOn(panels, walk, distance),
         kind,
         pairs: seam.id,
+        twin: seam.twin,
       })),
     );
   });
@@ -111,8 +120,8 @@ export function notchPlaces(
   );
   // Left and right of one pattern are walked as two seams and marked once.
   const seen = new Set<string>();
-  return [...places, ...darts, ...asked].filter(({ panel, edge, along, pairs }) => {
-    const key = `${panel}.${edge}.${along.toFixed(3)}.${pairs.replace(/-(left|right)$/, "")}`;
+  return [...places, ...darts, ...asked].filter(({ panel, edge, along, pairs, twin }) => {
+    const key = `${panel}.${edge}.${along.toFixed(3)}.${twin ?? pairs}`;
     if (seen.has(key)) return false;
     seen.add(key);
     return true;

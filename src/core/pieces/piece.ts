@@ -1,4 +1,4 @@
-import type { EdgeRole, Material, Panel } from "../drafting";
+import { type EdgeRole, type Material, type Panel, type Identity } from "../pattern";
 import type { Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -27,6 +27,7 @@ export interface PieceEdge {
 /** Something to cut: seam line, cut line, how many and from what. */
 export interface Piece {
   readonly id: string;
+  readonly is: Identity;
   readonly name: string;
   readonly panel: Panel;
   readonly material: Material;

@@ -1,4 +1,4 @@
-import { edgeOf, landmarkOf } from "../drafting";
+import { edgeOf, landmarkOf } from "../pattern";
 import {
   distanceToOutline,
   pathAt,

@@ -1,4 +1,4 @@
-import { panelById, panelOutline, refPath, type EdgeRef, type Panel } from "../drafting";
+import { panelById, panelOutline, refPath, type EdgeRef, type Panel } from "../pattern";
 import { pathAt, pathLength, polygonArea, type Point } from "../geometry";
 import type { Mm } from "../units";
 import type { Seam } from "./seams";

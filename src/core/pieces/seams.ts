@@ -1,4 +1,4 @@
-import { refsLength, type EdgeRef, type Join, type JoinHow, type Panel } from "../drafting";
+import { refsLength, type EdgeRef, type Join, type JoinHow, type Panel } from "../pattern";
 import type { Mm } from "../units";
 
 /** A join measured: how long each side is, and by what ratio the longer is brought to the shorter. */

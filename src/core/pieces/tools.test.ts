@@ -1,4 +1,4 @@
-import { panelById, refPath } from "../drafting";
+import { panelById, refPath } from "../pattern";
 import { pathAt, pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { layTape, onOutline } from "./layTape";

@@ -1,5 +1,6 @@
+import { autoLengthSchema } from "../units";
 import { z } from "zod";
-import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { garmentLengthSchema } from "../moves";
 import type { Style } from "./style";
 
 export const culotte: Style = {

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { autoLengthSchema, garmentLengthSchema } from "../moves";
-import { quantity, say } from "../units";
+import { garmentLengthSchema } from "../moves";
+import { quantity, say, autoLengthSchema } from "../units";
 import type { Style } from "./style";
 import { ankleAnd, bentKnee, CASED } from "./sums";
 

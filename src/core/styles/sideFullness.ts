@@ -1,5 +1,6 @@
+import { autoLengthSchema } from "../units";
 import { z } from "zod";
-import { autoLengthSchema, garmentLengthSchema } from "../moves";
+import { garmentLengthSchema } from "../moves";
 import type { Style } from "./style";
 import { BAND_AND_ZIP, straightLeg } from "./sums";
 

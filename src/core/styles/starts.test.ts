@@ -1,7 +1,7 @@
+import { landmarkOf, panelById, panelWidthAt, roleLength } from "../pattern";
 import { said } from "../testing/said";
 import { deriveShape } from "../derive";
 import { newJob } from "../derive/newJob";
-import { landmarkOf, panelById, panelWidthAt, roleLength } from "../drafting";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { edgeLength, legGirth, panelOf, seamLengths } from "../testing/worksheet";
 import { STYLES } from ".";

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { autoLengthSchema, garmentLengthSchema, levelSchema } from "../moves";
-import { quantity, say } from "../units";
+import { garmentLengthSchema, levelSchema } from "../moves";
+import { quantity, say, autoLengthSchema } from "../units";
 import type { Style } from "./style";
 import { flaredFromKnee } from "./sums";
 

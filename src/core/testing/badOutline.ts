@@ -1,13 +1,13 @@
 import {
   edgesWithRole,
-  LEG_JOINS,
   panelIsClosed,
   panelOutline,
   refsLength,
   smallestRadius,
   type Join,
   type Panel,
-} from "../drafting";
+} from "../pattern";
+import { LEG_JOINS } from "../drafting";
 import { pathLength, polygonSections, polygonSelfCrossing } from "../geometry";
 
 /** What is wrong with a panel's outline, as words; empty when nothing is. */

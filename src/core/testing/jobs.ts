@@ -1,6 +1,6 @@
+import { panelById, type Panel } from "../pattern";
 import { complaintsOf } from "./said";
 import { derive, deriveShape, type Derived, type Shape } from "../derive";
-import { panelById, type Panel } from "../drafting";
 import { parseJob, type Job } from "../files";
 
 /** A palazzo job for a body, without pockets unless asked for; throws with the sentence when it is not valid. */

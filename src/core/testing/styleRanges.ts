@@ -1,5 +1,5 @@
+import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../pattern";
 import type { Shape } from "../derive";
-import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../drafting";
 import { pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
 import { resolveBody, type Body, type BodyMeasures } from "../body";
 
@@ -68,7 +68,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
     return {
       params: { ...where, ...of },
       met: (shape) => {
-        const join = shape.joins.find((j) => j.id === "flounce");
+        const join = shape.joins.find((j) => j.by === "flounce");
         if (!join) return [["flounce", 1, 0]];
         const [leg, sewn] = [refsLength(shape.panels, join.a), refsLength(shape.panels, join.b)];
         return [
@@ -85,7 +85,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       params: { fullness },
       met: (shape) =>
         shape.joins
-          .filter((j) => j.id.startsWith("side-panel-top"))
+          .filter((j) => j.by === "side-panel" && j.how !== "equal")
           .map((j) => ["fullness", fullness * refsLength(shape.panels, j.a), refsLength(shape.panels, j.b)] as const),
     };
   },
@@ -97,7 +97,9 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [
         ...asked.met(shape),
         // The fold-back covers frill, channel and 3 mm of room.
-        ...shape.panels.map((p) => [`folded on ${p.id}`, frill + depth + 3, p.casings?.waist?.folded ?? 0] as const),
+        ...shape.panels.map(
+          (p) => [`folded on ${p.id}`, frill + depth + 3, p.worn?.casings?.waist?.folded ?? 0] as const,
+        ),
       ],
     };
   },
@@ -152,9 +154,9 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [
         ...asked.met(shape),
         ...shape.panels
-          .flatMap((p) => p.edges)
-          .filter((e) => e.name === "placket, top")
-          .map((e) => ["placket", width, pathLength(e.path)] as const),
+          .map((p) => p.edges.filter((e) => e.by === "placket").map((e) => pathLength(e.path)))
+          .filter((lengths) => lengths.length > 0)
+          .map((lengths) => ["placket", width, Math.min(...lengths)] as const),
       ],
     };
   },

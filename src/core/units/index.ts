@@ -1,5 +1,6 @@
 export * from "./brands";
 export * from "./length";
+export * from "./auto";
 export * from "./format";
 export * from "./told";
 export * from "./tell";

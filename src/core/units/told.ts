@@ -79,12 +79,12 @@ export function say(words: readonly string[], ...values: readonly Sayable[]): Se
 }
 
 /** A template's `{name}` places filled from numbers by their names; throws where one is missing. */
-export function fill(template: string, numbers: Readonly<Record<string, Told>>): Sentence {
+export function fill(template: string, numbers: Readonly<Record<string, Told | string>>): Sentence {
   return template.split(/(\{\w+\})/).flatMap((part): Sentence => {
     if (part === "") return [];
     if (!/^\{\w+\}$/.test(part)) return [part];
     const found = numbers[part.slice(1, -1)];
-    if (!found) throw new RangeError(`the sentence “${template}” has no number ${part}`);
+    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number ${part}`);
     return [found];
   });
 }

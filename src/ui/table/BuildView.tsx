@@ -1,5 +1,5 @@
-import type { Panel, Step } from "@/core/drafting";
-import { panelPath } from "@/core/drafting";
+import { type Panel, panelPath } from "@/core/pattern";
+import type { Step } from "@/core/drafting";
 import { pathData, pointsData } from "./layout";
 import { styleOf } from "./PanelView";
 
@@ -15,7 +15,7 @@ export function BuildView({
   readonly steps: readonly Step[];
   readonly upTo: number;
 }) {
-  const style = styleOf(panel.id);
+  const style = styleOf(panel);
   const own = steps.filter((s) => s.panel === panel.id && s.n <= upTo);
   const now = own.find((s) => s.n === upTo);
   const before = own.filter((s) => s.n < upTo);

@@ -1,21 +1,17 @@
+import { type LineKind, type Panel, panelPath, isOf } from "@/core/pattern";
 import { memo } from "react";
-import type { LineKind, Panel } from "@/core/drafting";
 import type { Shown } from "@/core/moves";
-import { panelPath } from "@/core/drafting";
 import { pathData, pointsData } from "./layout";
 
-/** Shell parts that are sewn to front and back. */
-const PARTS = /^(side-panel|flounce|godet)/;
-
-/** Line style says what colour says: front solid, back long dashes, parts let in dash-dot, bands and linings dotted. */
-export function styleOf(id: string): {
+/** Line style says what colour says: front solid, back long dashes, other panels dash-dot, bands and linings dotted. */
+export function styleOf(panel: Pick<Panel, "id" | "is">): {
   readonly color: string;
   readonly wash: string;
   readonly dash: string | undefined;
 } {
-  if (id.startsWith("front")) return { color: "var(--front)", wash: "var(--front-wash)", dash: undefined };
-  if (id.startsWith("back")) return { color: "var(--back)", wash: "var(--back-wash)", dash: "13 6" };
-  if (PARTS.test(id)) return { color: "var(--part)", wash: "var(--part-wash)", dash: "9 3 2 3" };
+  if (isOf(panel, "front")) return { color: "var(--front)", wash: "var(--front-wash)", dash: undefined };
+  if (isOf(panel, "back")) return { color: "var(--back)", wash: "var(--back-wash)", dash: "13 6" };
+  if (panel.is.component !== "part") return { color: "var(--part)", wash: "var(--part-wash)", dash: "9 3 2 3" };
   return { color: "var(--lining)", wash: "transparent", dash: "2 3" };
 }
 
@@ -29,7 +25,7 @@ const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke" } as const;
 
 /** A panel on its seam line with its inner lines. */
 export const PanelView = memo(function PanelView({ panel }: { readonly panel: Panel }) {
-  const style = styleOf(panel.id);
+  const style = styleOf(panel);
   return (
     <g aria-label={panel.name} role="img">
       <path

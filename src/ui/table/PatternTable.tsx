@@ -1,8 +1,8 @@
 "use client";
+import { isOf, type Panel, cameFrom } from "@/core/pattern";
 import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";
 import { useShallow } from "zustand/react/shallow";
-import { isOf, type Panel } from "@/core/drafting";
 import type { Handle } from "@/core/moves";
 import { tell } from "@/core/units";
 import { changeJob, setPulled } from "@/store/jobStore";
@@ -52,11 +52,13 @@ export function PatternTable({ label, what, upTo }: Props) {
       </div>
     );
   }
-  const visible = (panel: string): boolean =>
-    isOf(panel, "front") ? showFront : isOf(panel, "back") ? showBack : true;
   // What a move showed before its panel was cut lies with the first part of it.
   const place = (panel: string): Placed<Panel> | undefined =>
-    places.find((p) => p.id === panel) ?? places.find((p) => p.id.startsWith(`${panel}-`));
+    places.find((p) => p.id === panel) ?? places.find((p) => cameFrom(p.item, panel));
+  const visible = (panel: string): boolean => {
+    const on = place(panel)?.item;
+    return on && isOf(on, "front") ? showFront : on && isOf(on, "back") ? showBack : true;
+  };
   const bounds = boundsOf(places);
 
   /** Keeps what the hand has come to: all of it, or as far as the move can be made. */
@@ -158,7 +160,7 @@ export function PatternTable({ label, what, upTo }: Props) {
             <At key={panel.id} place={visible(panel.id) ? place(panel.id) : undefined}>
               {ghost ? <GhostView panel={panel} /> : null}
               {over?.panels
-                .filter((p) => p.id === panel.id || p.id.startsWith(`${panel.id}-`))
+                .filter((p) => cameFrom(p, panel.id))
                 .map((p) => (
                   <OverView key={p.id} panel={p} name={over.name} />
                 ))}

@@ -1,4 +1,4 @@
-import { isOf, type Panel } from "@/core/drafting";
+import { isOf, type Panel } from "@/core/pattern";
 import { boxOf, type Box, type Point } from "@/core/geometry";
 import { layOut, panelBox, type Placed } from "./layout";
 
@@ -56,7 +56,7 @@ function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; re
  */
 export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Placed<Panel>[] {
   const groups = (["back", "front"] as const)
-    .map((root) => ({ root, parts: exploded(panels.filter((p) => isOf(p.id, root))) }))
+    .map((root) => ({ root, parts: exploded(panels.filter((p) => isOf(p, root))) }))
     .filter((group) => group.parts.length > 0);
   const legs = layOut(
     groups.map(({ root, parts }) => {
@@ -77,7 +77,7 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
       box: panelBox(panel),
     }));
   });
-  const others = panels.filter((p) => !isOf(p.id, "back") && !isOf(p.id, "front"));
+  const others = panels.filter((p) => !isOf(p, "back") && !isOf(p, "front"));
   if (others.length === 0) return placedLegs;
   const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
   const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);

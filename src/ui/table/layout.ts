@@ -1,4 +1,4 @@
-import { panelOutline, type Panel } from "@/core/drafting";
+import { panelOutline, type Panel } from "@/core/pattern";
 import { boxOf, type Box, type Path, type Point } from "@/core/geometry";
 
 /** SVG path data of a run of lines and curves, in its own millimetres. */

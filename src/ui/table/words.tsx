@@ -1,5 +1,5 @@
 "use client";
-import type { Panel } from "@/core/drafting";
+import { type Panel } from "@/core/pattern";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { Length } from "../Length";
@@ -24,14 +24,15 @@ function nameLines(name: string, width: number): readonly string[] {
 }
 
 /** The name of a wide part of a circle stands in it, beside its grain: above it ends the part before. */
-function insideRing({ ring }: Panel): Point | null {
+function insideRing({ worn }: Panel): Point | null {
+  const ring = worn?.ring;
   return ring && ring.turn > 1 && ring.radius > 0 ? [0, ring.radius + ring.depth * 0.4] : null;
 }
 
 /** Where a panel's name stands: above its crease, or above its middle where the crease runs down its edge or passes it by. */
 function nameAt(panel: Panel, { box }: Placed<Panel>): Point {
   const creaseAt = (0 - box.left) / (box.right - box.left);
-  const inMiddle = creaseAt > 0.3 && creaseAt < 0.7 && !panel.ring;
+  const inMiddle = creaseAt > 0.3 && creaseAt < 0.7 && !panel.worn?.ring;
   return [inMiddle ? 0 : (box.left + box.right) / 2, box.top];
 }
 
@@ -51,7 +52,7 @@ export function PanelNames({ places, view }: { readonly places: readonly Placed<
             textAnchor={inside ? "start" : "middle"}
             fontWeight={700}
             fontSize={14}
-            fill={styleOf(panel.id).color}
+            fill={styleOf(panel).color}
           >
             {lines.map((words, i) => (
               <tspan key={words} x={inside ? x + 10 : x} y={last - LINE * (lines.length - 1 - i)}>
@@ -120,7 +121,7 @@ export function HemLabels({
     <>
       {panels.map((panel) => {
         // The label stands under the hem; the other handles say what they are under the hand.
-        const own = handles.filter((h) => h.handle.panel === panel && / hem$/.test(h.handle.label));
+        const own = handles.filter((h) => h.handle.panel === panel && h.handle.ofHem);
         const [first] = own.map((h) => h.handle);
         if (!first) return null;
         const at = own.map((h) => onScreen(view, h.on, h.handle.at));

@@ -1,5 +1,5 @@
 "use client";
-import { panelPath, type Panel } from "@/core/drafting";
+import { panelPath, type Panel } from "@/core/pattern";
 import type { Compared } from "@/core/derive/compare";
 import { useView } from "@/store/viewStore";
 import { boundsOf, layOut, panelBox, pathData } from "@/ui/table/layout";

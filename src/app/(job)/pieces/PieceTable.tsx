@@ -1,6 +1,7 @@
 "use client";
+import { type Piece } from "@/core/pieces";
+import { isOf } from "@/core/pattern";
 import { useMemo } from "react";
-import { isOf } from "@/core/drafting";
 import { boxOf, type Point } from "@/core/geometry";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -15,20 +16,20 @@ import { TapeTool } from "./TapeTool";
 const VIEW = { width: 490, height: 650 };
 
 /** Backs first, then fronts, then every other part. */
-const rank = (id: string): number => (isOf(id, "back") ? 0 : isOf(id, "front") ? 1 : 2);
+const rank = (piece: Piece): number => (isOf(piece, "back") ? 0 : isOf(piece, "front") ? 1 : 2);
 
 /** Every piece on the table with cut line, seam line, grain, notches and label. */
 export function PieceTable() {
   const { id, proof } = useOpenJob();
   const { tape, showFront, showBack, lit, tool } = useView();
   const { placed, bounds } = useMemo(() => {
-    const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a.id) - rank(b.id));
+    const pieces = [...(proof?.pieces ?? [])].sort((a, b) => rank(a) - rank(b));
     return layOutParts(
       pieces.map((piece) => ({
         id: piece.panel.id,
         item: piece,
         box: boxOf(piece.cutLine),
-        part: rank(piece.id) === 2,
+        part: rank(piece) === 2,
         label: labelWidth(piece),
       })),
       VIEW,
@@ -36,7 +37,7 @@ export function PieceTable() {
   }, [proof]);
   if (placed.length === 0)
     return <div style={{ padding: 32, color: "var(--quiet)" }}>The pieces are being worked out.</div>;
-  const visible = placed.filter((p) => (isOf(p.id, "front") ? showFront : isOf(p.id, "back") ? showBack : true));
+  const visible = placed.filter(({ item }) => (isOf(item, "front") ? showFront : isOf(item, "back") ? showBack : true));
   return (
     <Table
       label="Pieces on the table"
@@ -74,7 +75,7 @@ export function PieceTable() {
                         x={x}
                         dy={i === 0 ? 0 : 16}
                         fontWeight={i === 0 ? 700 : 450}
-                        fill={i === 0 ? styleOf(pieceId).color : undefined}
+                        fill={i === 0 ? styleOf(item).color : undefined}
                       >
                         {text}
                       </tspan>

@@ -1,9 +1,9 @@
 "use client";
+import { panelById, panelMap, panelOutline } from "@/core/pattern";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";
-import { panelById, panelMap, panelOutline } from "@/core/drafting";
 import { boxOf } from "@/core/geometry";
 import { rollSeam } from "@/core/pieces";
 import { useView } from "@/store/viewStore";

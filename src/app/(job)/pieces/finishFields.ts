@@ -1,4 +1,4 @@
-import type { AllowanceKind } from "@/core/drafting";
+import { type AllowanceKind } from "@/core/pattern";
 
 /** One number or choice of a finish, as the form shows it. */
 export type FinishField =

@@ -1,6 +1,6 @@
 "use client";
+import { isOf } from "@/core/pattern";
 import { useCallback, useMemo } from "react";
-import { isOf } from "@/core/drafting";
 import { legGirths, type GirthAt } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
@@ -28,7 +28,7 @@ export function GirthPane() {
   if (!shape || !curves) return null;
   const share = (root: "front" | "back"): readonly [number, number] => {
     const { hemSide, hemInseam, creaseHem } =
-      shape.panels.find((p) => isOf(p.id, root) && p.landmarks.creaseHem)?.landmarks ?? {};
+      shape.panels.find((p) => isOf(p, root) && p.landmarks.creaseHem)?.landmarks ?? {};
     if (!hemSide || !hemInseam || !creaseHem) return [0, 0];
     return [Math.abs(hemSide[0] - creaseHem[0]), Math.abs(hemInseam[0] - creaseHem[0])];
   };

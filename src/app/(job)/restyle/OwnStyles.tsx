@@ -1,4 +1,5 @@
 "use client";
+import { isOf } from "@/core/pattern";
 import { useView } from "@/store/viewStore";
 import { tell } from "@/core/units";
 import Button from "@mui/material/Button";
@@ -7,7 +8,6 @@ import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { jobOfVersion, takeOver, versionOf } from "@/core/derive/versions";
-import { isOf } from "@/core/drafting";
 import type { Job } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
 import { changeJob, undo } from "@/store/jobStore";
@@ -109,7 +109,7 @@ const Shelf = memo(
         {styles.map(({ id, style }, i) => (
           <li key={id} style={{ display: "flex", alignItems: "center", gap: 8, borderTop: "1px solid var(--rule)" }}>
             <MiniOutline
-              panels={(drawn[i]?.panels ?? []).filter((panel) => !isOf(panel.id, "back"))}
+              panels={(drawn[i]?.panels ?? []).filter((panel) => !isOf(panel, "back"))}
               width={30}
               height={34}
             />

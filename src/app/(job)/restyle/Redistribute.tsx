@@ -1,4 +1,5 @@
 "use client";
+import { isOf } from "@/core/pattern";
 import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
 import type { Mm } from "@/core/units";
@@ -25,7 +26,7 @@ export function Redistribute() {
   if (!shape) return null;
   const balance = (root: "front" | "back"): Mm | null => {
     const { hemSide, hemInseam, creaseHem } =
-      shape.panels.find((p) => p.id.startsWith(root) && p.landmarks.creaseHem)?.landmarks ?? {};
+      shape.panels.find((p) => isOf(p, root) && p.landmarks.creaseHem)?.landmarks ?? {};
     if (!hemSide || !hemInseam || !creaseHem) return null;
     return Math.abs(hemSide[0] - creaseHem[0]) - Math.abs(hemInseam[0] - creaseHem[0]);
   };

@@ -1,7 +1,7 @@
 "use client";
+import { isOf } from "@/core/pattern";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
-import { isOf } from "@/core/drafting";
 import Checkbox from "@mui/material/Checkbox";
 import { memo, useMemo, useState } from "react";
 import { changeJob, ownMoves } from "@/store/jobStore";
@@ -63,7 +63,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
         }}
       >
         {STYLE_LIST.map((style, i) => {
-          const panels = (drawn[i]?.panels ?? []).filter((panel) => !isOf(panel.id, "back"));
+          const panels = (drawn[i]?.panels ?? []).filter((panel) => !isOf(panel, "back"));
           const chosen = style.id === chosenId;
           return (
             <button

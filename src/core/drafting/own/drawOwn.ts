@@ -1,3 +1,4 @@
+import { panelMap } from "../../pattern";
 import {
   hermiteByLevel,
   pathAt,
@@ -18,7 +19,6 @@ import { quantity, type Mm, say } from "../../units";
 import { assemble, cutAtHem, drawnHem, type Outline } from "../assemble";
 import type { DrawnLegs } from "../drawn";
 import { kneeSlope, kneeToHem } from "../legSeams";
-import { panelMap } from "../panel";
 import type { LegPlan, OwnLegs, OwnPanel, Passing, PanelPlan } from "../plan";
 
 const same = (a: Passing, b: Passing): boolean =>

@@ -1,3 +1,4 @@
+import { edgeOf, edgesWithRole, type Edge, type Panel, type PanelLine } from "../../pattern";
 import {
   line,
   pathBetween,
@@ -16,7 +17,6 @@ import { quantity, readLength, type Mm, type Quantity, type Unit, Refusal, range
 import type { Block } from "../block";
 import {} from "../refuseImpossible";
 import { Drafter } from "../drafter";
-import { edgeOf, edgesWithRole, type Edge, type Panel, type PanelLine } from "../panel";
 import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";
 import {
@@ -283,9 +283,10 @@ function recordSteps(drafter: Drafter, own: OwnBlock, panels: readonly [Panel, P
     drafter.step(
       panel.id,
       own.name
-        ? `Lay the ${panel.id} of “${own.name.replace(/[{}]/g, "")}” on paper with the crease upright and draw round it on the seam line.`
+        ? `Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
         : `Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
       { points: panel.landmarks, drawn: panel.edges.map((e) => e.path) },
+      { name: own.name ?? "" },
     );
   }
   drafter.step(

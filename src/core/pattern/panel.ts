@@ -1,3 +1,5 @@
+import { EDGE_ROLES, type AllowanceKind, type EdgeRole, type LineKind, type Material, type Rim } from "./roles";
+import { type Identity } from "./identity";
 import {
   distanceToChord,
   pathEnd,
@@ -14,18 +16,17 @@ import {
 } from "../geometry";
 import type { Mm, Radians } from "../units";
 
-export type EdgeRole = "waist" | "side" | "hem" | "inseam" | "crotch" | "fold" | "dart" | "style" | "casing" | "centre";
-
 /** One named stretch of an outline. Edges carry meaning: seams join them, allowances belong to them. */
 export interface Edge {
   readonly id: string;
   readonly role: EdgeRole;
   readonly name: string;
   readonly path: Path;
+  /** The move or finish that made it; absent on edges of the draft. */
+  readonly by?: string;
+  /** The rim that a casing was cut on to. */
+  readonly rim?: Rim;
 }
-
-export type LineKind =
-  "grain" | "crease" | "hip" | "crotch" | "knee" | "dart" | "pleat" | "slash" | "opening" | "placement" | "fold";
 
 /** A line drawn inside a panel. It belongs to the panel and travels with it. */
 export interface PanelLine {
@@ -33,39 +34,46 @@ export interface PanelLine {
   readonly points: readonly Point[];
 }
 
-/** What a piece is cut from; `contrast` is a second shell cloth. */
-export type Material = "shell" | "contrast" | "lining" | "interfacing" | "pocketing" | "rib";
+/** How a panel is cut from cloth. */
+export interface Cutting {
+  readonly material: Material;
+  /** Physical pieces where they are not one for each leg, and whether it is drawn as half on a fold. */
+  readonly pieces?: { readonly count: number; readonly onFold: boolean; readonly pairs?: boolean };
+  /** The same outline cut again from other cloth. */
+  readonly also?: readonly { readonly material: Material; readonly count: number }[];
+  /** Allowance of all its sewn edges, or of those that a cut has made, where it is not what their role says. */
+  readonly sewn?: { readonly all?: AllowanceKind; readonly style?: AllowanceKind };
+}
 
-/** Kinds of sewn edges that carry an allowance of their own. */
-export type AllowanceKind = "side" | "inseam" | "crotch" | "zip" | "waist" | "band" | "style" | "pocket";
+/** How a panel is worn, where its outline alone does not tell. */
+export interface Worn {
+  /** Places that lie under another panel when the garment is worn: they add cloth, not girth. */
+  readonly overlaps?: readonly (readonly Point[])[];
+  /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
+  readonly ring?: Ring;
+  /** Casings cut on to its rims. */
+  readonly casings?: Readonly<Partial<Record<Rim, CutOn>>>;
+}
+
+/** The drawing of a panel: its outline and what lies inside it. */
+export interface PanelShape {
+  readonly edges: readonly Edge[];
+  readonly landmarks: Readonly<Record<string, Point>>;
+  readonly lines: readonly PanelLine[];
+}
 
 /**
  * A part of the pattern on its seam line, without allowances, in its own frame (x = 0 at the crease,
  * y = 0 at the natural waist). Edges run from the centre: waist, side, hem, inseam, crotch, each starting
  * where the one before ends, so that joined edges of front and back run the same way.
  */
-export interface Panel {
+export interface Panel extends PanelShape {
   readonly id: string;
   readonly name: string;
+  readonly is: Identity;
   readonly half: "both" | "left" | "right";
-  readonly material: Material;
-  readonly edges: readonly Edge[];
-  readonly landmarks: Readonly<Record<string, Point>>;
-  readonly lines: readonly PanelLine[];
-  /** Places that lie under another panel when the garment is worn: they add cloth, not girth. */
-  readonly overlaps?: readonly (readonly Point[])[];
-  /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
-  readonly ring?: Ring;
-  /** Casings cut on to its rims. */
-  readonly casings?: Readonly<Partial<Record<"waist" | "hem", CutOn>>>;
-  /** Physical pieces of this panel where they are not one for each leg, and whether it is drawn as half on a fold. */
-  readonly cut?: { readonly count: number; readonly onFold: boolean; readonly pairs?: boolean };
-  /** The style's panel that this is what is left of, after a band or pocket was cut from it. */
-  readonly of?: string;
-  /** Allowance of all its sewn edges, or of those that a cut has made, where it is not what their role says. */
-  readonly sewn?: { readonly all?: AllowanceKind; readonly style?: AllowanceKind };
-  /** The same outline cut again from other cloth. */
-  readonly alsoCut?: readonly { readonly material: Material; readonly count: number }[];
+  readonly cutting: Cutting;
+  readonly worn?: Worn;
 }
 
 /** A casing cut on to a rim: what it adds to the seams beside it, what of that is folded back, and the finished rim. */
@@ -86,7 +94,7 @@ export interface Ring {
 
 /** The edge with this id; throws when the panel has none. */
 export function edgeOf(panel: Panel, id: string): Edge {
-  const found = panel.edges.find((edge) => edge.id === id);
+  const found = findEdge(panel, id);
   if (!found) throw new RangeError(`${panel.id} has no edge ${id}`);
   return found;
 }
@@ -101,22 +109,29 @@ export function roleLength(panel: Panel, role: EdgeRole): Mm {
   return edgesWithRole(panel, role).reduce((sum, edge) => sum + pathLength(edge.path), 0);
 }
 
-/** The edges that bound the garment above or below: the waist without its darts, the hem; cut-on casings included. */
-export function rimEdges(panel: Panel, rim: "waist" | "hem"): readonly Edge[] {
-  return panel.edges.filter(
-    (edge) => edge.role === rim || (edge.role === "casing" && (edge.id === rim || edge.id.startsWith(`${rim}-`))),
-  );
+/** The edge with this id; undefined when the panel has none. */
+export function findEdge(panel: Panel, id: string): Edge | undefined {
+  return panel.edges.find((edge) => edge.id === id);
+}
+
+/** The rim that an edge is part of: the waist without its darts, the hem; a casing cut on to one is part of it. */
+export const rimOf = (edge: Edge): Rim | null => edge.rim ?? EDGE_ROLES[edge.role].rim;
+
+/** The edges that bound a panel above or below; cut-on casings included. */
+export function rimEdges(panel: Panel, rim: Rim): readonly Edge[] {
+  return panel.edges.filter((edge) => rimOf(edge) === rim);
 }
 
 /** Sum of the arc lengths of a rim as it is worn: what lies under another panel there is not counted. */
-export function rimLength(panel: Panel, rim: "waist" | "hem"): Mm {
+export function rimLength(panel: Panel, rim: Rim): Mm {
   const edges = rimEdges(panel, rim);
-  const cased = panel.casings?.[rim];
+  const cased = panel.worn?.casings?.[rim];
   if (cased) return cased.rim;
   const whole = edges.reduce((sum, edge) => sum + pathLength(edge.path), 0);
-  if (!panel.overlaps || rim === "waist" || edges.length === 0) return whole;
+  const overlaps = panel.worn?.overlaps;
+  if (!overlaps || rim === "waist" || edges.length === 0) return whole;
   const level = Math.max(...edges.map((edge) => pathStart(edge.path)[1])) - 2;
-  return whole - panel.overlaps.reduce((sum, o) => sum + sectionWidth(o, level), 0);
+  return whole - overlaps.reduce((sum, o) => sum + sectionWidth(o, level), 0);
 }
 
 /** A landmark's place; throws when the panel has none of that name. */
@@ -150,12 +165,13 @@ export function panelArea(panel: Panel): number {
 
 /** The panel with every point passed through `move`. */
 export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
+  const overlaps = panel.worn?.overlaps;
   return {
     ...panel,
     edges: panel.edges.map((edge) => ({ ...edge, path: pathMap(edge.path, move) })),
     landmarks: Object.fromEntries(Object.entries(panel.landmarks).map(([name, p]) => [name, move(p)])),
     lines: panel.lines.map((l) => ({ ...l, points: l.points.map(move) })),
-    ...(panel.overlaps && { overlaps: panel.overlaps.map((o) => o.map(move)) }),
+    ...(overlaps && { worn: { ...panel.worn, overlaps: overlaps.map((o) => o.map(move)) } }),
   };
 }
 
@@ -164,9 +180,9 @@ export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
  * panel. A part of a ring is as wide as its arc there.
  */
 export function panelWidthAt(panel: Panel, y: Mm): Mm {
-  const { ring } = panel;
+  const { ring, overlaps = [] } = panel.worn ?? {};
   if (ring) return y < ring.from || y > ring.from + ring.depth ? 0 : ring.turn * (ring.radius + y - ring.from);
-  const under = (panel.overlaps ?? []).reduce((sum, o) => sum + sectionWidth(o, y), 0);
+  const under = overlaps.reduce((sum, o) => sum + sectionWidth(o, y), 0);
   return sectionWidth(panelOutline(panel), y) - under;
 }
 

@@ -1,4 +1,5 @@
-import { edgesWithRole, type Panel } from "../drafting";
+import { softenCorner } from "./fairing";
+import { edgesWithRole, type Panel, edgeOf } from "./panel";
 import {
   angleFromTo,
   crossingParameter,
@@ -20,10 +21,9 @@ import {
   type Path,
   type Point,
   type Segment,
+  bisect,
 } from "../geometry";
-import { edgeOf } from "../drafting";
 import type { Mm, Radians } from "../units";
-import { softenCorner } from "./fairing";
 
 /** One dart that a yoke line crosses: its mouth on the waist, its tip, and the place it is closed about. */
 interface CrossedDart {
@@ -70,13 +70,7 @@ const about = (pivot: Point, { from, to, tip }: Pick<CrossedDart, "from" | "to" 
 
 /** The curve square to both seams whose length is asked, by its fullness. */
 export function squareCurveOfLength(draw: (fullness: number) => Segment, length: Mm): Segment {
-  let [low, high] = [0.3, 3];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if (segmentLength(draw(middle)) < length) low = middle;
-    else high = middle;
-  }
-  return draw((low + high) / 2);
+  return draw(bisect((fullness) => segmentLength(draw(fullness)), length, 0.3, 3));
 }
 
 /**

@@ -1,21 +1,11 @@
-import {
-  against,
-  along,
-  edgeOf,
-  panelById,
-  panelOutline,
-  type Edge,
-  type EdgeRef,
-  type Join,
-  type Panel,
-  type PanelLine,
-} from "../drafting";
+import { afterCut, type CutPart } from "./identity";
+import { panelOutline, type Edge, type Panel, type PanelLine } from "./panel";
+import { against, along, panelById, type EdgeRef, type Join, type Pattern } from "./joins";
 import {
   boxOf,
   chordsCross,
   distanceToOutline,
   pathBetween,
-  pathFlatten,
   pathLength,
   pathReverse,
   pointBetween,
@@ -25,10 +15,6 @@ import {
   type Point,
 } from "../geometry";
 import type { Mm } from "../units";
-import type { StyleState } from "./move";
-
-/** What can be cut: panels and how they are sewn together. */
-export type Cuttable = Pick<StyleState, "panels" | "joins">;
 
 /** A place on a panel's outline: an edge, and the arc length from its start. */
 export interface Place {
@@ -36,15 +22,17 @@ export interface Place {
   readonly along: Mm;
 }
 
-/** A cut across one panel, from edge to edge, and what the two parts and the new seam are called. */
+/** A cut across one panel, from edge to edge, what makes it, and what the two parts and the new seam are called. */
 export interface PanelCut {
+  /** The move or finish that cuts. */
+  readonly by: string;
   readonly from: Place;
   readonly to: Place;
   /** Runs from the first place to the second, inside the panel. */
   readonly path: Path;
   /** The part that lies between the places in outline order, and the other. */
-  readonly between: PartName;
-  readonly rest: PartName;
+  readonly between: NewPart;
+  readonly rest: NewPart;
   readonly seam: { readonly id: string; readonly label: string };
   /** Id and name of the new edge on both parts. */
   readonly edge: { readonly id: string; readonly name: string };
@@ -53,6 +41,11 @@ export interface PanelCut {
 export interface PartName {
   readonly id: string;
   readonly name: string;
+}
+
+/** What a part of the panel that is cut is called, and which of the two it is. */
+export interface NewPart extends PartName {
+  readonly part: CutPart;
 }
 
 interface CutEdge {
@@ -165,19 +158,20 @@ export function withInner(part: Panel, source: Panel): Panel {
  * Cuts one panel in two along a path. Both parts stay in their frame; every seam the panel was part of now names the
  * parts, and the new edges, of role `style`, are joined by a seam of their own. Edges lose no length.
  */
-export function cutPanel<S extends Cuttable>(state: S, panelId: string, cut: PanelCut): S {
+export function cutPanel<S extends Pattern>(state: S, panelId: string, cut: PanelCut): S {
   const panel = panelById(state.panels, panelId);
   const between = run(panel, cut.from, cut.to);
   const rest = run(panel, cut.to, cut.from);
-  const part = (name: PartName, runEdges: readonly CutEdge[], closing: Path): Panel => {
+  const part = ({ id, name, part: which }: NewPart, runEdges: readonly CutEdge[], closing: Path): Panel => {
+    const is = afterCut(panel.is, { from: panelId, by: cut.by, part: which });
     const used = new Map<string, number>();
     const edges = runEdges.map(({ edge }): Edge => {
       const n = (used.get(edge.id) ?? 0) + 1;
       used.set(edge.id, n);
       return n === 1 ? edge : { ...edge, id: `${edge.id}-${n}` };
     });
-    const style: Edge = { id: cut.edge.id, role: "style", name: cut.edge.name, path: closing };
-    return withInner({ ...panel, ...name, edges: fromCentre([...edges, style]) }, panel);
+    const style: Edge = { id: cut.edge.id, role: "style", name: cut.edge.name, path: closing, by: cut.by };
+    return withInner({ ...panel, id, name, is, edges: fromCentre([...edges, style]) }, panel);
   };
   const inner = part(cut.between, between, pathReverse(cut.path));
   const outer = part(cut.rest, rest, cut.path);
@@ -185,7 +179,8 @@ export function cutPanel<S extends Cuttable>(state: S, panelId: string, cut: Pan
   const joins = state.joins.map((join) => renamed(join, panelId, refs));
   const seam: Join = {
     ...cut.seam,
-    kind: "style",
+    kind: "cut",
+    by: cut.by,
     how: "equal",
     leg: panel.half,
     a: [against(inner.id, cut.edge.id)],
@@ -230,17 +225,4 @@ export function renamed(join: Join, panelId: string, refs: ReadonlyMap<string, r
       return ref.reversed ? [...parts].reverse().map((p) => ({ ...p, reversed: !p.reversed })) : parts;
     });
   return { ...join, a: side(join.a), b: side(join.b) };
-}
-
-/** Place on an edge at which it passes a level, by bisection; the edge runs on from its start toward the level. */
-export function alongAtLevel(panel: Panel, edgeId: string, y: Mm): Mm {
-  const points = pathFlatten(edgeOf(panel, edgeId).path);
-  let reached = 0;
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1] as Point, points[i] as Point];
-    const step = pointDistance(a, b);
-    if ((a[1] - y) * (b[1] - y) <= 0 && a[1] !== b[1]) return reached + (step * (y - a[1])) / (b[1] - a[1]);
-    reached += step;
-  }
-  return reached;
 }

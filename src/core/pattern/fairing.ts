@@ -1,3 +1,4 @@
+import { smallestRadius } from "./panel";
 import {
   cubic,
   line,
@@ -21,8 +22,8 @@ import {
   type Path,
   type Point,
   type Segment,
+  bisect,
 } from "../geometry";
-import { smallestRadius } from "../drafting";
 import type { Mm, Radians } from "../units";
 
 /** How far a hinge corner is softened each way. */
@@ -69,13 +70,7 @@ export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   if (Math.abs(miss) <= HEM_MISS) return plainHem;
   const target = grown * (1 + Math.sign(miss) * HEM_MISS);
   // Fuller handles make a longer curve; beyond these limits it would no longer be fair.
-  let [low, high] = [0.6, 3];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (segmentLength(draw(middle)) < target) low = middle;
-    else high = middle;
-  }
-  return draw((low + high) / 2);
+  return draw(bisect((fullness) => segmentLength(draw(fullness)), target, 0.6, 3));
 }
 
 /** Crotch curves tighter than this are not drawn. */

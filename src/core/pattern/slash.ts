@@ -1,3 +1,4 @@
+import { panelOutline, panelPath, type Edge, type Panel } from "./panel";
 import {
   line,
   pathAt,
@@ -10,7 +11,6 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { panelOutline, panelPath, type Edge, type Panel } from "../drafting";
 import type { Mm, Radians } from "../units";
 
 /**

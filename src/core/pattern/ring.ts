@@ -1,10 +1,12 @@
-import type { Edge, Panel } from "../drafting";
+import { type Identity } from "./identity";
+import { type PartName } from "./cut";
+import { type Edge, type Panel } from "./panel";
 import { circleArc, cubic, line, pointBetween, type Path, type Point } from "../geometry";
 import type { Mm, Radians } from "../units";
-import type { PartName } from "./cut";
 
 /** A part of a ring to be drawn: its inner radius and depth, the turn it makes, where it hangs, and its outer edge. */
 export interface RingPart extends PartName {
+  readonly is: Identity;
   readonly radius: Mm;
   readonly depth: Mm;
   readonly turn: Radians;
@@ -61,8 +63,9 @@ export function ringPanel(part: RingPart): Panel {
   return {
     id: part.id,
     name: part.name,
+    is: part.is,
     half: "both",
-    material: "shell",
+    cutting: { material: "shell" },
     edges,
     landmarks: { hemMiddle: [0, radius + depth] },
     lines: [
@@ -74,12 +77,12 @@ export function ringPanel(part: RingPart): Panel {
         ],
       },
     ],
-    ring: { from: part.from, radius, depth, turn },
+    worn: { ring: { from: part.from, radius, depth, turn } },
   };
 }
 
 /** A straight strip in the frame of the levels: as wide as asked, hanging from a level. */
-export function stripPanel(name: PartName, width: Mm, depth: Mm, from: Mm, top: string): Panel {
+export function stripPanel(name: PartName & Pick<Panel, "is">, width: Mm, depth: Mm, from: Mm, top: string): Panel {
   const at = (x: Mm, y: Mm): Point => [x, from + y];
   const side = (id: string, a: Point, b: Point, role: Edge["role"], label: string): Edge => ({
     id,
@@ -90,7 +93,7 @@ export function stripPanel(name: PartName, width: Mm, depth: Mm, from: Mm, top: 
   return {
     ...name,
     half: "both",
-    material: "shell",
+    cutting: { material: "shell" },
     edges: [
       side("top", at(0, 0), at(width, 0), "style", top),
       side("end", at(width, 0), at(width, depth), "style", "end"),

@@ -1,4 +1,4 @@
-import type { Edge } from "../drafting";
+import { type Edge } from "./panel";
 import {
   crossingParameter,
   curveByDirections,

@@ -1,14 +1,7 @@
-import {
-  against,
-  along,
-  edgeOf,
-  edgesWithRole,
-  panelById,
-  panelOutline,
-  type Edge,
-  type Join,
-  type Panel,
-} from "../drafting";
+import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
+import { cutPanel, middleGrain, type PartName } from "./cut";
+import { edgeOf, edgesWithRole, panelOutline, type Edge, type Panel, findEdge } from "./panel";
+import { against, along, panelById, type Join, type Pattern, type JoinKind } from "./joins";
 import {
   angleFromTo,
   line,
@@ -30,18 +23,28 @@ import {
   type Point,
 } from "../geometry";
 import { toDegrees, type Mm, type Quantity, Refusal, say, range } from "../units";
-import { cutPanel, middleGrain, type Cuttable } from "./cut";
-import {} from "./move";
-import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 
 /** A side seam goes on at least this far below a yoke. */
 const LEAST_SIDE: Mm = 15;
 
-export const EDGE = { id: "yoke", name: "yoke seam" };
+const EDGE = { id: "yoke", name: "yoke seam" };
 
-export function cutYoke<S extends Cuttable>(
+/** What cuts the top of a panel off, and what its parts and the seam between them are called. */
+export interface TopCut {
+  readonly by: string;
+  readonly upper: PartName;
+  readonly lower: PartName;
+  readonly seam: { readonly id: string; readonly label: string; readonly kind?: JoinKind };
+}
+
+/**
+ * Cuts the top of a panel off, `centre` deep along its centre and `side` along its side, closes the darts in the part
+ * above and keeps what is left of them below where asked. Throws Refusal of `param` where that leaves no fair line.
+ */
+export function cutTop<S extends Pattern>(
   state: S,
   panel: Panel,
+  { by, upper: above, lower: below, seam }: TopCut,
   centre: Quantity,
   side: Mm,
   keep: boolean,
@@ -77,28 +80,33 @@ export function cutYoke<S extends Cuttable>(
     const before = drawn.lower[i - 1];
     return before ? [line(pathEnd(before), pathStart(piece)), ...piece] : piece;
   });
-  const [yokeId, lowerId] = [`${panel.id}-yoke`, `${panel.id}-lower`];
   const next = cutPanel(state, panel.id, {
     from: { edge: "side", along: side },
     to: { edge: "crotch", along: pathLength(crotch) - centre.mm },
     path: pathReverse(lowerEdge),
-    between: { id: lowerId, name: panel.name },
-    rest: { id: yokeId, name: `${panel.name} yoke` },
-    seam: { id: `${panel.id}-yoke`, label: `${panel.name} yoke seam` },
+    by,
+    between: { ...below, part: "below" },
+    rest: { ...above, part: "above" },
+    seam,
     edge: EDGE,
   });
-  const lower = withRemnants(panelById(next.panels, lowerId), drawn);
-  const upper = closedYoke(panel, panelById(next.panels, yokeId), drawn);
+  const lower = withRemnants(panelById(next.panels, below.id), drawn);
+  const upper = closedYoke(panel, panelById(next.panels, above.id), drawn);
   if ([upper, lower].some((part) => polygonSelfCrossing(panelOutline(part)))) throw noFairLine;
-  const pieces = lower.edges.filter((e) => e.id === EDGE.id || e.id.startsWith(`${EDGE.id}-`));
+  const pieces = lower.edges.filter((e) => e.role === "style" && e.by === by);
   return {
     ...next,
     // The yoke lies before its lower panel, as it does on the body.
-    panels: next.panels.flatMap((p) => (p.id === lowerId ? [upper, lower] : p.id === yokeId ? [] : [p])),
+    panels: next.panels.flatMap((p) => (p.id === below.id ? [upper, lower] : p.id === above.id ? [] : [p])),
     joins: next.joins.map((join) =>
-      join.id === `${panel.id}-yoke`
-        ? { ...join, a: [against(yokeId, EDGE.id)], b: pieces.map((e) => along(lowerId, e.id)) }
-        : onlyWaist(join, yokeId),
+      join.id === seam.id
+        ? {
+            ...join,
+            kind: seam.kind ?? join.kind,
+            a: [against(above.id, EDGE.id)],
+            b: pieces.map((e) => along(below.id, e.id)),
+          }
+        : withoutMissing(join, upper),
     ),
   };
 }
@@ -108,7 +116,7 @@ function notFlat(panel: Panel): string | null {
   if (panel.lines.some((l) => l.kind === "pleat")) return "is pleated";
   const waist = panel.edges.findIndex((e) => e.role === "waist");
   const centre = panel.edges[(waist + panel.edges.length - 1) % panel.edges.length];
-  return centre?.id === "crotch" ? null : "has a placket cut on at its centre";
+  return centre && centre === findEdge(panel, "crotch") ? null : "has a placket cut on at its centre";
 }
 
 /** How far the centre line runs straight from the waist. */
@@ -120,17 +128,17 @@ function straightTop(crotch: Path): Mm {
   return down;
 }
 
-/** The closed yoke's waist is one edge. */
-function onlyWaist(join: Join, yokeId: string): Join {
+/** The join without the edges that a panel has lost: a closed top's waist is one edge. */
+function withoutMissing(join: Join, panel: Panel): Join {
   const side = (refs: Join["a"]): Join["a"] =>
-    refs.filter((ref) => !(ref.panel === yokeId && /^waist-/.test(ref.edge)));
+    refs.filter((ref) => ref.panel !== panel.id || findEdge(panel, ref.edge) !== undefined);
   return { ...join, a: side(join.a), b: side(join.b) };
 }
 
 /** The lower panel with its upper edge in pieces, the remnants of darts between them. */
 function withRemnants(panel: Panel, drawn: YokeLine): Panel {
   const edges = panel.edges.flatMap((edge): Edge[] => {
-    if (edge.id !== EDGE.id) return [edge];
+    if (edge !== findEdge(panel, EDGE.id)) return [edge];
     return drawn.lower.flatMap((path, i): Edge[] => {
       const piece: Edge = { ...edge, id: i === 0 ? EDGE.id : `${EDGE.id}-${i + 1}`, path };
       const remnant = drawn.remnants[i];
@@ -191,8 +199,8 @@ function closedYoke(source: Panel, cut: Panel, drawn: YokeLine): Panel {
  * or its darts leave no fair line.
  */
 export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
-  const side = panel.edges.find((e) => e.id === "side");
-  const centre = panel.edges.find((e) => e.id === "crotch");
+  const side = findEdge(panel, "side");
+  const centre = findEdge(panel, "crotch");
   if (!side || !centre || edgesWithRole(panel, "waist").length === 0 || notFlat(panel)) return null;
   const [sideLength, centreLength] = [pathLength(side.path), pathLength(centre.path)];
   if (depth > Math.min(sideLength, centreLength) * 0.8) return null;
@@ -210,28 +218,18 @@ export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
   return polygonSelfCrossing(panelOutline(closed)) ? null : closed;
 }
 
-/**
- * The top of a panel cut off as deep as asked all along, its darts closed, what is left of them staying below: a
- * contour band, `<panel>-yoke`, over `<panel>-lower`. Its centre lies on the fold where asked. Throws MoveRefused where
- * the depth leaves no fair line.
- */
-export function cutTop<S extends Cuttable>(state: S, panel: Panel, depth: Quantity, folded: boolean): S {
-  const cut = cutYoke(state, panel, depth, depth.mm, true, "centre");
-  return folded ? onFold(cut, `${panel.id}-yoke`) : cut;
-}
-
 /** The centre on the fold: no seam, straight, one piece. */
 export function centreFolded(panel: Panel): Panel {
   const edges = panel.edges.map((e): Edge =>
-    e.id === "crotch"
+    e === findEdge(panel, "crotch")
       ? { ...e, role: "fold", name: "centre, on the fold", path: [line(pathStart(e.path), pathEnd(e.path))] }
       : e,
   );
-  return { ...panel, edges, cut: { count: 1, onFold: true } };
+  return { ...panel, edges, cutting: { ...panel.cutting, pieces: { count: 1, onFold: true } } };
 }
 
 /** The centre of the yoke on the fold: no seam there, and its grain along the fold. */
-export function onFold<S extends Cuttable>(state: S, yokeId: string): S {
+export function centreOnFold<S extends Pattern>(state: S, yokeId: string): S {
   const panel = panelById(state.panels, yokeId);
   const centre = edgeOf(panel, "crotch");
   const [low, high] = [pathStart(centre.path), pathEnd(centre.path)];
@@ -249,7 +247,7 @@ export function onFold<S extends Cuttable>(state: S, yokeId: string): S {
     ...state,
     panels: state.panels.map((p) => (p === panel ? folded : p)),
     joins: state.joins.map((join) =>
-      join.kind === "crotch"
+      join.kind === "centre"
         ? { ...join, a: join.a.filter((r) => r.panel !== yokeId), b: join.b.filter((r) => r.panel !== yokeId) }
         : join,
     ),

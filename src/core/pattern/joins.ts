@@ -1,6 +1,7 @@
+import { edgeOf, type Panel } from "./panel";
+import { type Root } from "./identity";
 import { pathBetween, pathLength, pathReverse, type Path } from "../geometry";
 import type { Mm } from "../units";
-import { edgeOf, rimEdges, type Panel } from "./panel";
 
 /** An edge of a panel, walked along its outline or against it. */
 export interface EdgeRef {
@@ -11,8 +12,8 @@ export interface EdgeRef {
   readonly part?: readonly [Mm, Mm];
 }
 
-/** Which body seam a join is; `style` is any seam a cut has made. */
-export type JoinKind = "side" | "inseam" | "crotch" | "style" | "waist";
+/** Which seam of the body a join is; `cut` is any other, which a cut or a finish has made. */
+export type JoinKind = "side" | "inseam" | "centre" | "waist" | "shoulder" | "armhole" | "neck" | "cut";
 
 /** How the longer edge of a join is brought to the shorter one's length. */
 export type JoinHow = "equal" | "eased" | "gathered" | "pleated";
@@ -25,10 +26,22 @@ export interface Join {
   readonly id: string;
   readonly label: string;
   readonly kind: JoinKind;
+  /** The move or finish that made it; null for a seam of the draft. */
+  readonly by: string | null;
+  /** Whether a centre seam runs in front or behind. */
+  readonly root?: Root;
   readonly how: JoinHow;
   readonly leg: "both" | "left" | "right";
+  /** The seam of which this is the left leg's or the right one's. */
+  readonly twin?: string;
   readonly a: readonly EdgeRef[];
   readonly b: readonly EdgeRef[];
+}
+
+/** Panels and the joins they are sewn by: one component of a garment, or all of it. */
+export interface Pattern {
+  readonly panels: readonly Panel[];
+  readonly joins: readonly Join[];
 }
 
 /** An edge walked along its outline. */
@@ -36,28 +49,12 @@ export const along = (panel: string, edge: string): EdgeRef => ({ panel, edge, r
 /** An edge walked against its outline. */
 export const against = (panel: string, edge: string): EdgeRef => ({ panel, edge, reversed: true });
 
-/** The seams of a pair of trousers before anything is cut: front and back, right and left alike. */
-export const LEG_JOINS: readonly Join[] = (
-  [
-    ["side", "Side seam", "side", "equal", "front.side", "back.side"],
-    ["inseam", "Inseam", "inseam", "eased", "front.inseam", "back.inseam"],
-    ["crotch-front", "Centre front", "crotch", "equal", "front.crotch", "front.crotch"],
-    ["crotch-back", "Centre back", "crotch", "equal", "back.crotch", "back.crotch"],
-  ] as const
-).map(([id, label, kind, how, a, b]): Join => {
-  const ref = (address: string): EdgeRef => along(...(address.split(".") as [string, string]));
-  return { id, label, kind, how, leg: "both", a: [ref(a)], b: [ref(b)] };
-});
-
 /** The panel with this id; throws when there is none. */
 export function panelById(panels: readonly Panel[], id: string): Panel {
   const found = panels.find((panel) => panel.id === id);
   if (!found) throw new RangeError(`there is no panel ${id}`);
   return found;
 }
-
-/** True for the front or back itself and for every panel that was cut from it. */
-export const isOf = (id: string, root: "front" | "back"): boolean => id === root || id.startsWith(`${root}-`);
 
 /** The edge as it is walked in a join. */
 export function refPath(panels: readonly Panel[], ref: EdgeRef): Path {
@@ -87,12 +84,3 @@ export const halvesOf = (panel: Panel): 1 | 2 => (panel.half === "both" ? 2 : 1)
 /** The same run of edges walked from its other end. */
 export const walkedBack = (refs: readonly EdgeRef[]): EdgeRef[] =>
   [...refs].reverse().map((ref) => ({ ...ref, reversed: !ref.reversed }));
-
-/** Waist edges of one leg from the centre back to the centre front. */
-export function waistWalk(panels: readonly Panel[], leg: "left" | "right"): EdgeRef[] {
-  const of = (root: "front" | "back"): EdgeRef[] =>
-    legOf(panels, leg)
-      .filter((panel) => isOf(panel.id, root))
-      .flatMap((panel) => rimEdges(panel, "waist").map((edge) => along(panel.id, edge.id)));
-  return [...of("back"), ...walkedBack(of("front"))];
-}
