@@ -15,6 +15,7 @@ const config = [
   {
     ignores: [
       ".next/**",
+      ".threads/**",
       "node_modules/**",
       "coverage/**",
       "test-results/**",

@@ -13,7 +13,7 @@ export default defineConfig({
   retries: process.env.CI ? 1 : 0,
   reporter: [["list"]],
   use: {
-    baseURL: `http://localhost:${PORT}`,
+    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
@@ -21,8 +21,8 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `npx next start -p ${PORT}`,
-    url: `http://localhost:${PORT}/api/catalog`,
+    command: `npx next start -H 127.0.0.1 -p ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/catalog`,
     reuseExistingServer: false,
     timeout: 60_000,
   },

@@ -1,7 +1,7 @@
 import { chromium, type Browser, type Page } from "@playwright/test";
 
 /** Where a running `bin/demo` answers. */
-export const base = `http://localhost:${process.env.PORT ?? "4310"}`;
+export const base = `http://127.0.0.1:${process.env.PORT ?? "4310"}`;
 
 /** A browser on the sample workroom, at the size every view is judged at. */
 export async function openSample(): Promise<{ readonly browser: Browser; readonly page: Page }> {

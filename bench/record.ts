@@ -4,7 +4,7 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { derive } from "../src/core/derive";
 import { BACKS, SCHOOLS } from "../src/core/drafting";
-import { JOB_VERSION, parseJob } from "../src/core/files";
+import { JOB_VERSION, readJob } from "../src/core/files";
 import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
 import { oneOf } from "../src/core/testing/choices";
 import { randomFinish } from "../src/core/testing/randomFinish";
@@ -59,8 +59,9 @@ const stored: [string, unknown][] = [
 ];
 const random = Array.from({ length: RANDOM }, (_, i): [string, unknown] => [`random-${i}`, randomJob(i)]);
 const recorded = [...stored, ...random].map(([name, job]): Recorded => {
-  const parsed = parseJob(job);
-  if (!parsed.ok) throw new Error(`${name}: ${parsed.errors.map((e) => `${e.path} ${tell(e.says, "mm")}`).join("; ")}`);
+  const parsed = readJob(job);
+  if (parsed.kind !== "job")
+    throw new Error(`${name}: ${parsed.errors.map((e) => `${e.path} ${tell(e.says, "mm")}`).join("; ")}`);
   return record(name, job, derive(parsed.job));
 });
 const folder = join(RECORDED_FOLDER, `version-${JOB_VERSION}`);

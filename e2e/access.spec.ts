@@ -29,7 +29,7 @@ for (const scheme of ["light", "dark"] as const) {
 test("no request leaves the machine, and pages carry a strict policy", async ({ page }) => {
   const outside: string[] = [];
   page.on("request", (request) => {
-    if (!/^(http:\/\/localhost|blob:|data:)/.test(request.url())) outside.push(request.url());
+    if (!/^(http:\/\/127.0.0.1|blob:|data:)/.test(request.url())) outside.push(request.url());
   });
   const response = await page.goto("/?workroom=sample");
   expect(response?.headers()["content-security-policy"]).toContain("default-src 'self'");

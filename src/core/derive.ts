@@ -35,7 +35,7 @@ import type { MoveContext, Shown } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
-import { type Mm, type Quantity, Refusal, say, type Complaint, type Sentence } from "./units";
+import { type Mm, type Quantity, Refusal, say, type Complaint, type Sentence, complaintsOfSchema } from "./units";
 
 /** The block stays as it was while moves are pulled and set. */
 const blockOf = remembered(draftBlock);
@@ -101,9 +101,9 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   if (!params.success) {
     return fault(
       400,
-      params.error.issues.map((i) => ({
-        path: ["style", "params", ...i.path].join("."),
-        says: say`${style.label}: ${i.message}.`,
+      complaintsOfSchema(params.error, ["style", "params"]).map((c) => ({
+        ...c,
+        says: [`${style.label}: `, ...c.says],
       })),
     );
   }

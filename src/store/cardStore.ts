@@ -8,7 +8,7 @@ export function useCards() {
   const [blocked, setBlocked] = useState(false);
   const reload = useCallback(async () => {
     try {
-      setCards(await listCards());
+      setCards((await listCards()).records);
       setBlocked(false);
     } catch {
       setBlocked(true);
@@ -17,7 +17,7 @@ export function useCards() {
   useEffect(() => {
     let wanted = true;
     listCards().then(
-      (list) => wanted && setCards(list),
+      (list) => wanted && setCards(list.records),
       () => wanted && setBlocked(true),
     );
     return () => {

@@ -1,6 +1,18 @@
 import "fake-indexeddb/auto";
 import { HAND_BODY, palazzoJob } from "@/core/testing/jobs";
-import { listJobs, readJob, removeJob, SavedElsewhere, writeJob } from "./database";
+import {
+  emptyBin,
+  findJob,
+  HeldUnreadable,
+  listBin,
+  listJobs,
+  putBack,
+  removeJob,
+  SavedElsewhere,
+  writeJob,
+  type StoredJob,
+} from "./database";
+import { shelves } from "./shelf";
 import {
   changeJob,
   flush,
@@ -25,6 +37,12 @@ async function opened(): Promise<string> {
   return id;
 }
 
+async function stored(id: string): Promise<StoredJob> {
+  const found = await findJob(id);
+  if (!found || "raw" in found) throw new Error(`${id} cannot be read`);
+  return found;
+}
+
 const name = (): string | undefined => useJobStore.getState().job?.name;
 const rename = (to: string): void => changeJob((draft) => void (draft.name = to));
 
@@ -35,20 +53,63 @@ describe("the browser's store", () => {
     expect(second.revision).toBe(first.revision + 1);
     await writeJob("b", job, 0);
     expect(
-      (await listJobs())
+      (await listJobs()).records
         .map((r) => r.id)
         .slice(0, 2)
         .sort(),
     ).toEqual(["a", "b"]);
-    await removeJob("b");
-    expect(await readJob("b")).toBeUndefined();
+    await removeJob(await stored("b"));
+    expect(await findJob("b")).toBeUndefined();
   });
 
   test("never writes over a revision it has not read", async () => {
     const first = await writeJob("c", job, 0);
     await writeJob("c", { ...job, name: "Theirs" }, first.revision);
     await expect(writeJob("c", { ...job, name: "Mine" }, first.revision)).rejects.toBeInstanceOf(SavedElsewhere);
-    expect((await readJob("c"))?.job.name).toBe("Theirs");
+    expect((await stored("c")).job.name).toBe("Theirs");
+  });
+});
+
+describe("what cannot be read", () => {
+  const odd: readonly (readonly [string, unknown])[] = [
+    ["newer", { job: { ...job, version: 99, name: "From tomorrow" } }],
+    ["damaged", { job: { ...job, body: { unit: "furlong" } } }],
+    ["emptied", {}],
+    ["foreign", { job: "no job at all" }],
+    ["later", { version: 2, job }],
+  ];
+
+  test("is listed by name with the reason, and lies in the store as it lay", async () => {
+    const kept = await shelves();
+    await kept.put(
+      "jobs",
+      odd.map(([id, record]) => ({ id, version: 1, revision: 3, updated: "2026-11-23", ...(record as object) })),
+    );
+    const before = JSON.stringify(await kept.all("jobs"));
+    const { unreadable } = await listJobs();
+    expect(unreadable.map((u) => u.id).sort()).toEqual(odd.map(([id]) => id).sort());
+    expect(unreadable.filter((u) => u.isNewer).map((u) => u.id)).toEqual(["later", "newer"]);
+    expect(unreadable.find((u) => u.id === "newer")?.name).toBe("From tomorrow");
+    for (const { errors } of unreadable) expect(errors.length).toBeGreaterThan(0);
+    expect(JSON.stringify(await kept.all("jobs"))).toBe(before);
+  });
+
+  test.each(odd.map(([id]) => [id]))("%s: opened it is said, and it is never written over", async (id) => {
+    await openJob(id);
+    expect(useJobStore.getState()).toMatchObject({ save: "unreadable", job: null });
+    await expect(writeJob(id, job, 3)).rejects.toBeInstanceOf(HeldUnreadable);
+  });
+});
+
+describe("the bin", () => {
+  test("holds a removed job until it is put back as it was", async () => {
+    await emptyBin();
+    await writeJob("binned", { ...job, name: "Thrown" }, 0);
+    await removeJob(await stored("binned"));
+    expect((await listBin()).map((b) => b.record.job.name)).toEqual(["Thrown"]);
+    for (const binned of await listBin()) await putBack(binned);
+    expect((await stored("binned")).job.name).toBe("Thrown");
+    expect(await listBin()).toEqual([]);
   });
 });
 
@@ -59,7 +120,7 @@ describe("the open job", () => {
     expect(useJobStore.getState().save).toBe("saving");
     await flush();
     expect(useJobStore.getState().save).toBe("saved");
-    expect((await readJob(id))?.job.name).toBe("Changed");
+    expect((await stored(id)).job.name).toBe("Changed");
   });
 
   test("undoes and redoes by the step, over 150 of them, and saves where it stands", async () => {
@@ -71,7 +132,7 @@ describe("the open job", () => {
     redo();
     expect(name()).toBe("Step 2");
     await flush();
-    expect((await readJob(id))?.job.name).toBe("Step 2");
+    expect((await stored(id)).job.name).toBe("Step 2");
   });
 
   test("opening another job starts a new history", async () => {
@@ -88,9 +149,10 @@ describe("the open job", () => {
     rename("Mine");
     await flush();
     expect(useJobStore.getState().save).toBe("conflict");
-    expect((await readJob(id))?.job.name).toBe("Theirs");
-    takeTheirs();
-    expect([name(), useJobStore.getState().save]).toEqual(["Theirs", "saved"]);
+    expect((await stored(id)).job.name).toBe("Theirs");
+    await writeJob(id, { ...job, name: "Theirs again" }, useJobStore.getState().theirs?.revision ?? 0);
+    await takeTheirs();
+    expect([name(), useJobStore.getState().save]).toEqual(["Theirs again", "saved"]);
   });
 
   test("or mine kept as a copy, with nothing lost", async () => {
@@ -99,8 +161,8 @@ describe("the open job", () => {
     rename("Mine");
     await flush();
     const copy = await keepMineAsCopy(`${id}-copy`);
-    expect((await readJob(copy))?.job.name).toBe("Mine (my copy)");
-    expect((await readJob(id))?.job.name).toBe("Theirs");
+    expect((await stored(copy)).job.name).toBe("Mine (my copy)");
+    expect((await stored(id)).job.name).toBe("Theirs");
   });
 
   test("a job that is not there is said to be missing", async () => {

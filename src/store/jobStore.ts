@@ -4,11 +4,21 @@ import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
 import { movesOfStyle } from "@/core/derive/newJob";
 import { exactLength } from "@/core/units";
-import { readJob, SavedElsewhere, writeJob, type StoredJob } from "./database";
+import {
+  findJob,
+  HeldUnreadable,
+  isUnreadable,
+  SavedElsewhere,
+  writeJob,
+  type StoredJob,
+  type Unreadable,
+} from "./database";
 import type { Pull } from "./pull";
+import { useStoreState } from "./shelf";
+import { useTyping } from "./typing";
 
 /** Where the open job stands with the browser's store. */
-export type SaveState = "loading" | "missing" | "saved" | "saving" | "blocked" | "conflict";
+export type SaveState = "loading" | "missing" | "unreadable" | "saved" | "saving" | "blocked" | "conflict";
 
 interface JobState {
   id: string | null;
@@ -19,12 +29,24 @@ interface JobState {
   /** Why the store refused, or who changed the job. */
   notice: string | null;
   theirs: StoredJob | null;
+  /** What is kept under this id, where this Eland cannot read it. */
+  unreadable: Unreadable | null;
 }
 
 const UNDO_STEPS = 500;
 const SAVE_AFTER_MS = 250;
+/** A store that refused is tried again after this long. */
+const TRY_AGAIN_MS = 4_000;
 
-const initial: JobState = { id: null, job: null, revision: 0, save: "loading", notice: null, theirs: null };
+const initial: JobState = {
+  id: null,
+  job: null,
+  revision: 0,
+  save: "loading",
+  notice: null,
+  theirs: null,
+  unreadable: null,
+};
 
 /** The open job, with undo over its data. Everything shown is derived from it. */
 export const useJobStore = create<JobState>()(
@@ -49,9 +71,11 @@ export async function openJob(id: string): Promise<void> {
   history.getState().pause();
   useJobStore.setState({ ...initial, id });
   try {
-    const record = await readJob(id);
+    const found = await findJob(id);
     if (useJobStore.getState().id !== id) return;
-    useJobStore.setState(record ? { job: record.job, revision: record.revision, save: "saved" } : { save: "missing" });
+    if (!found) useJobStore.setState({ save: "missing" });
+    else if (isUnreadable(found)) useJobStore.setState({ save: "unreadable", unreadable: found });
+    else useJobStore.setState({ job: found.job, revision: found.revision, save: "saved" });
   } catch {
     useJobStore.setState({ save: "blocked", notice: BLOCKED });
   }
@@ -59,7 +83,8 @@ export async function openJob(id: string): Promise<void> {
   history.getState().resume();
 }
 
-const BLOCKED = "The browser's store is full or blocked, so changes are not kept. Hand over the job as a file now.";
+const BLOCKED =
+  "The browser’s store is full or blocked, so changes are not kept; it is tried again by itself. Hand over the job as a file to be sure.";
 
 /** Changes the open job by a recipe; one undo step. Saved within a quarter of a second. */
 export function changeJob(recipe: (job: Job) => void): void {
@@ -111,7 +136,7 @@ export function flush(): Promise<void> {
 
 async function writeNow(): Promise<void> {
   const { id, job, revision, save } = useJobStore.getState();
-  if (!id || !job || save !== "saving") return;
+  if (!id || !job || (save !== "saving" && save !== "blocked")) return;
   try {
     const record = await writeJob(id, job, revision);
     const now = useJobStore.getState();
@@ -124,7 +149,9 @@ async function writeNow(): Promise<void> {
     if (error instanceof SavedElsewhere) {
       useJobStore.setState({ save: "conflict", theirs: error.theirs, notice: error.message });
     } else {
-      useJobStore.setState({ save: "blocked", notice: BLOCKED });
+      const isHeld = error instanceof HeldUnreadable;
+      useJobStore.setState({ save: "blocked", notice: isHeld ? error.message : BLOCKED });
+      if (!isHeld) timer ??= setTimeout(() => void flush(), TRY_AGAIN_MS);
     }
   }
 }
@@ -133,18 +160,21 @@ async function writeNow(): Promise<void> {
 channel?.addEventListener("message", (event: MessageEvent<{ id: string; revision: number }>) => {
   const { id, save } = useJobStore.getState();
   if (event.data.id !== id || save !== "saved") return;
-  void readJob(id).then((record) => {
-    if (record && useJobStore.getState().save === "saved" && record.revision > useJobStore.getState().revision) {
-      useJobStore.setState({ job: record.job, revision: record.revision });
+  void findJob(id).then((found) => {
+    if (!found || isUnreadable(found) || useJobStore.getState().id !== id) return;
+    if (useJobStore.getState().save === "saved" && found.revision > useJobStore.getState().revision) {
+      useJobStore.setState({ job: found.job, revision: found.revision });
     }
   });
 });
 
-/** Settles a conflict by taking what the other tab saved. */
-export function takeTheirs(): void {
-  const { theirs } = useJobStore.getState();
-  if (theirs)
-    useJobStore.setState({ job: theirs.job, revision: theirs.revision, save: "saved", theirs: null, notice: null });
+/** Settles a conflict by taking what the other tab has saved by now. */
+export async function takeTheirs(): Promise<void> {
+  const { id, theirs } = useJobStore.getState();
+  const found = id === null ? undefined : await findJob(id);
+  const latest = found && !isUnreadable(found) ? found : theirs;
+  if (latest)
+    useJobStore.setState({ job: latest.job, revision: latest.revision, save: "saved", theirs: null, notice: null });
 }
 
 /** Settles a conflict by keeping this tab's work as a job of its own; returns its id. */
@@ -164,6 +194,17 @@ export function useHistory(): { readonly undoable: number; readonly redoable: nu
   return { undoable, redoable };
 }
 
+/** True while something would be lost with this tab: not yet saved, typed and not entered, or kept nowhere else. */
+export function isUnsaved(): boolean {
+  const { save, job } = useJobStore.getState();
+  const waits = save === "saving" || save === "blocked" || save === "conflict";
+  return waits || useTyping.getState().fields > 0 || (job !== null && !useStoreState.getState().kept);
+}
+
 if (typeof window !== "undefined") {
   window.addEventListener("pagehide", () => void flush());
+  window.addEventListener("beforeunload", (event) => {
+    void flush();
+    if (isUnsaved()) event.preventDefault();
+  });
 }

@@ -1,4 +1,4 @@
-import { parseJob } from "@/core/files";
+import { readJob } from "@/core/files";
 import { derivedOf } from "@/core/testing/jobs";
 import { SAMPLE_JOBS } from "./sampleWorkroom";
 
@@ -7,7 +7,7 @@ test("the sample workroom has several wearers on both tapes, one card with gaps,
   expect(new Set(SAMPLE_JOBS.map(({ job }) => job.body.unit))).toEqual(new Set(["cm", "in"]));
   expect(SAMPLE_JOBS.filter(({ job }) => job.style.id === "palazzo").length).toBeGreaterThanOrEqual(2);
   for (const { job } of SAMPLE_JOBS) {
-    expect(parseJob(structuredClone(job))).toMatchObject({ ok: true });
+    expect(readJob(structuredClone(job))).toMatchObject({ kind: "job" });
     const derived = derivedOf(job);
     expect([job.name, derived.questions]).toEqual([job.name, []]);
     expect(derived.pieces.map((p) => p.panel.id)).toEqual(derived.sewn.map((p) => p.id));

@@ -1,4 +1,5 @@
 "use client";
+import { type Unreadable } from "@/store/database";
 import CircularProgress from "@mui/material/CircularProgress";
 import dynamic from "next/dynamic";
 import Link from "next/link";
@@ -10,6 +11,8 @@ import { Commands } from "./Commands";
 import { Header } from "./Header";
 import { JobProvider, LiveJobProvider, type LiveJob, type OpenJob } from "./JobContext";
 import { SaveNotice } from "./SaveNotice";
+import { StoreNotice } from "./StoreNotice";
+import { UnreadableList } from "./workroom/UnreadableList";
 import type { StageId } from "./stages";
 import { TapeRail, type Sign } from "./TapeRail";
 import { useProof, useShape } from "./useDerived";
@@ -47,6 +50,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   }, [id, unit]);
   const signs = useMemo(() => (open ? signsOf(open) : null), [open]);
 
+  if (state.save === "unreadable" && state.unreadable) return <UnreadableJob held={state.unreadable} />;
   if (!id || state.save === "missing") {
     return (
       <main style={{ padding: 48 }}>
@@ -70,6 +74,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       <LiveJobProvider value={under}>
         <div style={{ height: "100dvh", display: "flex", flexDirection: "column" }}>
           <Header onHandOver={handOver} />
+          <StoreNotice />
           <SaveNotice />
           <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
             <TapeRail current={stage} job={id} signs={signs} />
@@ -80,6 +85,19 @@ export function Frame({ children }: { readonly children: ReactNode }) {
         <Commands onHandOver={handOver} />
       </LiveJobProvider>
     </JobProvider>
+  );
+}
+
+/** A job that is kept here and cannot be read: why, and the way to hand it over as it lies. */
+function UnreadableJob({ held }: { readonly held: Unreadable }) {
+  return (
+    <main style={{ padding: 48 }}>
+      <h1>This job cannot be opened here</h1>
+      <UnreadableList unreadable={[held]} />
+      <p>
+        <Link href="/">Go to the workroom</Link>
+      </p>
+    </main>
   );
 }
 

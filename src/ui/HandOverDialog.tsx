@@ -1,4 +1,5 @@
 "use client";
+import { sentenceOf } from "./sentenceOf";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -7,9 +8,10 @@ import DialogTitle from "@mui/material/DialogTitle";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
+import { jobFile } from "@/core/files";
 import type { ExportFormat } from "@/core/derive/handOver";
 import type { Paper } from "@/core/files/pdf";
-import { deriveWorker } from "@/workers/client";
+import { fileOf, stopWriting } from "@/workers/client";
 import { download } from "./download";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "./JobContext";
@@ -59,11 +61,12 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
   async function hand(way: Way): Promise<void> {
     setBusy(way.button);
     try {
-      const file = await deriveWorker().handOver(job, way.format, way.paper);
+      // The job itself needs no calculation, and goes out whatever else has failed.
+      const file = way.format === "json" ? jobFile(job) : await fileOf(job, way.format, way.paper);
       download(file);
       enqueueSnackbar(`${file.name} is in your downloads.`);
     } catch (error) {
-      enqueueSnackbar(error instanceof Error ? error.message : "The file could not be made.", { variant: "error" });
+      enqueueSnackbar(sentenceOf(error, "The file could not be made."), { variant: "error" });
     } finally {
       setBusy(null);
     }
@@ -78,7 +81,14 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
         Hand over
       </DialogTitle>
       <DialogContent>
-        {busy ? <LinearProgress aria-label={`making ${busy}`} sx={{ mb: 1 }} /> : null}
+        {busy ? (
+          <div style={{ display: "flex", gap: 12, alignItems: "center", marginBottom: 8 }}>
+            <LinearProgress aria-label={`making ${busy}`} sx={{ flex: 1 }} />
+            <Button size="small" onClick={stopWriting}>
+              Stop
+            </Button>
+          </div>
+        ) : null}
         {WAYS.map((way) => (
           <div
             key={way.button}

@@ -1,4 +1,6 @@
 "use client";
+import { useTyping } from "@/store/typing";
+import { useStoreState } from "@/store/shelf";
 import RedoIcon from "@mui/icons-material/Redo";
 import SearchIcon from "@mui/icons-material/Search";
 import UndoIcon from "@mui/icons-material/Undo";
@@ -33,6 +35,7 @@ export function Mark({ size = 26 }: { readonly size?: number }) {
 const SAVE_WORDS = {
   loading: "Opening",
   missing: "",
+  unreadable: "",
   saved: "Saved",
   saving: "Saving",
   blocked: "Not saved",
@@ -56,6 +59,8 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
   const { id, job } = useOpenJob();
   const tape = useView((v) => v.tape);
   const save = useJobStore((s) => s.save);
+  const isKept = useStoreState((s) => s.kept);
+  const isTyping = useTyping((s) => s.fields > 0);
   const { undoable, redoable } = useHistory();
   const size = (input: Parameters<typeof readLength>[0] | undefined): string => {
     if (input === undefined) return "";
@@ -118,7 +123,7 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
         ))}
       </ToggleButtonGroup>
       <span role="status" style={{ minWidth: 52, opacity: 0.85, fontStretch: "82%" }}>
-        {SAVE_WORDS[save]}
+        {isTyping ? "Not entered" : isKept ? SAVE_WORDS[save] : "Not kept"}
       </span>
       <Button
         variant="contained"

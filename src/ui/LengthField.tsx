@@ -1,4 +1,5 @@
 "use client";
+import { useCountedTyping } from "@/store/typing";
 import TextField from "@mui/material/TextField";
 import { useState, type KeyboardEvent, type ReactNode } from "react";
 import { formatLength, MM_PER, parseLength, tapeDivision, type Mm, type Tape, type Unit } from "@/core/units";
@@ -30,6 +31,7 @@ export function LengthField(props: Props) {
   const { label, text, unit, tape, onCommit } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const shown = typed ?? text;
+  useCountedTyping(typed !== null && typed.trim() !== text);
   const problem = typed === null ? null : refusal(typed);
 
   function refusal(value: string): string | null {

@@ -28,7 +28,7 @@ export function SaveNotice() {
         This job was saved from another tab while you changed it here. Nothing is lost: choose which to go on with.
       </DialogContent>
       <DialogActions>
-        <Button onClick={takeTheirs}>Go on with the other tab’s</Button>
+        <Button onClick={() => void takeTheirs()}>Go on with the other tab’s</Button>
         <Button
           variant="contained"
           onClick={() => {

@@ -1,11 +1,13 @@
 "use client";
+import { sentenceOf } from "./sentenceOf";
+import { useSnackbar } from "notistack";
 import { startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { setPulled } from "@/store/jobStore";
 import { pullOf, type Pull } from "@/store/pull";
 import { useView } from "@/store/viewStore";
-import { deriveWorker } from "@/workers/client";
+import { proofOf } from "@/workers/client";
 import type { Proof } from "@/workers/proof";
 
 export interface LiveShape {
@@ -89,19 +91,21 @@ export interface Proved {
 /** Pieces, proof and advice, worked out behind the page; the last good ones stay until new ones arrive. */
 export function useProof(job: Job | null): Proved | null {
   const [held, setHeld] = useState<Proved | null>(null);
+  const { enqueueSnackbar } = useSnackbar();
   useEffect(() => {
     if (!job) return;
     let wanted = true;
-    deriveWorker()
-      .proof(job)
+    proofOf(job)
       .then((proof) => {
         // Every pane reads the proof; they follow in what is left of each frame.
         if (wanted && proof) startTransition(() => setHeld({ job, proof }));
       })
-      .catch((error: unknown) => console.error("the worker could not prove this job", error));
+      .catch((error: unknown) => {
+        if (wanted) enqueueSnackbar(sentenceOf(error, "The pieces could not be worked out."), { variant: "error" });
+      });
     return () => {
       wanted = false;
     };
-  }, [job]);
+  }, [job, enqueueSnackbar]);
   return held;
 }

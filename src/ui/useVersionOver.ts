@@ -2,7 +2,7 @@
 import { type Panel } from "@/core/pattern";
 import { useMemo } from "react";
 import { deriveShape } from "@/core/derive";
-import type { Job } from "@/core/files";
+import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
 import { jobOfVersion } from "@/core/derive/versions";
 import type { Readings } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
@@ -25,4 +25,4 @@ export function useVersionOver(job: Job): VersionOver | null {
   }, [version, body]);
 }
 
-const EMPTY = { format: "eland-job", version: 1, name: "" } as const;
+const EMPTY = { format: JOB_FORMAT, version: JOB_VERSION, name: "" } as const;

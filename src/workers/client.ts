@@ -1,10 +1,44 @@
-import { wrap, type Remote } from "comlink";
+import type { HandedFile, Job } from "@/core/files";
+import type { BroughtIn } from "@/core/files/bringIn";
+import type { ExportFormat } from "@/core/derive/handOver";
+import type { Paper } from "@/core/files/pdf";
 import type { DeriveWorker } from "./derive.worker";
+import type { DrawingWorker } from "./drawing.worker";
+import type { Miniature, Proof } from "./proof";
+import { newestOnly, supervised } from "./supervised";
 
-let remote: Remote<DeriveWorker> | null = null;
+const DERIVES_WITHIN_MS = 15_000;
+const WRITES_WITHIN_MS = 60_000;
+const READS_WITHIN_MS = 10_000;
 
-/** The one worker of this tab, started when first needed. */
-export function deriveWorker(): Remote<DeriveWorker> {
-  remote ??= wrap<DeriveWorker>(new Worker(new URL("./derive.worker.ts", import.meta.url), { type: "module" }));
-  return remote;
-}
+const deriving = supervised<DeriveWorker>(
+  () => new Worker(new URL("./derive.worker.ts", import.meta.url), { type: "module" }),
+);
+/** Files are written beside the deriving, so that a long one holds nothing up. */
+const writing = supervised<DeriveWorker>(
+  () => new Worker(new URL("./derive.worker.ts", import.meta.url), { type: "module" }),
+);
+/** What comes from elsewhere is read where it can hang nothing. */
+const reading = supervised<DrawingWorker>(
+  () => new Worker(new URL("./drawing.worker.ts", import.meta.url), { type: "module" }),
+);
+
+/** Pieces, proof and advice of the job that was asked for last; null where it cannot be derived or a newer one came. */
+export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job) =>
+  deriving.ask(DERIVES_WITHIN_MS, (face) => face.proof(job)),
+);
+
+/** A job's style and outline in miniature. */
+export const miniatureOf = (job: Job): Promise<Miniature> =>
+  deriving.ask(DERIVES_WITHIN_MS, (face) => face.miniature(job));
+
+/** The file that leaves the program. */
+export const fileOf = (job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> =>
+  writing.ask(WRITES_WITHIN_MS, (face) => face.handOver(job, format, paper));
+
+/** Ends the writing of a file. */
+export const stopWriting = (): void => writing.stop();
+
+/** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
+export const broughtIn = (text: string, unitMm: number | null): Promise<BroughtIn> =>
+  reading.ask<BroughtIn>(READS_WITHIN_MS, (face) => face.bringIn(text, unitMm));

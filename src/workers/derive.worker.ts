@@ -1,8 +1,8 @@
+import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
 import { derive, deriveShape } from "@/core/derive";
-import { handOver, noticesOf, type ExportFormat, type HandedFile } from "@/core/derive/handOver";
-import type { Job } from "@/core/files";
-import { bringIn } from "@/core/files/bringIn";
+import { handOver, noticesOf, type ExportFormat } from "@/core/derive/handOver";
+import type { HandedFile, Job } from "@/core/files";
 import type { Paper } from "@/core/files/pdf";
 import { STYLES } from "@/core/styles";
 import { tapeOf, tell, type Sentence } from "@/core/units";
@@ -11,9 +11,6 @@ import type { Miniature, Proof } from "./proof";
 const CANNOT: Sentence = ["This job cannot be drawn."];
 
 const face = {
-  /** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
-  bringIn,
-
   /** A job's style and outline in miniature, or why it cannot be drawn. */
   miniature(job: Job): Miniature {
     const shape = deriveShape(job);
@@ -34,7 +31,7 @@ const face = {
   /** The file that leaves the program; throws the first fault as a sentence. */
   async handOver(job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> {
     const derived = derive(job);
-    if (!derived.ok) throw new Error(tell(derived.errors[0]?.says ?? CANNOT, tapeOf(job.body.unit)));
+    if (!derived.ok) throw new WorkEnded(tell(derived.errors[0]?.says ?? CANNOT, tapeOf(job.body.unit)));
     const file = await handOver(job, derived, format, paper);
     return transfer(file, [file.bytes.buffer]);
   },

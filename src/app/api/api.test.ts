@@ -14,6 +14,7 @@ const job = {
 const post = (path: string, body: unknown): Request =>
   new Request(`http://localhost/api/${path}`, {
     method: "POST",
+    headers: { "content-type": "application/json" },
     body: typeof body === "string" ? body : JSON.stringify(body),
   });
 

@@ -60,7 +60,11 @@ const JUNK: readonly unknown[] = [
 
 async function answer(body: unknown) {
   const response = await postDerive(
-    new Request("http://localhost/api/derive", { method: "POST", body: JSON.stringify(body) ?? "" }),
+    new Request("http://localhost/api/derive", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(body) ?? "",
+    }),
   );
   // What was sent may be quoted in a sentence, and is never markup.
   expect(response.headers.get("content-type")).toMatch(/^application\/json/);

@@ -95,7 +95,11 @@ const catalog = async () =>
 
 async function derived(body: Record<string, unknown>): Promise<{ status: number; json: unknown }> {
   const job = { format: "eland-job", version: 1, name: "Contract", ...body };
-  const request = new Request("http://localhost/api/derive", { method: "POST", body: JSON.stringify(job) });
+  const request = new Request("http://localhost/api/derive", {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(job),
+  });
   const response = await postDerive(request);
   return { status: response.status, json: await response.json() };
 }

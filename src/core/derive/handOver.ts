@@ -1,4 +1,4 @@
-import { writeJobText, type Job, type PrintSet } from "../files";
+import { fileStem, jobFile, type HandedFile, type Job, type PrintSet } from "../files";
 import { PAPERS, writePdf, type Paper } from "../files/pdf";
 import { writeSvg } from "../files/svg";
 import { MEASURES } from "../body";
@@ -7,12 +7,6 @@ import { say, tapeOf, tell, type Sentence } from "../units";
 
 export const EXPORT_FORMATS = ["pdf", "svg", "json"] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
-
-export interface HandedFile {
-  readonly name: string;
-  readonly type: string;
-  readonly bytes: Uint8Array;
-}
 
 /** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
 export function noticesOf(derived: Derived): Sentence[] {
@@ -36,19 +30,9 @@ export function printSetOf(job: Job, derived: Derived): PrintSet {
   };
 }
 
-/** A safe file name from the job's name. */
-function fileStem(job: Job): string {
-  const plainName = job.name
-    .normalize("NFKD")
-    .replace(/[^A-Za-z0-9]+/g, "-")
-    .replace(/^-+|-+$/g, "")
-    .toLowerCase();
-  return plainName.slice(0, 60) || "eland-job";
-}
-
 /** The file that leaves the program, with its name and type. */
 export async function handOver(job: Job, derived: Derived, format: ExportFormat, paper: Paper): Promise<HandedFile> {
-  const stem = fileStem(job);
+  const stem = fileStem(job.name);
   const text = (content: string): Uint8Array => new TextEncoder().encode(content);
   switch (format) {
     case "pdf":
@@ -60,6 +44,6 @@ export async function handOver(job: Job, derived: Derived, format: ExportFormat,
     case "svg":
       return { name: `${stem}.svg`, type: "image/svg+xml", bytes: text(writeSvg(printSetOf(job, derived))) };
     case "json":
-      return { name: `${stem}.eland.json`, type: "application/json", bytes: text(writeJobText(job)) };
+      return jobFile(job);
   }
 }

@@ -1,4 +1,4 @@
-import type { Job } from "../files";
+import { type Job, JOB_VERSION } from "../files";
 import { STYLES } from "../styles";
 
 /** The moves of a style as a list of a job's own. */
@@ -10,7 +10,7 @@ export function movesOfStyle(styleId: string): NonNullable<Job["moves"]> {
 export function newJob(name: string, body: Job["body"], styleId: string, date: string): Job {
   return {
     format: "eland-job",
-    version: 1,
+    version: JOB_VERSION,
     name,
     date,
     body,

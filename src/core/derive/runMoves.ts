@@ -4,7 +4,18 @@ import { pathNearest, type Point } from "../geometry";
 import { MOVES, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
-import { type Mm, type Quantity, Refusal, fill, say, type Figure, type Sentence, isStated } from "../units";
+import {
+  type Mm,
+  type Quantity,
+  Refusal,
+  fill,
+  say,
+  type Figure,
+  type Sentence,
+  isStated,
+  complaintsOfSchema,
+  type Complaint,
+} from "../units";
 
 /** Redrawn legs stay as they were while what is cut from them is pulled and set. */
 const legsOf = remembered(drawSettledLegs);
@@ -80,11 +91,8 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       throw new Refusal(`${path}.move`, say`There is no move “${entry.move.slice(0, 30)}”.`, { unreadable: true });
     const parsed = move.schema.safeParse(entry.params);
     if (!parsed.success) {
-      const issue = parsed.error.issues[0];
-      const field = issue && issue.path.length > 0 ? `.${issue.path.join(".")}` : "";
-      throw new Refusal(`${path}.params${field}`, say`${move.label}: ${issue?.message ?? "this cannot be read"}.`, {
-        unreadable: true,
-      });
+      const [first] = complaintsOfSchema(parsed.error, [path, "params"]) as [Complaint];
+      throw new Refusal(first.path, [`${move.label}: `, ...first.says], { unreadable: true });
     }
     if (!entry.on) {
       worksheet.push({
@@ -124,6 +132,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     }
     try {
       const result = move.apply(state, parsed.data, context);
+      refuseOverBudget(result.state, `${path}.move`);
       state = result.state;
       stale ||= move.redraws;
       shown.push(...result.shown);
@@ -146,10 +155,14 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       }
       if (error instanceof Refusal) {
         const { nearest, unreadable, says } = error;
-        throw new Refusal(placeOf(entry, index, error.path, context), says, {
-          unreadable,
-          ...(nearest !== undefined && { nearest: toTenth(nearest) }),
-        });
+        throw new Refusal(
+          error.path.startsWith("moves.") ? error.path : placeOf(entry, index, error.path, context),
+          says,
+          {
+            unreadable,
+            ...(nearest !== undefined && { nearest: toTenth(nearest) }),
+          },
+        );
       }
       throw error;
     }
@@ -169,6 +182,18 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     });
     return { ...line, handles: placed };
   }
+}
+
+/** How many stretches and inner lines the outlines of a pattern may have: a hundred times what a garment takes. */
+const MOST_LINES = 20_000;
+
+/** Bounds the work that a list of moves can ask for. */
+function refuseOverBudget({ panels }: StyleState, path: string): void {
+  const lines = panels.reduce((sum, p) => sum + p.lines.length + p.edges.reduce((all, e) => all + e.path.length, 0), 0);
+  if (lines > MOST_LINES)
+    throw new Refusal(path, say`With this line the pattern has more lines than Eland works with. Take moves out.`, {
+      unreadable: true,
+    });
 }
 
 /** Where in the job a move's parameter was stated: with the move, or with the style that fills what the move leaves open. */

@@ -1,6 +1,6 @@
-import { said } from "../testing/said";
+import { jobFrom } from "../testing/jobFrom";
 import { jobOfVersion, versionOf } from "./versions";
-import { parseJob, readJobText, writeJobText } from "../files";
+import { readJob, writeJobText } from "../files";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 
 const wide = palazzoJob(HAND_BODY);
@@ -8,8 +8,7 @@ const wide = palazzoJob(HAND_BODY);
 test("a kept version comes back as it was, on the card of today, through the file", () => {
   const kept = versionOf(wide, "v1", "Wide", "2026-11-23");
   const narrow = { ...wide, style: { id: "straight", params: {} }, versions: [kept] };
-  const read = readJobText(writeJobText(narrow));
-  if (!read.ok) throw new Error(said(read.errors[0]?.says));
+  const read = { job: jobFrom(JSON.parse(writeJobText(narrow))) };
   const version = read.job.versions?.[0];
   if (!version) throw new Error("the version is lost");
   const back = jobOfVersion({ ...read.job, body: { ...HAND_BODY, name: "Grown" } }, version);
@@ -33,5 +32,5 @@ test("a version without a name or with an odd key is refused whole", () => {
     { ...kept, cloth: {} },
     { ...kept, date: "today" },
   ])
-    expect(parseJob({ ...wide, versions: [bad] })).toMatchObject({ ok: false });
+    expect(readJob({ ...wide, versions: [bad] }).kind).toBe("damaged");
 });

@@ -3,10 +3,13 @@ import { said } from "../testing/said";
 import { derive } from "../derive";
 import { pointDistance, type Point } from "../geometry";
 import { outlineOf, recordedJobs, type RecordedOutline } from "../testing/recorded";
-import { parseJob } from "./job";
+import { readJob } from "./readJob";
 
 /** How far an outline may lie from where it was recorded, in millimetres. */
 const CLOSE = 0.01;
+
+/** Refused then by a fault since put right: the length of a godet or placket was taken from the garment's. */
+const CORRECTED = /params\.length$/;
 
 /** The places of recorded outlines that the panels of today miss, as sentences. */
 function missed(recorded: readonly RecordedOutline[], panels: readonly Panel[]): string[] {
@@ -30,8 +33,8 @@ describe.each([1])("jobs kept in version %p", (version) => {
     "from %s on, derive to the same outlines",
     (_, ten) => {
       const wrong = ten.flatMap(({ name, job, refused, block, panels, sewn, seams, readings }) => {
-        const read = parseJob(job);
-        if (!read.ok) return [`${name}: is not read: ${said(read.errors[0]?.says)}`];
+        const read = readJob(job);
+        if (read.kind !== "job") return [`${name}: is not read: ${said(read.errors[0]?.says)}`];
         const derived = derive(read.job);
         if (!derived.ok) {
           const paths = derived.errors.map((e) => e.path);
@@ -39,7 +42,8 @@ describe.each([1])("jobs kept in version %p", (version) => {
             ? []
             : [`${name}: is refused at ${paths.join(", ")}`];
         }
-        if (refused) return [`${name}: was refused at ${refused.join(", ")}`];
+        if (refused)
+          return refused.every((path) => CORRECTED.test(path)) ? [] : [`${name}: was refused at ${refused.join(", ")}`];
         const seamsOff = seams.flatMap(([id, a, b]) => {
           const seam = derived.seams.find((s) => s.id === id);
           if (!seam) return [`seam ${id} is gone`];

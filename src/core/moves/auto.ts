@@ -33,6 +33,10 @@ export function paramOr(
   return context.autos[`${move}.${param}`]?.(context.measures) ?? null;
 }
 
+/** The number of a move's parameter that no style states: the move's own, or null where it is left to itself. */
+export const ownParam = (param: string, own: AutoLength | undefined, context: MoveContext): Quantity | null =>
+  isStated(own) ? readParam(param, own, context, "as chosen") : null;
+
 /** The style parameter that fills a move's parameter; undefined when the style or the maker states none. */
 export function styleParam(move: string, param: string, context: MoveContext): unknown {
   return context.styleParams[context.feeds[`${move}.${param}`] ?? param];

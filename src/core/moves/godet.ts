@@ -17,7 +17,7 @@ import {
 import { z } from "zod";
 import { pathLength, pathSplit, pathStart } from "../geometry";
 import { quantity, type Mm, say, Refusal, range, angle, toDegrees, autoLengthSchema } from "../units";
-import { paramOr } from "./auto";
+import { ownParam, paramOr } from "./auto";
 import { type Handle, type Move, type StyleState } from "./move";
 
 const ID = "godet";
@@ -41,8 +41,7 @@ export const godet: Move<Params> = {
     const seams = state.joins.filter((join) =>
       at === "split" ? join.by === split.id : join.kind === at && endsAtHem(state, join),
     );
-    const length =
-      paramOr("godet", "length", params.length, context) ?? quantity(350, say`the usual ${350} from the hem`);
+    const length = ownParam("length", params.length, context) ?? quantity(350, say`the usual ${350} from the hem`);
     const spread =
       paramOr("godet", "spread", params.spread, context) ?? quantity(300, say`the usual ${300} at the hem`);
     if (seams.length === 0) {

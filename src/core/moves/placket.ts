@@ -21,7 +21,7 @@ import {
   bracket,
 } from "../geometry";
 import { quantity, type Mm, say, Refusal, range, autoLengthSchema } from "../units";
-import { paramOr } from "./auto";
+import { ownParam, paramOr } from "./auto";
 import { type Handle, type Move, type StyleState } from "./move";
 
 const ID = "placket";
@@ -65,7 +65,7 @@ export const placket: Move<Params> = {
     const whole = Math.min(...on.map(({ edge }) => pathLength(edge.path)));
     const straight = Math.min(...on.map(({ edge }) => straightReach(downward(edge))));
     const length =
-      paramOr("placket", "length", params.length, context) ??
+      ownParam("length", params.length, context) ??
       (which === "split"
         ? quantity(whole, "the whole edge, waist to hem")
         : quantity(Math.min(straight, 160), say`down the centre as far as it runs straight, ${160} at most`));

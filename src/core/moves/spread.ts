@@ -6,7 +6,6 @@ import {
   smallestRadius,
   type Panel,
   TIGHTEST_TURNED,
-  CutsCross,
 } from "../pattern";
 import { z } from "zod";
 import { pathLength, polygonSelfCrossing, secant, bracket } from "../geometry";
@@ -152,8 +151,6 @@ function refusing(
       return done.some(bad) ? null : done;
     } catch (error) {
       if (error instanceof RangeError) return null;
-      if (error instanceof CutsCross)
-        throw new Refusal("cuts", say`Two of the slashes cross each other. Move one of them.`);
       throw error;
     }
   };

@@ -11,6 +11,7 @@ import {
   slashAndSpread,
   type Cut,
   type OpenedCut,
+  type PanelLine,
 } from "../pattern";
 import {
   pathAt,
@@ -103,14 +104,20 @@ function finishPanel(
   if (landmarks.kneeSide) moved.kneeSide = onEdge("side", landmarks.kneeSide);
   if (landmarks.kneeInseam) moved.kneeInseam = onEdge("inseam", landmarks.kneeInseam);
   const growth = creaseHem[1] - oldCrease[1];
-  const lines = panel.lines.flatMap((l) => {
-    if (l.kind === "crease") return [{ ...l, points: [l.points[0] as Point, creaseHem] }];
-    if (l.kind !== "knee" || opened.length === 0) return [l];
-    return [
-      { ...l, points: [moved.kneeSide as Point, sideMove([0, knee])] },
-      { ...l, points: [inseamMove([0, knee]), moved.kneeInseam as Point] },
-    ];
-  });
+  // The knee line breaks at the slash and turns with both parts, however often the leg is spread.
+  const isKnee = (l: PanelLine): boolean => l.kind === "knee" && opened.length > 0;
+  const kneeLines: PanelLine[] = panel.lines.some(isKnee)
+    ? [
+        { kind: "knee", points: [moved.kneeSide as Point, sideMove([0, knee])] },
+        { kind: "knee", points: [inseamMove([0, knee]), moved.kneeInseam as Point] },
+      ]
+    : [];
+  const lines = [
+    ...panel.lines
+      .filter((l) => !isKnee(l))
+      .map((l) => (l.kind === "crease" ? { ...l, points: [l.points[0] as Point, creaseHem] } : l)),
+    ...kneeLines,
+  ];
   return { panel: { ...panel, edges, lines, landmarks: moved }, opened, growth };
 }
 

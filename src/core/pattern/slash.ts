@@ -11,7 +11,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm, Radians } from "../units";
+import { type Mm, type Radians, Refusal, say } from "../units";
 
 /**
  * One slash, by places on the outline: arc length from the outline's start (the centre of the waist), opened at
@@ -42,9 +42,6 @@ export interface SlashResult {
   readonly moveAt: (place: Mm) => (p: Point) => Point;
 }
 
-/** Cuts that cannot be made together. */
-export class CutsCross extends Error {}
-
 interface Turn {
   readonly cut: Cut;
   readonly low: Mm;
@@ -66,7 +63,7 @@ export function outlinePlace(panel: Panel, edgeId: string, along: Mm): Mm {
 /**
  * Slash and spread. The cuts divide the outline into regions; the one with the waist stays, every other turns
  * rigidly about its hinge, composed outward, so edges without an open point keep their lengths exactly. A cut's
- * angle is 2 asin(gap / 2L) with L from hinge to open point. Throws CutsCross when cuts cross, RangeError when a
+ * angle is 2 asin(gap / 2L) with L from hinge to open point. Throws Refusal of `cuts` when cuts cross, RangeError when a
  * gap is wider than its slash allows.
  */
 export function slashAndSpread(panel: Panel, cuts: readonly Cut[]): SlashResult {
@@ -139,7 +136,7 @@ function refuseCrossing(turns: readonly Turn[]): void {
   for (const a of turns) {
     for (const b of turns) {
       if (a.low < b.low && b.low < a.high && a.high < b.high)
-        throw new CutsCross("two of the slashes cross each other");
+        throw new Refusal("cuts", say`Two of the slashes cross each other. Move one of them.`);
     }
   }
 }

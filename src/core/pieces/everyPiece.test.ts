@@ -1,8 +1,9 @@
+import { jobFrom } from "../testing/jobFrom";
 import { refPath, edgeOf } from "../pattern";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import type { Derived } from "../derive";
-import { readJobText, type Job } from "../files";
+import { type Job } from "../files";
 import {
   distanceToOutline,
   pathAt,
@@ -20,9 +21,8 @@ const FOLDER = join(process.cwd(), "samples/garments");
 const garments = readdirSync(FOLDER)
   .filter((f) => f.endsWith(".json"))
   .map((file): readonly [string, Derived] => {
-    const read = readJobText(readFileSync(join(FOLDER, file), "utf8"));
-    if (!read.ok) throw new Error(file);
-    return [file.slice(0, 3), derivedOf(read.job)];
+    const job = jobFrom(JSON.parse(readFileSync(join(FOLDER, file), "utf8")));
+    return [file.replace(".json", ""), derivedOf(job)];
   });
 const styles = Object.keys(STYLES).map((id, i): readonly [string, Derived] => [
   id,

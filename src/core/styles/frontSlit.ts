@@ -21,7 +21,7 @@ export const frontSlit: Style = {
     { id: "m3", move: "split", on: true, params: { panel: "front", leg: "left" } },
     { id: "m4", move: "placket", on: true, params: {} },
   ],
-  feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth", "placket.length": "none" },
+  feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth" },
   autos: Object.fromEntries(
     ["knee", "hem"].map((param) => [
       `shape-leg.${param}`,

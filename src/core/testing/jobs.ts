@@ -1,14 +1,13 @@
 import { panelById, type Panel } from "../pattern";
 import { complaintsOf } from "./said";
 import { derive, deriveShape, type Derived, type Shape } from "../derive";
-import { parseJob, type Job } from "../files";
+import type { Job } from "../files";
+import { jobFrom } from "./jobFrom";
 
 /** A palazzo job for a body, without pockets unless asked for; throws with the sentence when it is not valid. */
 export function palazzoJob(body: Job["body"], more: Partial<Job> = {}): Job {
   const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, cloth: {}, ...more };
-  const parsed = parseJob({ ...job, finish: { pockets: [], ...more.finish } });
-  if (!parsed.ok) throw new Error(complaintsOf(parsed.errors));
-  return parsed.job;
+  return jobFrom({ ...job, finish: { pockets: [], ...more.finish } });
 }
 
 /** A whole card in millimetres, for sums that can be done by hand. */

@@ -6,3 +6,4 @@ export * from "./told";
 export * from "./tell";
 export * from "./quantity";
 export * from "./refusal";
+export * from "./schemaSentences";

@@ -1,4 +1,5 @@
 "use client";
+import { sentenceOf } from "../sentenceOf";
 import { tapeOf } from "@/core/units";
 import { Sentence } from "../Sentence";
 import IconButton from "@mui/material/IconButton";
@@ -7,7 +8,7 @@ import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
-import { deriveWorker } from "@/workers/client";
+import { miniatureOf } from "@/workers/client";
 import type { Miniature } from "@/workers/proof";
 import { MiniOutline } from "../MiniOutline";
 import { stageHref } from "../stages";
@@ -17,10 +18,12 @@ function useMiniature(job: Job): Miniature | null {
   const [drawn, setDrawn] = useState<Miniature | null>(null);
   useEffect(() => {
     let wanted = true;
-    deriveWorker()
-      .miniature(job)
+    miniatureOf(job)
       .then((miniature) => wanted && setDrawn(miniature))
-      .catch((error: unknown) => console.error("the worker could not draw this job", error));
+      .catch((error: unknown) => {
+        const says = [sentenceOf(error, "This job could not be drawn.")];
+        if (wanted) setDrawn({ style: job.style.id, panels: [], message: says });
+      });
     return () => {
       wanted = false;
     };

@@ -7,23 +7,28 @@ import { useEffect, useRef, useState, type DragEvent } from "react";
 import type { StoredJob } from "@/store/database";
 import { Mark } from "../Header";
 import { stageHref } from "../stages";
+import { StoreNotice } from "../StoreNotice";
+import { BinList } from "./BinList";
 import { JobCard } from "./JobCard";
+import { UnreadableList } from "./UnreadableList";
 import { useWorkroom } from "./useWorkroom";
 
 /** Forms are fetched when first opened; the page itself stays light. */
 const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJobDialog), { ssr: false });
 
+const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was not kept. Make room, and try again.";
+
 /** The start page: jobs with their pattern in miniature, a new job in three choices, files by choosing or dropping. */
 export function Workroom() {
-  const { jobs, add, addFile, remove, restore, addSample } = useWorkroom();
+  const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample } = useWorkroom();
   const router = useRouter();
   const wantsSample = useSearchParams().get("workroom") === "sample";
   const { enqueueSnackbar } = useSnackbar();
   const [naming, setNaming] = useState(false);
   const [dropping, setDropping] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
-  const list = Array.isArray(jobs) ? (jobs as readonly StoredJob[]) : [];
-  const empty = Array.isArray(jobs) && list.length === 0;
+  const list = room?.jobs ?? [];
+  const empty = room !== null && list.length === 0;
 
   useEffect(() => {
     if (wantsSample && empty) void addSample();
@@ -34,21 +39,24 @@ export function Workroom() {
     const result =
       file.size > 2_000_000
         ? { message: "The file is over 2 MB; a job is far smaller." }
-        : await addFile(await file.text());
+        : await file
+            .text()
+            .then(addFile)
+            .catch(() => ({ message: CANNOT_KEEP }));
     if ("id" in result) router.push(stageHref("body", result.id));
     else
       enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
   }
 
   async function takeAway(record: StoredJob): Promise<void> {
-    await remove(record.id);
+    await remove(record);
     enqueueSnackbar(`${record.job.name || "The job"} was removed.`, {
       action: (key) => (
         <Button
           color="inherit"
           onClick={() => {
             closeSnackbar(key);
-            void restore(record);
+            void restore({ id: record.id, removed: "", record });
           }}
         >
           Put it back
@@ -105,14 +113,10 @@ export function Workroom() {
           onChange={(event) => void takeFile(event.target.files?.[0])}
         />
       </header>
+      <StoreNotice />
       <main style={{ padding: "24px 24px 48px", maxWidth: 1400, margin: "0 auto" }}>
         <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 26, margin: "0 0 4px" }}>Jobs</h1>
-        {jobs === "blocked" ? (
-          <p role="alert">
-            The browser’s store is blocked, so nothing can be kept here. Allow this page to store data, then load it
-            again.
-          </p>
-        ) : null}
+        {failed ? <p role="alert">The browser’s store does not answer. Load this page again.</p> : null}
         {empty ? (
           <div style={{ padding: "40px 0", maxWidth: 560, fontSize: 16, lineHeight: 1.5 }}>
             <p>
@@ -145,12 +149,19 @@ export function Workroom() {
             <JobCard key={record.id} record={record} onRemove={() => void takeAway(record)} />
           ))}
         </ul>
+        {room ? <UnreadableList unreadable={room.unreadable} /> : null}
+        {room ? <BinList bin={room.bin} onPutBack={(b) => void restore(b)} onEmpty={() => void emptyBin()} /> : null}
       </main>
       {naming ? (
         <NewJobDialog
           cards={list.map((r) => r.job.body)}
           onClose={() => setNaming(false)}
-          onMake={(job) => void add(job).then((id) => router.push(stageHref("body", id)))}
+          onMake={(job) =>
+            void add(job).then(
+              (id) => router.push(stageHref("body", id)),
+              () => enqueueSnackbar(CANNOT_KEEP, { variant: "error" }),
+            )
+          }
         />
       ) : null}
     </div>

@@ -3,25 +3,53 @@ import { tell } from "@/core/units";
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { Job } from "@/core/files";
-import { cardId, keepCards, listCards, listJobs, readJob, removeJob, writeJob, type StoredJob } from "@/store/database";
+import {
+  cardId,
+  emptyBin,
+  findJob,
+  keepCards,
+  listBin,
+  listCards,
+  listJobs,
+  listStyles,
+  putBack,
+  removeJob,
+  writeJob,
+  type Binned,
+  type StoredJob,
+  type Unreadable,
+} from "@/store/database";
 
-export type Jobs = readonly StoredJob[] | "loading" | "blocked";
+/** Everything the workroom shows: the jobs, what lies in the bin, and what is kept but cannot be read here. */
+export interface Workroom {
+  readonly jobs: readonly StoredJob[];
+  readonly bin: readonly Binned[];
+  readonly unreadable: readonly Unreadable[];
+}
 
-/** The jobs of this browser's store and what can be done with them. */
+async function readWorkroom(): Promise<Workroom> {
+  const [jobs, cards, styles, bin] = await Promise.all([listJobs(), listCards(), listStyles(), listBin()]);
+  const unreadable = [...jobs.unreadable, ...cards.unreadable, ...styles.unreadable];
+  return { jobs: jobs.records, bin, unreadable };
+}
+
+/** The workroom of this browser and what can be done in it; null until it is read, and why it could not be. */
 export function useWorkroom() {
-  const [jobs, setJobs] = useState<Jobs>("loading");
+  const [room, setRoom] = useState<Workroom | null>(null);
+  const [failed, setFailed] = useState(false);
   const reload = useCallback(async () => {
     try {
-      setJobs(await listJobs());
+      setRoom(await readWorkroom());
+      setFailed(false);
     } catch {
-      setJobs("blocked");
+      setFailed(true);
     }
   }, []);
   useEffect(() => {
     let wanted = true;
-    listJobs().then(
-      (list) => wanted && setJobs(list),
-      () => wanted && setJobs("blocked"),
+    readWorkroom().then(
+      (read) => wanted && setRoom(read),
+      () => wanted && setFailed(true),
     );
     return () => {
       wanted = false;
@@ -44,7 +72,7 @@ export function useWorkroom() {
     async (text: string): Promise<{ readonly id: string } | { readonly message: string }> => {
       const { readJobText } = await import("@/core/files");
       const read = readJobText(text);
-      if (!read.ok) {
+      if (read.kind !== "job") {
         const first = read.errors[0];
         return { message: [first?.path, first && tell(first.says, "cm")].filter(Boolean).join(": ") };
       }
@@ -54,8 +82,8 @@ export function useWorkroom() {
   );
 
   const remove = useCallback(
-    async (id: string) => {
-      await removeJob(id);
+    async (record: StoredJob) => {
+      await removeJob(record);
       await reload();
     },
     [reload],
@@ -63,23 +91,30 @@ export function useWorkroom() {
 
   /** Puts a removed job back as it was. */
   const restore = useCallback(
-    async (record: StoredJob) => {
-      await writeJob(record.id, record.job, 0);
+    async (binned: Binned) => {
+      await putBack(binned);
       await reload();
     },
     [reload],
   );
 
+  /** Throws away what lies in the bin. */
+  const empty = useCallback(async () => {
+    await emptyBin();
+    await reload();
+  }, [reload]);
+
   /** Lays out the sample workroom; jobs of it that are already here are left as they are. */
   const addSample = useCallback(async () => {
     const { SAMPLE_CARDS, SAMPLE_JOBS } = await import("@/store/sampleWorkroom");
     for (const { id, job } of [...SAMPLE_JOBS].reverse()) {
-      if (!(await readJob(id))) await writeJob(id, job, 0);
+      if (!(await findJob(id))) await writeJob(id, job, 0);
     }
-    const held = new Set((await listCards()).map((c) => c.id));
+    const { records, unreadable } = await listCards();
+    const held = new Set([...records, ...unreadable].map((c) => c.id));
     await keepCards(SAMPLE_CARDS.filter((card) => !held.has(cardId(card))));
     await reload();
   }, [reload]);
 
-  return { jobs, add, addFile, remove, restore, addSample };
+  return { room, failed, add, addFile, remove, restore, empty, addSample };
 }

@@ -1,4 +1,5 @@
 "use client";
+import { sentenceOf } from "@/ui/sentenceOf";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -14,7 +15,7 @@ import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
-import { deriveWorker } from "@/workers/client";
+import { broughtIn } from "@/workers/client";
 import { LandmarkView } from "./LandmarkView";
 
 const UNITS = [
@@ -44,15 +45,15 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
     setBusy(true);
     setProblem(null);
     try {
-      const result = await deriveWorker().bringIn(next.text, unitMm);
+      const result = await broughtIn(next.text, unitMm);
       setFile(next);
       setRead(result);
       if (result.kind === "outlines") {
         setRoles(result.guess);
         setMarks(result.landmarks);
       }
-    } catch {
-      setProblem("This file cannot be read as a drawing. Save it as SVG or as text DXF.");
+    } catch (error) {
+      setProblem(sentenceOf(error, "This file cannot be read as a drawing. Save it as SVG or as text DXF."));
     } finally {
       setBusy(false);
     }

@@ -8,7 +8,7 @@ import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { jobOfVersion, takeOver, versionOf } from "@/core/derive/versions";
-import type { Job } from "@/core/files";
+import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
 import { changeJob, undo } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -23,11 +23,18 @@ export function OwnStyles() {
   const { enqueueSnackbar } = useSnackbar();
   const [styles, setStyles] = useState<readonly StoredStyle[]>([]);
   const [name, setName] = useState<string | null>(null);
-  const reload = useCallback(() => listStyles().then(setStyles, () => setStyles([])), []);
+  const reload = useCallback(
+    () =>
+      listStyles().then(
+        ({ records }) => setStyles(records),
+        () => setStyles([]),
+      ),
+    [],
+  );
   useEffect(() => {
     let wanted = true;
     listStyles().then(
-      (list) => wanted && setStyles(list),
+      ({ records }) => wanted && setStyles(records),
       () => undefined,
     );
     return () => {
@@ -97,7 +104,7 @@ const Shelf = memo(
       () =>
         styles.map(({ style }) =>
           jobOfVersion(
-            { format: "eland-job", version: 1, name: "", body, block: style.block, style: style.style },
+            { format: JOB_FORMAT, version: JOB_VERSION, name: "", body, block: style.block, style: style.style },
             style,
           ),
         ),

@@ -1,6 +1,6 @@
 "use client";
 import { isOf } from "@/core/pattern";
-import type { Job } from "@/core/files";
+import { type Job, JOB_VERSION } from "@/core/files";
 import { STYLES } from "@/core/styles";
 import Checkbox from "@mui/material/Checkbox";
 import { memo, useMemo, useState } from "react";
@@ -39,7 +39,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
     () =>
       STYLE_LIST.map((style): Job => ({
         format: "eland-job",
-        version: 1,
+        version: JOB_VERSION,
         name: "",
         body,
         block: { school: style.school, rules: {} },

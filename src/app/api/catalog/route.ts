@@ -1,7 +1,8 @@
 import { catalog } from "@/core/derive/catalog";
-import { jsonReply } from "../respond";
+import { replyWith } from "@/server/request";
 
 /** Everything that can be chosen, with the JSON Schema of its parameters. */
 export function GET(): Response {
-  return jsonReply(catalog());
+  const bytes = new TextEncoder().encode(JSON.stringify(catalog()));
+  return replyWith({ status: 200, type: "application/json", bytes });
 }

@@ -182,7 +182,7 @@ describe("a DXF", () => {
     expect(outlines(dxf(""), 10).found).toHaveLength(2);
     expect(bringIn(dxf(""), 304.8)).toMatchObject({
       kind: "refused",
-      message: expect.stringMatching(/4 metres/) as string,
+      message: expect.stringMatching(/20 metres/) as string,
     });
   });
 });

@@ -1,3 +1,4 @@
+import { type Segment } from "../../geometry";
 import { readDxf } from "./readDxf";
 import { readSvg } from "./readSvg";
 import type { OwnPanelLandmarks } from "../../drafting";
@@ -41,6 +42,12 @@ export function bringIn(text: string, unitMm: number | null): BroughtIn {
   }
 }
 
+/** No unit that drawings are made in puts a place of a pattern further out than this: 20 m in hundredths of a millimetre. */
+const FARTHEST = 2_000_000;
+
+const isWithinReach = (segment: Segment): boolean =>
+  segment.points.every(([x, y]) => Math.abs(x) <= FARTHEST && Math.abs(y) <= FARTHEST);
+
 /**
  * Reads a drawing by what it holds, not by what its file is called. Throws CannotBringIn with a sentence when it
  * cannot be taken in.
@@ -54,5 +61,7 @@ export function readDrawing(text: string): Drawing {
   const drawing =
     /<svg[\s>]/i.test(text.slice(0, 20_000)) || text.trimStart().startsWith("<") ? readSvg(text) : readDxf(text);
   if (drawing.strokes.length === 0) throw new CannotBringIn("The drawing holds no lines.");
+  if (!drawing.strokes.every((stroke) => stroke.path.every(isWithinReach)))
+    throw new CannotBringIn("A line in the drawing runs out to where no pattern lies. Bring in the outline alone.");
   return drawing;
 }

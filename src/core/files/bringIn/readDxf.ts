@@ -10,10 +10,13 @@ import DxfParser, {
   type ISplineEntity,
 } from "dxf-parser";
 import { cubic, line, pathMap, pointDistance, type Path, type Point, type Segment } from "../../geometry";
+import { cleanDxf } from "./dxfPairs";
 import { CannotBringIn, type Drawing, type Stroke } from "./shapes";
 
 const MAX_VERTICES = 100_000;
 const MAX_DEPTH = 6;
+const HIGHEST_DEGREE = 10;
+const TOO_MANY = "The drawing holds more than 100,000 lines. Bring in the block's outline alone.";
 
 /** Millimetres of a drawing unit, by the header's unit code. */
 const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
@@ -57,6 +60,8 @@ function splinePoints(s: ISplineEntity): Point[] {
   const control = (s.controlPoints ?? []).map((p): Point => [p.x, p.y]);
   if (control.length < 2) return (s.fitPoints ?? []).map((p): Point => [p.x, p.y]);
   const degree = Math.min(s.degreeOfSplineCurve || 3, control.length - 1);
+  if (degree > HIGHEST_DEGREE)
+    throw new CannotBringIn("A curve in the drawing is of no kind that patterns are drawn by.");
   const knots = s.knotValues;
   if (knots.length < control.length + degree + 1) return control;
   const [low, high] = [knots[degree] as number, knots[control.length] as number];
@@ -134,8 +139,9 @@ export function readDxf(text: string): Drawing {
   if (!/SECTION/.test(text.slice(0, 4000))) throw new CannotBringIn("This is not a DXF drawing in text form.");
   let parsed: IDxf | null;
   try {
-    parsed = new DxfParser().parseSync(text);
-  } catch {
+    parsed = new DxfParser().parseSync(cleanDxf(text));
+  } catch (error) {
+    if (error instanceof CannotBringIn) throw error;
     throw new CannotBringIn(
       "The drawing is damaged: it is not readable as DXF. Save it again and bring in the new file.",
     );
@@ -149,6 +155,7 @@ export function readDxf(text: string): Drawing {
       if (entity.type === "INSERT") {
         const insert = entity as IInsertEntity;
         const block = dxf.blocks?.[insert.name];
+        if (++vertices > MAX_VERTICES) throw new CannotBringIn(TOO_MANY);
         if (!block?.entities || depth >= MAX_DEPTH) continue;
         const angle = ((insert.rotation || 0) * Math.PI) / 180;
         const [sx, sy] = [insert.xScale || 1, insert.yScale || 1];
@@ -165,18 +172,13 @@ export function readDxf(text: string): Drawing {
       const path = pathOf(entity);
       if (path.length === 0) continue;
       vertices += path.length;
-      if (vertices > MAX_VERTICES)
-        throw new CannotBringIn("The drawing holds more than 100,000 lines. Bring in the block's outline alone.");
+      if (vertices > MAX_VERTICES) throw new CannotBringIn(TOO_MANY);
       const layer = entity.layer ?? "";
       strokes.push({ path: pathMap(path, place), name: name || layer, kind: LAYERS[layer] ?? "other" });
     }
   };
   // Drawings count y upward; patterns here count it downward.
   add(dxf.entities, ([x, y]) => [x, 0 - y], "", 0);
-  for (const { path } of strokes) {
-    if (path.some((s) => s.points.some(([x, y]) => !Number.isFinite(x) || !Number.isFinite(y))))
-      throw new CannotBringIn("A line in the drawing holds a number that is no length.");
-  }
   const code = Number((dxf.header as Record<string, unknown> | undefined)?.$INSUNITS);
   return { strokes, unitMm: UNITS[code] ?? null };
 }

@@ -5,6 +5,8 @@ import { CannotBringIn, type Drawing, type Stroke } from "./shapes";
 
 const MAX_ELEMENTS = 20_000;
 const MAX_SEGMENTS = 60_000;
+/** Groups within groups. */
+const MAX_DEPTH = 60;
 /** Parts of a drawing that are shown only where something refers to them. */
 const HIDDEN = new Set(["defs", "symbol", "clipPath", "mask", "pattern", "marker"]);
 /** Parts that can run a program or reach outside the file. */
@@ -81,8 +83,6 @@ function strokesOf(data: string, transform: string): Segment[][] {
     const at: Point = [x, y];
     const [command, ...n] = segment as [string, ...number[]];
     const to: Point = [n[n.length - 2] ?? x, n[n.length - 1] ?? y];
-    if (n.some((v) => !Number.isFinite(v)))
-      throw new CannotBringIn("A line in the drawing holds a number that is no length.");
     if (command === "M") {
       flush();
       start = to;
@@ -142,6 +142,8 @@ export function readSvg(text: string): Drawing {
       seen = true;
       unitMm = unitOf(a);
     }
+    if (stack.length >= MAX_DEPTH)
+      throw new CannotBringIn("The drawing holds groups within groups beyond counting. Save it as plain lines.");
     const above = stack[stack.length - 1];
     const said = `${a.id ?? ""} ${a.class ?? ""} ${a["data-layer"] ?? ""}`;
     const frame: Frame = {

@@ -54,6 +54,10 @@ export class CannotBringIn extends Error {
 
 /** Ends within this of each other are the same place. */
 const JOIN: Mm = 0.6;
+/** Loose lines are tried against each other; a block has a few dozen. */
+const MOST_OPEN = 4_000;
+/** No place of a pattern lies further out. */
+const FARTHEST: Mm = 20_000;
 /** A panel of trousers is at least this tall. */
 const LEAST_HEIGHT: Mm = 150;
 
@@ -69,6 +73,8 @@ function closedRuns(strokes: readonly Stroke[]): Stroke[] {
       );
     else open.push(stroke);
   }
+  if (open.length > MOST_OPEN)
+    throw new CannotBringIn("The drawing holds thousands of loose lines. Bring in the block's outline alone.");
   const waiting = new Set(open);
   for (const first of open) {
     if (!waiting.delete(first)) continue;
@@ -112,6 +118,10 @@ const inside = (outer: FoundOutline, p: Point): boolean => {
  */
 export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
   const scaled = drawing.strokes.map((s) => ({ ...s, path: pathMap(s.path, (p) => pointScale(p, unitMm)) }));
+  if (scaled.some((s) => s.path.some((segment) => segment.points.some(([x, y]) => Math.hypot(x, y) > FARTHEST))))
+    throw new CannotBringIn(
+      "The drawing reaches more than 20 metres out in this unit. Choose the unit it was drawn in.",
+    );
   const found = closedRuns(scaled.filter((s) => s.kind !== "dart"))
     .map((stroke, i): FoundOutline => {
       const points = pathFlatten(stroke.path, 0.2);

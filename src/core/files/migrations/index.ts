@@ -1,0 +1,27 @@
+import { schoolIsStated } from "./002-school-is-stated";
+
+/** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
+export interface Migration {
+  /** The form it leads to. */
+  readonly to: number;
+  readonly name: string;
+  /** The job in the new form. What it is given is left as it was; fields it does not know it hands on. */
+  readonly migrate: (job: Readonly<Record<string, unknown>>) => Record<string, unknown>;
+}
+
+/** Every migration, in order; the form of today is that of the last. */
+export const MIGRATIONS: readonly Migration[] = [schoolIsStated];
+
+/** The first form a job was ever kept in. */
+export const FIRST_VERSION = 1;
+
+/** The form jobs are kept in today. */
+export const JOB_VERSION = 2;
+
+/** A job of an older form in today's. */
+export function migrated(job: Readonly<Record<string, unknown>>, from: number): Record<string, unknown> {
+  return MIGRATIONS.filter(({ to }) => to > from).reduce<Record<string, unknown>>(
+    (now, { to, migrate }) => ({ ...migrate(now), version: to }),
+    { ...job },
+  );
+}

@@ -1,0 +1,49 @@
+import { recordedJobs } from "../../testing/recorded";
+import { readJob } from "../readJob";
+import { FIRST_VERSION, JOB_VERSION, MIGRATIONS, migrated } from ".";
+
+test("there is one migration to every form, in order, and each has a name", () => {
+  const forms = Array.from({ length: JOB_VERSION - FIRST_VERSION }, (_, i) => FIRST_VERSION + 1 + i);
+  expect(MIGRATIONS.map((m) => m.to)).toEqual(forms);
+  expect(new Set(MIGRATIONS.map((m) => m.name)).size).toBe(MIGRATIONS.length);
+});
+
+test("jobs of the first form come up to today's, and what they came from is left as it was", () => {
+  for (const { name, job } of recordedJobs(1)) {
+    const before = JSON.stringify(job);
+    const read = readJob(job);
+    expect([name, read.kind]).toEqual([name, "job"]);
+    if (read.kind !== "job") continue;
+    expect([name, read.from, read.job.version]).toEqual([name, 1, JOB_VERSION]);
+    expect(JSON.stringify(job)).toBe(before);
+    // What is kept again is read again as it is.
+    expect(readJob(JSON.parse(JSON.stringify(read.job)))).toEqual({ kind: "job", job: read.job, from: JOB_VERSION });
+  }
+});
+
+test("a job that names no school states its style's own, and a kept version the one it was drawn by", () => {
+  const body = { unit: "mm", measures: { waist: 760, hip: 1040 } };
+  const job = { format: "eland-job", version: 1, body, style: { id: "jogger" } };
+  const version = { id: "a", name: "Before", date: "2026-11-23", style: { id: "jogger" } };
+  const now = migrated({ ...job, versions: [version] }, 1) as {
+    block: { school: string };
+    versions: { block: { school: string } }[];
+  };
+  const read = readJob(job);
+  expect(read.kind === "job" && read.job.block.school).toBe(now.block.school);
+  expect(now.versions[0]?.block.school).toBe("proportional");
+  expect(migrated({ ...job, block: { school: "traced", rules: {} } }, 1)).toMatchObject({
+    block: { school: "traced" },
+  });
+});
+
+test("a block that is no block is handed on, to be refused by its place", () => {
+  const read = readJob({
+    format: "eland-job",
+    version: 1,
+    body: { unit: "mm", measures: {} },
+    style: { id: "x" },
+    block: 7,
+  });
+  expect(read.kind !== "job" && read.errors.map((e) => e.path)).toContain("block");
+});

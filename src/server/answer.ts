@@ -1,0 +1,66 @@
+import { derive } from "@/core/derive";
+import { EXPORT_FORMATS, handOver, type ExportFormat } from "@/core/derive/handOver";
+import { replyOf } from "@/core/derive/reply";
+import { readJob } from "@/core/files";
+import { PAPERS, type Paper } from "@/core/files/pdf";
+import { tapeOf, tell, type Complaint, type Tape } from "@/core/units";
+
+/** What is asked of the program without its pages: a job to derive, or a file to make of one. */
+export type Question =
+  | { readonly kind: "derive"; readonly body: string }
+  | { readonly kind: "export"; readonly body: string; readonly format: string; readonly paper: string };
+
+/** What is sent back, ready to be sent. */
+export interface Answer {
+  readonly status: number;
+  readonly type: string;
+  /** Name of the file, where it is one. */
+  readonly name?: string;
+  readonly bytes: Uint8Array;
+}
+
+/** Of many complaints the first are told. */
+const MOST_ERRORS = 20;
+
+const encoded = (value: unknown): Uint8Array => new TextEncoder().encode(JSON.stringify(value));
+
+const json = (status: number, value: unknown): Answer => ({ status, type: "application/json", bytes: encoded(value) });
+
+/** One thing that stands in the way, as an answer. */
+export const refused = (status: number, path: string, message: string): Answer =>
+  json(status, { ok: false, errors: [{ path, message }] });
+
+/** What stands in the way, told on a tape. */
+function complaints(status: number, list: readonly Complaint[], tape: Tape): Answer {
+  const errors = list.slice(0, MOST_ERRORS).map(({ path, says, nearest }) => ({
+    path,
+    message: tell(says, tape),
+    ...(nearest !== undefined && { largest: nearest }),
+  }));
+  return json(status, { ok: false, errors });
+}
+
+const has = (options: object, key: string): boolean => Object.hasOwn(options, key);
+
+/** Answers a question: 400 for what cannot be read, 422 for what cannot be drawn. */
+export async function answer(question: Question): Promise<Answer> {
+  if (question.kind === "export") {
+    if (!EXPORT_FORMATS.includes(question.format as ExportFormat))
+      return refused(400, "format", `Choose one of: ${EXPORT_FORMATS.join(", ")}.`);
+    if (!has(PAPERS, question.paper)) return refused(400, "paper", `Choose one of: ${Object.keys(PAPERS).join(", ")}.`);
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(question.body);
+  } catch {
+    return refused(400, "", "The request is not JSON.");
+  }
+  const read = readJob(value);
+  if (read.kind !== "job") return complaints(400, read.errors, "cm");
+  const { job } = read;
+  const derived = derive(job);
+  if (!derived.ok) return complaints(derived.status, derived.errors, tapeOf(job.body.unit));
+  if (question.kind === "derive") return json(200, replyOf(derived, job.body.unit));
+  const file = await handOver(job, derived, question.format as ExportFormat, question.paper as Paper);
+  return { status: 200, type: file.type, name: file.name, bytes: file.bytes };
+}

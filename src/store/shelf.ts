@@ -1,0 +1,128 @@
+import { openDB, type IDBPDatabase } from "idb";
+import { create } from "zustand";
+
+/** What is kept, each on a shelf of its own: what does not belong to a job's undo lies beside the job. */
+export const SHELVES = ["jobs", "cards", "styles", "bin", "diary", "photos", "cloths", "lays"] as const;
+export type ShelfName = (typeof SHELVES)[number];
+
+/** What lies on a shelf, by its id. What is in it is only known once it was read. */
+export interface Kept {
+  readonly id: string;
+}
+
+/** Where records are kept. */
+export interface Shelves {
+  all(shelf: ShelfName): Promise<readonly Kept[]>;
+  get(shelf: ShelfName, id: string): Promise<Kept | undefined>;
+  /** Keeps records, all of them or none. */
+  put(shelf: ShelfName, records: readonly Kept[]): Promise<void>;
+  remove(shelf: ShelfName, id: string): Promise<void>;
+  /** Keeps what `next` makes of the record that is held, in one transaction; what `next` throws is thrown, and nothing kept. */
+  replace<T extends Kept>(shelf: ShelfName, id: string, next: (held: Kept | undefined) => T): Promise<T>;
+}
+
+/** How the browser's store stands, and why nothing is kept where it does not. */
+export interface StoreState {
+  /** False while everything lies in this tab alone and is gone with it. */
+  readonly kept: boolean;
+  readonly notice: string | null;
+}
+
+export const useStoreState = create<StoreState>()(() => ({ kept: true, notice: null }));
+
+const DATABASE = "eland";
+/** Each version only adds shelves. */
+const DATABASE_VERSION = 4;
+/** A browser that has not opened its store by now will not. */
+const OPENS_WITHIN_MS = 4_000;
+
+const HELD_BY_ANOTHER =
+  "Another tab holds Eland’s store open in an older form. Close that tab; until then nothing is kept here.";
+const CLOSED_FOR_NEWER =
+  "A newer Eland was opened in another tab, so this one no longer keeps anything. Load this page again.";
+const REFUSED =
+  "This browser keeps nothing here, so your work lies in this tab alone. Hand it over as a file before you leave.";
+
+async function openBrowserStore(): Promise<IDBPDatabase> {
+  return openDB(DATABASE, DATABASE_VERSION, {
+    upgrade(db) {
+      for (const shelf of SHELVES)
+        if (!db.objectStoreNames.contains(shelf)) db.createObjectStore(shelf, { keyPath: "id" });
+    },
+    blocked: () => useStoreState.setState({ notice: HELD_BY_ANOTHER }),
+    blocking(_now, _then, event) {
+      (event.target as IDBDatabase).close();
+      opening = null;
+      useStoreState.setState({ kept: false, notice: CLOSED_FOR_NEWER });
+    },
+    terminated() {
+      opening = null;
+    },
+  });
+}
+
+function browserShelves(db: IDBPDatabase): Shelves {
+  const writing = (shelf: ShelfName) => db.transaction(shelf, "readwrite", { durability: "strict" });
+  return {
+    all: (shelf) => db.getAll(shelf) as Promise<readonly Kept[]>,
+    get: (shelf, id) => db.get(shelf, id) as Promise<Kept | undefined>,
+    async put(shelf, records) {
+      const tx = writing(shelf);
+      await Promise.all([...records.map((record) => tx.store.put(record)), tx.done]);
+    },
+    remove: (shelf, id) => db.delete(shelf, id),
+    async replace(shelf, id, next) {
+      const tx = writing(shelf);
+      const held = (await tx.store.get(id)) as Kept | undefined;
+      try {
+        const record = next(held);
+        await tx.store.put(record);
+        await tx.done;
+        return record;
+      } catch (error) {
+        await tx.done.catch(() => undefined);
+        throw error;
+      }
+    },
+  };
+}
+
+/** Shelves in this tab alone, where the browser keeps nothing. */
+export function tabShelves(): Shelves {
+  const shelves = Object.fromEntries(SHELVES.map((s) => [s, new Map<string, Kept>()])) as Record<
+    ShelfName,
+    Map<string, Kept>
+  >;
+  const put = (shelf: ShelfName, record: Kept): void => void shelves[shelf].set(record.id, structuredClone(record));
+  return {
+    all: async (shelf) => [...shelves[shelf].values()],
+    get: async (shelf, id) => shelves[shelf].get(id),
+    put: async (shelf, records) => records.forEach((record) => put(shelf, record)),
+    remove: async (shelf, id) => void shelves[shelf].delete(id),
+    async replace(shelf, id, next) {
+      const record = next(shelves[shelf].get(id));
+      put(shelf, record);
+      return record;
+    },
+  };
+}
+
+let opening: Promise<Shelves> | null = null;
+
+/** The browser's store; where it cannot be opened, this tab alone, and that is said. */
+export function shelves(): Promise<Shelves> {
+  opening ??= openShelves();
+  return opening;
+}
+
+async function openShelves(): Promise<Shelves> {
+  const late = new Promise<never>((_, reject) => setTimeout(() => reject(new Error("late")), OPENS_WITHIN_MS));
+  try {
+    const db = await Promise.race([openBrowserStore(), late]);
+    useStoreState.setState({ kept: true, notice: null });
+    return browserShelves(db);
+  } catch {
+    useStoreState.setState({ kept: false, notice: useStoreState.getState().notice ?? REFUSED });
+    return tabShelves();
+  }
+}
