@@ -100,7 +100,7 @@ test("pieces: a finish and an allowance change what is cut, and the proof follow
   await expect(page.getByText("14 of 14 pass").or(page.getByText("Fold what passes"))).toBeVisible();
   await page.getByLabel("Depth, mirrored").fill("4");
   await page.getByLabel("Depth, mirrored").press("Enter");
-  await expect(page.getByText(/A turn-up of 4.0 cm leaves/)).toBeVisible();
+  await expect(page.getByText(/A turn-up of 4.0 cm leaves/).first()).toBeVisible();
   await page.getByRole("button", { name: "Turn it up only as far as lies flat" }).click();
   await expect(page.getByText(/A turn-up of 4.0 cm leaves/)).toHaveCount(0);
   await page.getByRole("textbox", { name: "Side seam" }).fill("0");

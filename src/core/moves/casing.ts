@@ -1,6 +1,6 @@
+import { askedLength, defineMove, choice, length } from "./define";
 import { placket } from "./placket";
 import { edgesWithRole, type Edge, type Panel, mirroredIn, EDGE_ROLES } from "../pattern";
-import { z } from "zod";
 import {
   distanceToChord,
   line,
@@ -22,38 +22,62 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range, autoLengthSchema } from "../units";
+import { quantity, type Mm, say, Refusal, range, type Quantity } from "../units";
 import { paramOr } from "./auto";
-import { type Handle, type Move } from "./move";
+import { type Handle } from "./move";
 
-const schema = z.strictObject({
-  at: z.enum(["waist", "hem"]).optional().describe("The edge the casing is cut on to."),
-  depth: autoLengthSchema.optional().describe("Depth of the channel."),
-  frill: autoLengthSchema.optional().describe("Stands free beyond the channel, as on a paper-bag waist."),
-  sits: z
-    .enum(["beyond", "on"])
-    .optional()
-    .describe("beyond: it stands past the edge; on: it is folded along the edge."),
-  room: autoLengthSchema.optional().describe("Added so that the elastic runs easily."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  at: choice("The edge the casing is cut on to.", {
+    label: "On the",
+    options: [
+      ["waist", "waist"],
+      ["hem", "hem"],
+    ],
+  }),
+  depth: length("Depth of the channel.", {
+    label: "Channel",
+    shown: "depth",
+    usual: { mm: 45 },
+    within: [10, 120],
+    refusal: (limits) => say`A casing is ${limits} deep.`,
+    tried: [15, 60],
+  }),
+  frill: length("Stands free beyond the channel, as on a paper-bag waist.", {
+    label: "Frill beyond it",
+    shown: "frill",
+    tried: [0, 60],
+  }),
+  sits: choice("beyond: it stands past the edge; on: it is folded along the edge.", {
+    label: "It stands",
+    options: [
+      ["beyond", "past the edge"],
+      ["on", "on the edge"],
+    ],
+  }),
+  room: length("Added so that the elastic runs easily.", {
+    label: "Room for the elastic",
+    shown: "room",
+    usual: { mm: 3 },
+    within: [0, 20],
+    refusal: (limits) => say`${limits} is added for the elastic.`,
+    tried: [0, 8],
+  }),
+};
 
 /** Cuts a casing on to the waist or hem: the panel runs on, is folded, and its fold-back mirrors what it covers. */
-export const casing: Move<Params> = {
+export const casing = defineMove({
   id: "casing",
   label: "Cut on a casing",
   note: "Lengthens the panel past its waist or hem by a channel that folds back, mirrored so that it lies flat.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const at = params.at ?? "waist";
-    const depth = paramOr("casing", "depth", params.depth, context) ?? quantity(45, say`the usual ${45}`);
+    const asked = (name: "depth" | "room"): Quantity => askedLength("casing", PARAMS, name, params, context);
+    const [depth, room] = [asked("depth"), asked("room")];
     const frill = paramOr("casing", "frill", params.frill, context) ?? quantity(0, "none");
-    const room = paramOr("casing", "room", params.room, context) ?? quantity(3, say`the usual ${3}`);
     const sits = params.sits ?? "beyond";
-    if (depth.mm < 10 || depth.mm > 120) throw new Refusal("depth", say`A casing is ${range(10, 120)} deep.`);
     if (frill.mm < 0 || frill.mm > 150) throw new Refusal("frill", say`A frill stands ${range(0, 150)}.`);
-    if (room.mm < 0 || room.mm > 20) throw new Refusal("room", say`${range(0, 20)} is added for the elastic.`);
     const own = state.panels.filter((p) => edgesWithRole(p, at).length > 0);
     if (own.length === 0) throw new Refusal("at", say`There is no ${at} edge left to cut a casing on to.`);
     for (const panel of own) {
@@ -100,7 +124,7 @@ export const casing: Move<Params> = {
       handles: cased.map(({ panel, done }) => handle(panel, done.middle)),
     };
   },
-};
+});
 
 /** True where an edge beside the rim runs along it rather than away from it. */
 function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {

@@ -1,25 +1,29 @@
-import { z } from "zod";
+import { askedLength, defineMove, length } from "./define";
 import type { PanelPlan } from "../drafting";
-import { quantity, say, Refusal, range, autoLengthSchema } from "../units";
-import { paramOr } from "./auto";
+import { quantity, say, Refusal, range } from "../units";
 import { landmarkHandles, levelHandle } from "./level";
 import { dropOwn } from "./ownMaps";
-import { type Move } from "./move";
 
-const schema = z.strictObject({
-  by: autoLengthSchema.optional().describe("How much lower the crotch line lies (negative: higher)."),
-});
+const PARAMS = {
+  by: length("How much lower the crotch line lies (negative: higher).", {
+    label: "Lower by",
+    shown: "by",
+    negative: true,
+    usual: { mm: 15 },
+    tried: [-20, 120],
+  }),
+};
 
 /** Lowers the crotch line; extensions stay, the inseams are reconciled anew. */
-export const dropCrotch: Move<z.infer<typeof schema>> = {
+export const dropCrotch = defineMove({
   id: "drop-crotch",
   label: "Drop the crotch",
   note: "Lowers the crotch line by an amount; both inseams get shorter and are reconciled.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
-    const by = paramOr("drop-crotch", "by", params.by, context) ?? quantity(15, say`the usual ${15}`);
+    const by = askedLength("drop-crotch", PARAMS, "by", params, context);
     const { levels } = plan;
     const crotch = levels.crotch + by.mm;
     const [least, most] = [levels.hip + 15, Math.min(levels.turn, levels.hem) - 60];
@@ -56,4 +60,4 @@ export const dropCrotch: Move<z.infer<typeof schema>> = {
           least: -300,
         }))
       : [],
-};
+});

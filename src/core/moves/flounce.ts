@@ -1,3 +1,4 @@
+import { defineMove, namedLength, length, choice, number, type StatedOf } from "./define";
 import {
   against,
   along,
@@ -9,55 +10,84 @@ import {
   stripPanel,
   wholePanelOf,
 } from "../pattern";
-import { z } from "zod";
 import { bisect, pathAt, pathLength } from "../geometry";
-import {
-  quantity,
-  ratioText,
-  type Mm,
-  type Quantity,
-  say,
-  Refusal,
-  range,
-  ratio,
-  count,
-  type Figure,
-  autoLengthSchema,
-} from "../units";
+import { quantity, ratioText, type Mm, type Quantity, say, Refusal, range, ratio, count, type Figure } from "../units";
 import { hemGirthOr, numberOr, paramOr, styleParam } from "./auto";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
-import { type Handle, type Move, type MoveContext, type StyleState } from "./move";
+import { type Handle, type MoveContext, type StyleState } from "./move";
 
 /** Least and most cloth to the seam it is gathered on. */
 const STRIP_FULLNESS: readonly [number, number] = [1, 5];
 /** Least and most of a circle. */
 const CIRCLE_SHARE: readonly [number, number] = [0.2, 2];
 
-const schema = z.strictObject({
-  kind: z.enum(["circle", "gathered"]).optional().describe("Part of a circle, or a straight strip gathered on."),
-  start: levelSchema.optional().describe("Where the leg ends and the flounce begins."),
-  depth: autoLengthSchema.optional().describe("How deep the flounce hangs; left auto, to the set length."),
-  share: z
-    .number()
-    .min(CIRCLE_SHARE[0])
-    .max(CIRCLE_SHARE[1])
-    .optional()
-    .describe("Share of a circle: 1 is a full circle, 0.5 a half."),
-  fullness: z
-    .number()
-    .min(STRIP_FULLNESS[0])
-    .max(STRIP_FULLNESS[1])
-    .optional()
-    .describe("Gathered: length of the strip to the seam."),
-  points: z.int().min(0).max(24).optional().describe("Points on the outer edge of one leg."),
-  valley: autoLengthSchema.optional().describe("How far the valleys between the points are cut back."),
-  hemGirth: autoLengthSchema
-    .optional()
-    .describe("Finished hem of one leg; the share of a circle, or the fullness, is solved for it and gives way."),
-  parts: z.int().min(1).max(8).optional().describe("Into how many parts one flounce is divided."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  start: namedLength("Where the leg ends and the flounce begins.", levelSchema, {
+    label: "Starts at",
+    shown: "start",
+    names: ["knee", "calf"],
+    tried: [200, 900],
+  }),
+  depth: length("How deep the flounce hangs; left auto, to the set length.", {
+    label: "Depth",
+    shown: "depth",
+    tried: [60, 400],
+  }),
+  kind: choice("Part of a circle, or a straight strip gathered on.", {
+    label: "Kind",
+    options: [
+      ["circle", "part of a circle"],
+      ["gathered", "gathered strip"],
+    ],
+  }),
+  share: number("Share of a circle: 1 is a full circle, 0.5 a half.", {
+    label: "Share of a circle",
+    least: CIRCLE_SHARE[0],
+    most: CIRCLE_SHARE[1],
+    step: 0.25,
+    usual: 1,
+    clears: ["hemGirth"],
+    solvedBy: "hemGirth",
+  }),
+  fullness: number("Gathered: length of the strip to the seam.", {
+    label: "Gathered: strip to seam",
+    least: STRIP_FULLNESS[0],
+    most: STRIP_FULLNESS[1],
+    step: 0.25,
+    usual: 2,
+    clears: ["hemGirth"],
+    solvedBy: "hemGirth",
+  }),
+  hemGirth: length("Finished hem of one leg; the share of a circle, or the fullness, is solved for it and gives way.", {
+    label: "Or: hem of one leg",
+    shown: "hemAfter",
+    clears: ["share", "fullness"],
+    tried: [300, 1400],
+  }),
+  parts: number("Into how many parts one flounce is divided.", {
+    label: "Cut in parts",
+    least: 1,
+    most: 8,
+    step: 1,
+    usual: 2,
+    whole: true,
+  }),
+  points: number("Points on the outer edge of one leg.", {
+    label: "Points on the edge",
+    least: 0,
+    most: 24,
+    step: 1,
+    usual: 0,
+    whole: true,
+  }),
+  valley: length("How far the valleys between the points are cut back.", {
+    label: "Valleys cut back",
+    shown: "valley",
+    tried: [0, 120],
+  }),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 const ID = "flounce";
 const EDGE = { id: "leg-end", name: "flounce seam" };
@@ -67,11 +97,11 @@ const LEAST_DEPTH: Mm = 40;
 const USUAL_DEPTH: Mm = 150;
 
 /** Cuts the leg off at a level and hangs part of a circle, or a gathered strip, from the sewn leg girth. */
-export const flounce: Move<Params> = {
+export const flounce = defineMove({
   id: ID,
   label: "Add a flounce",
   note: "Cuts the leg off at a level and sews on part of a circle, or a gathered strip, as deep as the length asks.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const legs = wholeLegs(state, "start", this.label);
@@ -138,7 +168,7 @@ export const flounce: Move<Params> = {
       handles,
     };
   },
-};
+});
 
 const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) => p.id === id) as Panel;
 

@@ -1,5 +1,5 @@
+import { askedLength, defineMove, length, choice } from "./define";
 import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../pattern";
-import { z } from "zod";
 import {
   curveByDirections,
   line,
@@ -17,15 +17,26 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, autoLengthSchema } from "../units";
-import { paramOr } from "./auto";
+import { quantity, type Mm, say, Refusal } from "../units";
 import { recreased, shownMoved, wholePanel } from "./legs";
-import { type Handle, type Move, type Shown } from "./move";
+import { type Handle, type Shown } from "./move";
 
-const schema = z.strictObject({
-  gap: autoLengthSchema.optional().describe("Opened from waist to hem, per panel; negative lays it over."),
-  panels: z.enum(["both", "front", "back"]).optional().describe("Which panels are opened."),
-});
+const PARAMS = {
+  gap: length("Opened from waist to hem, per panel; negative lays it over.", {
+    label: "Opened, each panel",
+    shown: "gap",
+    usual: { mm: 40, where: "a panel" },
+    tried: [-70, 300],
+  }),
+  panels: choice("Which panels are opened.", {
+    label: "On",
+    options: [
+      ["both", "front and back"],
+      ["front", "the front"],
+      ["back", "the back"],
+    ],
+  }),
+};
 
 /** A slash keeps this far from a dart's legs. */
 const CLEAR_OF_DART: Mm = 12;
@@ -37,14 +48,14 @@ interface Opened {
 }
 
 /** Slashes from waist to hem and moves the side part out along the level: the same gap at both ends. */
-export const fullSpread: Move<z.infer<typeof schema>> = {
+export const fullSpread = defineMove({
   id: "full-spread",
   label: "Open from waist to hem",
   note: "Slashes the panel along the crease from waist to hem and moves the side part out by the same amount all the way.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    const gap = paramOr("full-spread", "gap", params.gap, context) ?? quantity(40, say`the usual ${40} a panel`);
+    const gap = askedLength("full-spread", PARAMS, "gap", params, context);
     if (gap.mm < -80 || gap.mm > 600)
       throw new Refusal("gap", say`A panel opens ${600} at the most, or is laid over by ${80}.`, {
         nearest: gap.mm > 0 ? 600 : -80,
@@ -76,7 +87,7 @@ export const fullSpread: Move<z.infer<typeof schema>> = {
       handles: opened.map((o) => o.handle),
     };
   },
-};
+});
 
 /** Where the slash runs: the crease, or beside a dart that stands there. */
 function slashX(panel: Panel, outward: 1 | -1): Mm {

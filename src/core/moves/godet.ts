@@ -1,3 +1,4 @@
+import { askedLength, defineMove, choice, length } from "./define";
 import { split } from "./split";
 import {
   against,
@@ -14,36 +15,50 @@ import {
   wholePanelOf,
   type EdgeRole,
 } from "../pattern";
-import { z } from "zod";
 import { pathLength, pathSplit, pathStart } from "../geometry";
-import { quantity, type Mm, say, Refusal, range, angle, toDegrees, autoLengthSchema } from "../units";
-import { ownParam, paramOr } from "./auto";
-import { type Handle, type Move, type StyleState } from "./move";
+import { type Mm, say, Refusal, range, angle, toDegrees } from "../units";
+import { type Handle, type StyleState } from "./move";
 
 const ID = "godet";
 
-const schema = z.strictObject({
-  at: z.enum(["side", "inseam", "split"]).optional().describe("The seam it is let into."),
-  length: autoLengthSchema.optional().describe("How far up from the hem the seam is opened."),
-  spread: autoLengthSchema.optional().describe("Width of the godet along its hem."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  at: choice("The seam it is let into.", {
+    label: "Let into",
+    options: [
+      ["side", "the side seam"],
+      ["inseam", "the inseam"],
+      ["split", "the split seam"],
+    ],
+  }),
+  length: length("How far up from the hem the seam is opened.", {
+    label: "Up from the hem",
+    shown: "length",
+    ownOnly: true,
+    usual: { mm: 350, where: "from the hem" },
+    tried: [80, 500],
+  }),
+  spread: length("Width of the godet along its hem.", {
+    label: "Width at its hem",
+    shown: "spread",
+    usual: { mm: 300, where: "at the hem" },
+    tried: [60, 400],
+  }),
+};
 
 /** Lets a sector of cloth into the lower end of a seam: as long as the seam is opened, its hem on a circle. */
-export const godet: Move<Params> = {
+export const godet = defineMove({
   id: ID,
   label: "Let in a godet",
   note: "Opens a seam from the hem and lets in a sector of cloth, so that the hem flares from there.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const at = params.at ?? "side";
     const seams = state.joins.filter((join) =>
       at === "split" ? join.by === split.id : join.kind === at && endsAtHem(state, join),
     );
-    const length = ownParam("length", params.length, context) ?? quantity(350, say`the usual ${350} from the hem`);
-    const spread =
-      paramOr("godet", "spread", params.spread, context) ?? quantity(300, say`the usual ${300} at the hem`);
+    const length = askedLength(ID, PARAMS, "length", params, context);
+    const spread = askedLength(ID, PARAMS, "spread", params, context);
     if (seams.length === 0) {
       throw new Refusal(
         "at",
@@ -101,7 +116,7 @@ export const godet: Move<Params> = {
       handles: [handle("length", 1, length.mm), handle("spread", 2, spread.mm)],
     };
   },
-};
+});
 
 /** True where an edge of this role was opened for a godet already. */
 const isOpenedFor = (panel: Panel, role: EdgeRole): boolean =>

@@ -5,7 +5,7 @@ import { readParam } from "./auto";
 import type { Point } from "../geometry";
 import { type Handle, type MoveContext, type StyleState } from "./move";
 
-const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
+export const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
 export type LevelName = (typeof LEVEL_NAMES)[number];
 
 /** A level of the leg: by name, or a length below the natural waist. */

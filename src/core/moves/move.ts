@@ -1,3 +1,4 @@
+import { type Param } from "./define";
 import { type Join, type Panel } from "../pattern";
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";
@@ -91,6 +92,8 @@ export interface Move<P = unknown> {
   readonly label: string;
   readonly note: string;
   readonly schema: z.ZodType<P>;
+  /** What can be stated of it: the schema, the form and what tests try follow from this. */
+  readonly params: Readonly<Record<string, Param & { readonly schema: z.ZodType }>>;
   /**
    * True when it redraws side or inseam: it changes the plan only, and front and back are drawn and reconciled after
    * the last such move.

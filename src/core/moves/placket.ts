@@ -1,6 +1,6 @@
+import { askedLength, defineMove, choice, length, type StatedOf } from "./define";
 import { split } from "./split";
 import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../pattern";
-import { z } from "zod";
 import {
   distanceToChord,
   line,
@@ -20,35 +20,59 @@ import {
   type Point,
   bracket,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range, autoLengthSchema } from "../units";
-import { ownParam, paramOr } from "./auto";
-import { type Handle, type Move, type StyleState } from "./move";
+import { quantity, type Mm, say, Refusal, range } from "../units";
+import { ownParam } from "./auto";
+import { type Handle, type StyleState } from "./move";
 
 const ID = "placket";
 
-const schema = z.strictObject({
-  edge: z.enum(["split", "centre-front", "centre-back"]).optional().describe("The edge that is buttoned."),
-  width: autoLengthSchema.optional().describe("Added beyond the edge on each side: half overlaps, half folds back."),
-  length: autoLengthSchema.optional().describe("How far down from the waist; left auto, the whole edge."),
-  spacing: autoLengthSchema.optional().describe("From button to button."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  edge: choice("The edge that is buttoned.", {
+    label: "Along",
+    options: [
+      ["split", "the split"],
+      ["centre-front", "centre front"],
+      ["centre-back", "centre back"],
+    ],
+  }),
+  width: length("Added beyond the edge on each side: half overlaps, half folds back.", {
+    label: "Added on each side",
+    shown: "width",
+    usual: { mm: 50, where: "on each side" },
+    within: [15, 120],
+    refusal: (limits) => say`A placket adds ${limits} on each side.`,
+    tried: [20, 70],
+  }),
+  length: length("How far down from the waist; left auto, the whole edge.", {
+    label: "Down from the waist",
+    shown: "length",
+    ownOnly: true,
+    tried: [80, 700],
+  }),
+  spacing: length("From button to button.", {
+    label: "From button to button",
+    shown: "spacing",
+    usual: { mm: 90, where: "apart" },
+    within: [15, 400],
+    refusal: (limits) => say`Buttons sit ${limits} apart.`,
+    tried: [40, 150],
+  }),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 /** An edge may bend this much and still carry a placket, which has to fold along a straight line. */
 const STRAIGHT: Mm = 1.5;
 
 /** Adds an extension and fold-back beyond an edge; buttons and buttonholes lie on the edge itself, so no girth is added. */
-export const placket: Move<Params> = {
+export const placket = defineMove({
   id: ID,
   label: "Add a placket",
   note: "Extends both sides of a split or centre edge, half to overlap and half to fold back, with buttons on the edge itself.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const which = params.edge ?? "split";
-    const width = paramOr("placket", "width", params.width, context) ?? quantity(50, say`the usual ${50} on each side`);
-    if (width.mm < 15 || width.mm > 120)
-      throw new Refusal("width", say`A placket adds ${range(15, 120)} on each side.`);
+    const width = askedLength(ID, PARAMS, "width", params, context);
     const on = state.panels.flatMap((panel) => {
       const edge = panel.edges.find((e) => carries(panel, e, which));
       return edge ? [{ panel, edge }] : [];
@@ -78,8 +102,7 @@ export const placket: Move<Params> = {
       );
     }
     const reach = Math.min(length.mm, whole);
-    const spacing = paramOr("placket", "spacing", params.spacing, context) ?? quantity(90, say`the usual ${90} apart`);
-    if (spacing.mm < 15 || spacing.mm > 400) throw new Refusal("spacing", say`Buttons sit ${range(15, 400)} apart.`);
+    const spacing = askedLength(ID, PARAMS, "spacing", params, context);
     const margin = Math.min(30, reach / 4);
     const count = Math.max(2, Math.round((reach - 2 * margin) / spacing.mm) + 1);
     const apart = (reach - 2 * margin) / (count - 1);
@@ -128,7 +151,7 @@ export const placket: Move<Params> = {
       handles: which === "split" ? [] : [handle],
     };
   },
-};
+});
 
 function carries(panel: Panel, edge: Edge, which: Params["edge"]): boolean {
   if (which === "split") return edge.by === split.id;

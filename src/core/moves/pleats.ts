@@ -1,34 +1,70 @@
-import { type Fold } from "../pattern";
 import { z } from "zod";
-import { quantity, type LengthInput, type Quantity, Refusal, range, say, autoLengthSchema } from "../units";
+import { askedLength, defineMove, choice, number, length, namedLength, type StatedOf } from "./define";
+import { type Fold } from "../pattern";
+import { quantity, type LengthInput, type Quantity, Refusal, range, say } from "../units";
 import { numberOr, paramOr, styleParam } from "./auto";
-import { levelOf, levelSchema, type LevelName } from "./level";
+import { levelOf, levelSchema, type LevelName, LEVEL_NAMES } from "./level";
 import { wholePanel } from "./legs";
-import { type Handle, type Move } from "./move";
+import { type Handle } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";
 
-const schema = z.strictObject({
-  panel: z.enum(["front", "back", "both"]).optional().describe("Which panels are pleated."),
-  count: z.int().min(1).max(4).optional().describe("Pleats on each panel."),
-  depth: autoLengthSchema
-    .optional()
-    .describe("Depth of one pleat from fold to fold; left auto, everything beyond the waist quarter is pleated."),
-  kind: z.enum(["knife", "box", "inverted"]).optional().describe("One fold, or two facing away or toward each other."),
-  toward: z.enum(["side", "centre"]).optional().describe("Which way a knife pleat is folded."),
-  run: z
-    .union([z.literal("parallel"), levelSchema])
-    .optional()
-    .describe("`parallel` to the hem, or the level where the pleats run out."),
-  spacing: autoLengthSchema.optional().describe("From one pleat to the next."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  panel: choice("Which panels are pleated.", {
+    label: "On",
+    options: [
+      ["front", "the fronts"],
+      ["back", "the backs"],
+      ["both", "fronts and backs"],
+    ],
+  }),
+  count: number("Pleats on each panel.", {
+    label: "Pleats, each panel",
+    least: 1,
+    most: 4,
+    step: 1,
+    usual: 1,
+    whole: true,
+  }),
+  depth: length("Depth of one pleat from fold to fold; left auto, everything beyond the waist quarter is pleated.", {
+    label: "Depth of one",
+    shown: "depth",
+    tried: [8, 50],
+  }),
+  kind: choice("One fold, or two facing away or toward each other.", {
+    label: "Kind",
+    options: [
+      ["knife", "knife"],
+      ["box", "box"],
+      ["inverted", "inverted"],
+    ],
+  }),
+  toward: choice("Which way a knife pleat is folded.", {
+    label: "Knife, folded toward",
+    options: [
+      ["side", "the side"],
+      ["centre", "the centre"],
+    ],
+  }),
+  run: namedLength(
+    "`parallel` to the hem, or the level where the pleats run out.",
+    z.union([z.literal("parallel"), levelSchema]),
+    { label: "Runs out at", shown: "run", names: ["parallel", ...LEVEL_NAMES], tried: [200, 900] },
+  ),
+  spacing: length("From one pleat to the next.", {
+    label: "From pleat to pleat",
+    shown: "spacing",
+    usual: { mm: 35, where: "apart" },
+    tried: [20, 80],
+  }),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 /** Opens pleats from the waist, parallel or to nothing, and shapes their caps by folding them. */
-export const pleats: Move<Params> = {
+export const pleats = defineMove({
   id: "pleats",
   label: "Pleat",
   note: "Opens pleats from the waist, parallel or to nothing lower down; the waist is drawn with them folded.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const which = params.panel ?? "front";
@@ -37,7 +73,7 @@ export const pleats: Move<Params> = {
     const count = numberOr("pleats", "count", params.count, context, 1);
     const depth = paramOr("pleats", "depth", params.depth, context);
     if (depth && (depth.mm < 8 || depth.mm > 120)) throw new Refusal("depth", say`A pleat is ${range(8, 120)} deep.`);
-    const spacing = paramOr("pleats", "spacing", params.spacing, context) ?? quantity(35, say`the usual ${35} apart`);
+    const spacing = askedLength("pleats", PARAMS, "spacing", params, context);
     if (spacing.mm < 10 || spacing.mm > 120) throw new Refusal("spacing", say`Pleats lie ${range(10, 120)} apart.`);
     const askedRun = params.run ?? (styleParam("pleats", "run", context) as Params["run"]);
     const run =
@@ -79,7 +115,7 @@ export const pleats: Move<Params> = {
       handles: done.flatMap(({ panel, pleated }) => handlesOf(panel.id, pleated, plan, run)),
     };
   },
-};
+});
 
 function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | null): Handle[] {
   const [fold] = pleated.folds;

@@ -1,9 +1,9 @@
 import { z } from "zod";
+import { defineMove, namedLength as lengthOrName, statedLength } from "./define";
 import type { BodyMeasures } from "../body";
 import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
-import { type Move } from "./move";
 
 export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
 type LengthName = (typeof LENGTH_NAMES)[number];
@@ -11,10 +11,19 @@ type LengthName = (typeof LENGTH_NAMES)[number];
 /** How long the garment is: a named level, or a length below the natural waist. */
 export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAMES), lengthInputSchema]);
 
-const schema = z.strictObject({
-  length: garmentLengthSchema.optional().describe("Where the hem ends: a level, or a length below the waist."),
-  less: lengthInputSchema.optional().describe("Taken off for a cuff or band that is sewn on below."),
-});
+const PARAMS = {
+  length: lengthOrName("Where the hem ends: a level, or a length below the waist.", garmentLengthSchema, {
+    label: "Length",
+    shown: "length",
+    names: LENGTH_NAMES,
+    tried: [200, 900],
+  }),
+  less: statedLength("Taken off for a cuff or band that is sewn on below.", {
+    label: "Less, for a cuff sewn on below",
+    shown: "less",
+    tried: [20, 90],
+  }),
+};
 
 /** Hem stays this far off the floor, in shoes this high. */
 const CLEARANCE: Mm = 20;
@@ -59,11 +68,11 @@ function withoutCuff(whole: Quantity, less: Quantity, least: Mm): Quantity {
 }
 
 /** Moves the hem. Below the knee the seams run on; above it both panels are cut at equal lengths along the seams. */
-export const setLength: Move<z.infer<typeof schema>> = {
+export const setLength = defineMove({
   id: "set-length",
   label: "Set the length",
   note: "Ends the leg at a level or at a length below the natural waist.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     const asked = [params.length, context.styleParams.length, "full"].find((v) => v !== undefined && v !== "auto") as
@@ -111,4 +120,4 @@ export const setLength: Move<z.infer<typeof schema>> = {
           levelHandle(`${root}-length`, root, at, "length", length.mm, less ? "length with its cuff" : "length"),
         )
       : [],
-};
+});

@@ -1,33 +1,56 @@
+import { defineMove, namedLength, length, statedLength, type StatedOf } from "./define";
 import { isOf, legOf, rimLength, type Panel } from "../pattern";
-import { z } from "zod";
 import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
-import {
-  lengthInputSchema,
-  quantity,
-  type Mm,
-  type Quantity,
-  say,
-  Refusal,
-  range,
-  autoLengthSchema,
-  isStated,
-} from "../units";
+import { quantity, type Mm, type Quantity, say, Refusal, range, isStated } from "../units";
 import { paramOr, readParam, styleParam } from "./auto";
-import { levelHandle, levelOf, levelSchema } from "./level";
-import { type Handle, type Move, type MoveContext } from "./move";
+import { levelHandle, levelOf, levelSchema, LEVEL_NAMES } from "./level";
+import { type Handle, type MoveContext } from "./move";
 
-const schema = z.strictObject({
-  knee: autoLengthSchema
-    .optional()
-    .describe("Finished girth of one leg where it turns: at the knee line, or at start."),
-  hem: autoLengthSchema.optional().describe("Finished girth of one leg at the hem."),
-  out: lengthInputSchema.optional().describe("How far each of the four edges flares from the turn to the hem."),
-  start: levelSchema.optional().describe("Where the flare or taper starts: a level, or a length below the waist."),
-  backExtra: autoLengthSchema.optional().describe("How much wider the back is than the front."),
-  kneeToSide: lengthInputSchema.optional().describe("Width moved from the inseam's half to the side's where it turns."),
-  hemToSide: lengthInputSchema.optional().describe("Width moved from the inseam's half to the side's at the hem."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  start: namedLength("Where the flare or taper starts: a level, or a length below the waist.", levelSchema, {
+    label: "Turns at",
+    shown: "start",
+    names: LEVEL_NAMES,
+    tried: [200, 900],
+  }),
+  knee: length("Finished girth of one leg where it turns: at the knee line, or at start.", {
+    label: "Knee, one leg",
+    shown: "knee",
+    tried: [300, 800],
+  }),
+  hem: length("Finished girth of one leg at the hem.", {
+    label: "Hem, one leg",
+    shown: "hem",
+    clears: ["out"],
+    tried: [200, 900],
+  }),
+  out: statedLength("How far each of the four edges flares from the turn to the hem.", {
+    label: "Or: out on each edge",
+    shown: "out",
+    negative: true,
+    clears: ["hem"],
+    tried: [200, 900],
+  }),
+  backExtra: length("How much wider the back is than the front.", {
+    label: "Back wider than front",
+    shown: "backExtra",
+    negative: true,
+    tried: [0, 60],
+  }),
+  kneeToSide: statedLength("Width moved from the inseam's half to the side's where it turns.", {
+    label: "Knee: inseam's half to side's",
+    shown: "kneeToSide",
+    negative: true,
+    tried: [-40, 40],
+  }),
+  hemToSide: statedLength("Width moved from the inseam's half to the side's at the hem.", {
+    label: "Hem: inseam's half to side's",
+    shown: "hemToSide",
+    negative: true,
+    tried: [-40, 40],
+  }),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 interface Shares {
   readonly knee: Mm;
@@ -67,11 +90,11 @@ function hemIsStated(params: Params, context: MoveContext): boolean {
 }
 
 /** New widths where the leg turns and at the hem, equal about the crease; side and inseam are redrawn and reconciled. */
-export const shapeLeg: Move<Params> = {
+export const shapeLeg = defineMove({
   id: "shape-leg",
   label: "Shape the leg",
   note: "Redraws side and inseam through new widths at knee and hem: straight, tapered or flared from any level.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
@@ -144,7 +167,7 @@ export const shapeLeg: Move<Params> = {
     knee && hem && start
       ? handlesOf({ knee: knee.mm, hem: hem.mm }, { knee: kneeToSide?.mm ?? 0, hem: hemToSide?.mm ?? 0 }, plan, panels)
       : [],
-};
+});
 
 /** Knee and hem widths, pulled at both edges of both panels, both halves together or one alone; and the turn's level. */
 function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan, panels: readonly Panel[]): Handle[] {

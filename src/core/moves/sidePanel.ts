@@ -1,3 +1,4 @@
+import { askedLength, defineMove, length, number, choice } from "./define";
 import {
   against,
   along,
@@ -10,7 +11,6 @@ import {
   type Panel,
   cutPanel,
 } from "../pattern";
-import { z } from "zod";
 import {
   bisect,
   cubic,
@@ -27,33 +27,57 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { quantity, ratioText, type Mm, type Quantity, say, ratio, Refusal, range, autoLengthSchema } from "../units";
+import { quantity, ratioText, type Mm, type Quantity, say, ratio, Refusal, range } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { fromHem, wholeLegs, withoutPanels, type WholeLegs } from "./legs";
-import { type Handle, type Move } from "./move";
+import { type Handle } from "./move";
 import { drawSidePanel, type SeamLengths } from "./sidePanelShape";
 
 const LEAST_FULLNESS = 1;
 const MOST_FULLNESS = 4;
 
-const schema = z.strictObject({
-  above: autoLengthSchema.optional().describe("How far above the hip line the curve leaves the side seam."),
-  reach: autoLengthSchema.optional().describe("How far from the crease the straight part stands; 0 is the dart line."),
-  drop: autoLengthSchema.optional().describe("How far below its start the curve has become straight."),
-  hemGirth: autoLengthSchema
-    .optional()
-    .describe("Finished hem of one leg with the panel; the fullness is solved for it and gives way."),
-  fullness: z
-    .number()
-    .min(LEAST_FULLNESS)
-    .max(MOST_FULLNESS)
-    .optional()
-    .describe("Length of the panel's top to the seam it is set into."),
-  how: z.enum(["pleated", "gathered"]).optional().describe("How the fullness is taken in."),
-});
+const PARAMS = {
+  above: length("How far above the hip line the curve leaves the side seam.", {
+    label: "Starts above the hip line",
+    shown: "above",
+    usual: { mm: 75, where: "above the hip line" },
+    tried: [-20, 80],
+  }),
+  drop: length("How far below its start the curve has become straight.", {
+    label: "Curve runs out lower by",
+    shown: "drop",
+    tried: [60, 300],
+  }),
+  reach: length("How far from the crease the straight part stands; 0 is the dart line.", {
+    label: "Straight part from the crease",
+    shown: "reach",
+    negative: true,
+    tried: [-20, 60],
+  }),
+  fullness: number("Length of the panel's top to the seam it is set into.", {
+    label: "Top to its seam",
+    least: LEAST_FULLNESS,
+    most: MOST_FULLNESS,
+    step: 0.25,
+    usual: 2,
+    clears: ["hemGirth"],
+    solvedBy: "hemGirth",
+  }),
+  hemGirth: length("Finished hem of one leg with the panel; the fullness is solved for it and gives way.", {
+    label: "Or: hem of one leg",
+    shown: "hemAfter",
+    clears: ["fullness"],
+    tried: [300, 1400],
+  }),
+  how: choice("How the fullness is taken in.", {
+    label: "Taken in by",
+    options: [
+      ["pleated", "pleats"],
+      ["gathered", "gathers"],
+    ],
+  }),
+};
 const ID = "side-panel";
-
-type Params = z.infer<typeof schema>;
 
 interface Side {
   readonly panel: Panel;
@@ -64,16 +88,15 @@ interface Side {
 }
 
 /** Cuts the sides of front and back away on a curve and lets in one panel, full above and plain below, without side seam. */
-export const sidePanel: Move<Params> = {
+export const sidePanel = defineMove({
   id: ID,
   label: "Let in a side panel",
   note: "Cuts the sides away on a curve and replaces both by one panel: its top pleated or gathered in, its hem level.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const legs = wholeLegs(state, "above", this.label);
-    const above =
-      paramOr("side-panel", "above", params.above, context) ?? quantity(75, say`the usual ${75} above the hip line`);
+    const above = askedLength(ID, PARAMS, "above", params, context);
     const reach = paramOr("side-panel", "reach", params.reach, context) ?? quantity(0, "to the dart line");
     const drop = paramOr("side-panel", "drop", params.drop, context) ?? usualDrop(legs, above.mm);
     const asked = hemGirthOr("side-panel", params.hemGirth, params.fullness, context);
@@ -178,7 +201,7 @@ export const sidePanel: Move<Params> = {
       ],
     };
   },
-};
+});
 
 /** How full the panel has to be for the whole hem to measure what is asked. */
 function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {

@@ -1,3 +1,4 @@
+import { defineMove, choice, length } from "./define";
 import {
   edgeOf,
   isOf,
@@ -11,7 +12,6 @@ import {
   findEdge,
   type NewPart,
 } from "../pattern";
-import { z } from "zod";
 import {
   curveByDirections,
   line,
@@ -27,25 +27,42 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, Refusal, say, autoLengthSchema } from "../units";
+import { quantity, type Mm, Refusal, say } from "../units";
 import { paramOr } from "./auto";
-import { type Move, type StyleState } from "./move";
+import { type StyleState } from "./move";
 
 const ID = "split";
 
-const schema = z.strictObject({
-  panel: z.enum(["front", "back"]).optional().describe("Which panel is divided."),
-  leg: z.enum(["both", "left", "right"]).optional().describe("On both legs, or on one alone."),
-  out: autoLengthSchema.optional().describe("How far from the crease toward the side the cut runs; 0 is the crease."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  panel: choice("Which panel is divided.", {
+    label: "Panel",
+    options: [
+      ["front", "the front"],
+      ["back", "the back"],
+    ],
+  }),
+  leg: choice("On both legs, or on one alone.", {
+    label: "On",
+    options: [
+      ["both", "both legs"],
+      ["left", "the left leg"],
+      ["right", "the right leg"],
+    ],
+  }),
+  out: length("How far from the crease toward the side the cut runs; 0 is the crease.", {
+    label: "From the crease to the side",
+    shown: "out",
+    negative: true,
+    tried: [-60, 60],
+  }),
+};
 
 /** Divides a panel from waist to hem along its dart and crease; on one leg alone, left and right then differ. */
-export const split: Move<Params> = {
+export const split = defineMove({
   id: ID,
   label: "Split a panel",
   note: "Cuts a panel in two from waist to hem, through the dart and down the crease, on both legs or on one.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const root = params.panel ?? "front";
@@ -102,7 +119,7 @@ export const split: Move<Params> = {
       handles: [],
     };
   },
-};
+});
 
 /** The new edge's id: a part of an earlier split has a split edge already. */
 function unusedId(panel: Panel): string {

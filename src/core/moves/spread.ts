@@ -1,3 +1,4 @@
+import { defineMove, length, statedLength, onTable, type StatedOf } from "./define";
 import {
   edgeOf,
   edgesWithRole,
@@ -7,39 +8,53 @@ import {
   type Panel,
   TIGHTEST_TURNED,
 } from "../pattern";
-import { z } from "zod";
 import { pathLength, polygonSelfCrossing, secant, bracket } from "../geometry";
-import {
-  lengthInputSchema,
-  quantity,
-  type Mm,
-  type Quantity,
-  type Radians,
-  Refusal,
-  say,
-  autoLengthSchema,
-} from "../units";
+import { quantity, type Mm, type Quantity, type Radians, Refusal, say } from "../units";
 import { hemGirthOr, paramOr, readParam } from "./auto";
 import { wholeLegs } from "./legs";
-import { type Move, type MoveContext } from "./move";
+import { type MoveContext } from "./move";
 import { cutsSchema, planCuts, share } from "./spreadCuts";
 import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHandles } from "./spreadPanel";
 
-const schema = z.strictObject({
-  hemSpread: autoLengthSchema.optional().describe("Sum of the openings of one panel at the hem."),
-  hemGirth: lengthInputSchema.optional().describe("Finished hem of one leg; beats hemSpread."),
-  slashAt: lengthInputSchema.optional().describe("How far from the crease toward the side the slash runs."),
-  hingeAt: lengthInputSchema.optional().describe("How far below the hip line the side hinge lies."),
-  cuts: cutsSchema.optional(),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  hemSpread: length("Sum of the openings of one panel at the hem.", {
+    label: "Opened, each panel",
+    shown: "hemSpread",
+    clears: ["hemGirth"],
+    tried: [-60, 400],
+  }),
+  hemGirth: statedLength("Finished hem of one leg; beats hemSpread.", {
+    label: "Or: hem of one leg",
+    shown: "hemAfter",
+    clears: ["hemSpread"],
+    tried: [300, 1400],
+  }),
+  slashAt: statedLength("How far from the crease toward the side the slash runs.", {
+    label: "Slash, from the crease to the side",
+    shown: "slashAt",
+    negative: true,
+    tried: [-80, 80],
+  }),
+  hingeAt: statedLength("How far below the hip line the side hinge lies.", {
+    label: "Hinge, below the hip line",
+    shown: "hingeAt",
+    negative: true,
+    tried: [-60, 200],
+  }),
+  cuts: onTable(
+    "The slashes; left out, each panel is slashed up the crease and hinged at hip and crotch point.",
+    "Slashes",
+    cutsSchema,
+  ),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 /** Slash and spread, hinged: the hem grows by the gaps, side seam and inseam keep their lengths. */
-export const spread: Move<Params> = {
+export const spread = defineMove({
   id: "spread",
   label: "Slash and spread",
   note: "Slashes each panel up the crease, hinges it at hip and crotch point and opens it at the hem.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const legs = wholeLegs(state, "cuts", this.label, ["side", "hem", "inseam", "crotch"]);
@@ -84,7 +99,7 @@ export const spread: Move<Params> = {
       ]),
     };
   },
-};
+});
 
 /** How much to open: the move's own numbers, else the style's, `hemGirth` before `hemSpread`. */
 function askedSpread(

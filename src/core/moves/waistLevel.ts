@@ -1,15 +1,19 @@
+import { defineMove, length } from "./define";
 import { landmarkOf, panelOutline, sectionWidth } from "../pattern";
-import { z } from "zod";
 import { ABOVE_HIP, drawSettledLegs, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { pointRotate, type Point } from "../geometry";
-import { quantity, type Mm, Refusal, say, range, autoLengthSchema } from "../units";
+import { quantity, type Mm, Refusal, say, range } from "../units";
 import { paramOr } from "./auto";
 import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
-import { type Move } from "./move";
 
-const schema = z.strictObject({
-  by: autoLengthSchema.optional().describe("How far up the waist line moves (negative: down)."),
-});
+const PARAMS = {
+  by: length("How far up the waist line moves (negative: down).", {
+    label: "Up by",
+    shown: "by",
+    negative: true,
+    tried: [-100, 120],
+  }),
+};
 
 /** Least height of a panel between waist line and hip line. */
 const LEAST_ABOVE_HIP = 40;
@@ -57,11 +61,11 @@ function recutter(plan: LegPlan, down: Mm): (panel: "front" | "back") => PanelPl
 const READ_AT: Mm = 20;
 
 /** Moves the waist line: lowered, the panels are cut again further down; raised, the waist's girth stays. */
-export const waistLevel: Move<z.infer<typeof schema>> = {
+export const waistLevel = defineMove({
   id: "waist-level",
   label: "Move the waist line",
   note: "Cuts the waist edge lower, as wide as the panels are there, or raises it; other levels still count from the natural waist.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     refuseOwnBlock(state, "by", this.label);
@@ -110,4 +114,4 @@ export const waistLevel: Move<z.infer<typeof schema>> = {
           least: -300,
         }))
       : [],
-};
+});

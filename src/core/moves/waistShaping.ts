@@ -1,28 +1,44 @@
-import { z } from "zod";
+import { defineMove, choice, statedLength } from "./define";
 import { hipWideWaists, WIDEST_DART, type LegPlan, type PanelPlan } from "../drafting";
-import { lengthInputSchema, quantity, type Mm, Refusal, say } from "../units";
+import { quantity, type Mm, Refusal, say } from "../units";
 import { readParam } from "./auto";
 import { refuseOwnBlock } from "./level";
-import { type Move, type MoveResult, type StyleState } from "./move";
+import { type MoveResult, type StyleState } from "./move";
 import { squareOwn } from "./ownMaps";
 
-const schema = z.strictObject({
-  to: z
-    .enum(["darts", "side", "ease", "hip-wide"])
-    .optional()
-    .describe("Where the surplus goes: darts, side shaping, ease left in the waist, or nothing is taken."),
-  frontIntake: lengthInputSchema.optional().describe("Width of the front darts together."),
-  backIntake: lengthInputSchema.optional().describe("Width of the back darts together."),
-  ease: lengthInputSchema.optional().describe("Ease left in the whole waist, to be eased onto the band."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  to: choice("Where the surplus goes: darts, side shaping, ease left in the waist, or nothing is taken.", {
+    label: "Surplus goes into",
+    options: [
+      ["darts", "darts"],
+      ["side", "the side"],
+      ["ease", "ease on the band"],
+      ["hip-wide", "nothing, hip-wide"],
+    ],
+  }),
+  frontIntake: statedLength("Width of the front darts together.", {
+    label: "Front darts",
+    shown: "frontIntake",
+    tried: [0, 60],
+  }),
+  backIntake: statedLength("Width of the back darts together.", {
+    label: "Back darts",
+    shown: "backIntake",
+    tried: [0, 80],
+  }),
+  ease: statedLength("Ease left in the whole waist, to be eased onto the band.", {
+    label: "Ease left in",
+    shown: "ease",
+    tried: [0, 60],
+  }),
+};
 
 /** Moves waist shaping between darts, side and ease; the waist is solved anew with the darts closed. */
-export const waistShaping: Move<Params> = {
+export const waistShaping = defineMove({
   id: "waist-shaping",
   label: "Shape the waist",
   note: "Widens, narrows or closes the darts, moves their width to the side, or leaves it as ease or hip-wide.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     const to = params.to ?? "darts";
@@ -79,7 +95,7 @@ export const waistShaping: Move<Params> = {
       handles: [],
     };
   },
-};
+});
 
 /** A block that was brought in is squared off: its darts go, and what its back rose is told. */
 function squaredOff(state: StyleState): MoveResult {

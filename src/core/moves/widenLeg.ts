@@ -1,24 +1,40 @@
-import { z } from "zod";
+import { askedLength, defineMove, length, number, statedLength } from "./define";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
-import { lengthInputSchema, quantity, type Mm, Refusal, say, range, ratio, autoLengthSchema } from "../units";
+import { quantity, type Mm, Refusal, say, range, ratio } from "../units";
 import { hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import { widenOwn } from "./ownMaps";
-import { type Move } from "./move";
 
-const schema = z.strictObject({
-  side: autoLengthSchema.optional().describe("Out at the side on the hip line, squared down from there; per panel."),
-  inseamShare: z
-    .number()
-    .min(0)
-    .max(1)
-    .optional()
-    .describe("Share of what the side gained at the hem that the inseam gains too (a third by default)."),
-  inseam: lengthInputSchema.optional().describe("Out at the inseam, instead of a share."),
-  hemGirth: autoLengthSchema
-    .optional()
-    .describe("Finished hem of one leg: the inseam gains what the sides leave of it. Beats the share."),
-});
+const PARAMS = {
+  side: length("Out at the side on the hip line, squared down from there; per panel.", {
+    label: "Out at the side",
+    shown: "side",
+    negative: true,
+    usual: { mm: 25, where: "a panel" },
+    tried: [-50, 150],
+  }),
+  inseamShare: number("Share of what the side gained at the hem that the inseam gains too (a third by default).", {
+    label: "Inseam gains, share of the side",
+    least: 0,
+    most: 1,
+    step: 0.05,
+    usual: 0.33,
+    clears: ["inseam", "hemGirth"],
+    solvedBy: "hemGirth",
+  }),
+  inseam: statedLength("Out at the inseam, instead of a share.", {
+    label: "Or: out at the inseam",
+    shown: "inner",
+    clears: ["hemGirth", "inseamShare"],
+    tried: [0, 80],
+  }),
+  hemGirth: length("Finished hem of one leg: the inseam gains what the sides leave of it. Beats the share.", {
+    label: "Or: hem of one leg",
+    shown: "hemGirth",
+    clears: ["inseam", "inseamShare"],
+    tried: [300, 1400],
+  }),
+};
 
 const USUAL_SHARE = 1 / 3;
 /** The hem goes on at least this far from the crease to the inseam. */
@@ -48,15 +64,15 @@ function innerFor(girth: Mm, { front, back, levels }: LegPlan, out: Mm): Mm {
 }
 
 /** Out at the side on the hip line and squared down; the inseam gains a share of what the hem gained at the side. */
-export const widenLeg: Move<z.infer<typeof schema>> = {
+export const widenLeg = defineMove({
   id: "widen-leg",
   label: "Widen the leg",
   note: "Moves the side out and squares it down; the inseam gains a third of what the hem gained, or as chosen.",
-  schema,
+  params: PARAMS,
   redraws: true,
   apply(state, params, context) {
     const { plan } = state;
-    const out = paramOr("widen-leg", "side", params.side, context) ?? quantity(25, say`the usual ${25} a panel`);
+    const out = askedLength("widen-leg", PARAMS, "side", params, context);
     if (out.mm < -60 || out.mm > 200) {
       throw new Refusal("side", say`A side ${out.mm} further out is refused. Choose ${range(-60, 200)}.`);
     }
@@ -111,4 +127,4 @@ export const widenLeg: Move<z.infer<typeof schema>> = {
           least: -60,
         }))
       : [],
-};
+});

@@ -1,38 +1,75 @@
+import { askedLength, defineMove, choice, length, flag, type StatedOf } from "./define";
 import { edgeOf, edgesWithRole, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
-import { z } from "zod";
 import { pathAt, pathLength, type Point } from "../geometry";
-import { quantity, type Mm, say, autoLengthSchema } from "../units";
+import { quantity, type Mm, say } from "../units";
 import { paramOr } from "./auto";
 import { wholeLegs } from "./legs";
-import type { Handle, Move } from "./move";
+import type { Handle } from "./move";
 import { joinYokes } from "./joinYokes";
 
 const ID = "yoke";
 
-const schema = z.strictObject({
-  panels: z.enum(["both", "back", "front"]).optional().describe("Which panels get a yoke."),
-  centre: autoLengthSchema.optional().describe("Depth of the yoke at the centre back."),
-  side: autoLengthSchema.optional().describe("Depth at the side seam, the same on front and back."),
-  front: autoLengthSchema.optional().describe("Depth at the centre front."),
-  frontDart: z.enum(["used", "remnant"]).optional().describe("The front dart is used up, or its remnant stays below."),
-  backDart: z.enum(["used", "remnant"]).optional().describe("The back dart is used up, or its remnant stays below."),
-  fold: z.boolean().optional().describe("The centre back of the yoke lies on the fold."),
-  joined: z.boolean().optional().describe("Front and back yoke are one piece, without a side seam."),
-});
-type Params = z.infer<typeof schema>;
+const PARAMS = {
+  panels: choice("Which panels get a yoke.", {
+    label: "On",
+    options: [
+      ["both", "front and back"],
+      ["back", "the back"],
+      ["front", "the front"],
+    ],
+  }),
+  centre: length("Depth of the yoke at the centre back.", {
+    label: "Depth, centre back",
+    shown: "centre",
+    usual: { mm: 90, where: "at the centre back" },
+    tried: [30, 130],
+  }),
+  side: length("Depth at the side seam, the same on front and back.", {
+    label: "Depth, side",
+    shown: "side",
+    tried: [30, 110],
+  }),
+  front: length("Depth at the centre front.", { label: "Depth, centre front", shown: "front", tried: [30, 110] }),
+  backDart: choice("The back dart is used up, or its remnant stays below.", {
+    label: "Back dart",
+    options: [
+      ["remnant", "rest stays below"],
+      ["used", "used up"],
+    ],
+  }),
+  frontDart: choice("The front dart is used up, or its remnant stays below.", {
+    label: "Front dart",
+    options: [
+      ["used", "used up"],
+      ["remnant", "rest stays below"],
+    ],
+  }),
+  fold: flag("The centre back of the yoke lies on the fold.", {
+    label: "Centre back",
+    yes: "on the fold",
+    no: "a seam",
+    usual: true,
+  }),
+  joined: flag("Front and back yoke are one piece, without a side seam.", {
+    label: "Front and back yoke",
+    yes: "one piece",
+    no: "two pieces",
+    usual: false,
+  }),
+};
+type Params = StatedOf<typeof PARAMS>;
 
 /** Cuts a yoke off front and back through the side at equal depth, closes its darts and fairs it. */
-export const yoke: Move<Params> = {
+export const yoke = defineMove({
   id: ID,
   label: "Cut a yoke",
   note: "Cuts across below the waist, closes the darts in the part above, and fairs both edges of the seam.",
-  schema,
+  params: PARAMS,
   redraws: false,
   apply(state, params, context) {
     const which = params.panels ?? "both";
     const legs = wholeLegs(state, "panels", this.label, ["waist", "side", "inseam", "crotch"]);
-    const centre =
-      paramOr("yoke", "centre", params.centre, context) ?? quantity(90, say`the usual ${90} at the centre back`);
+    const centre = askedLength(ID, PARAMS, "centre", params, context);
     const side =
       paramOr("yoke", "side", params.side, context) ??
       quantity(0.75 * centre.mm, say`three quarters of the centre back ${centre.mm}`, { centre });
@@ -65,7 +102,7 @@ export const yoke: Move<Params> = {
       handles: handlesOf(legs, which, centre.mm, side.mm, front.mm),
     };
   },
-};
+});
 
 /** What cutting a yoke off a panel makes of it. */
 const cutOf = ({ id, name }: Panel): TopCut => ({

@@ -10,7 +10,7 @@ import { badPattern } from "@/core/testing/badOutline";
 import { STYLES } from "@/core/styles";
 import { ownMoves, setAtPath } from "@/store/jobStore";
 import type { ZodObject } from "zod";
-import { MOVE_FIELDS } from "../restyle/fieldsOfMoves";
+import { MOVES } from "@/core/moves";
 import { RULE_GROUPS } from "./ruleRows";
 
 const FOLDER = join(process.cwd(), "samples/garments");
@@ -92,7 +92,7 @@ describe.each(files)("%s", (file) => {
   test("every number of its moves can be set on the screen", () => {
     for (const { move, params } of job.moves ?? STYLES[job.style.id]?.moves ?? [])
       for (const param of Object.keys(params)) {
-        expect([move, param, MOVE_FIELDS[move]?.some((f) => f.param === param)]).toEqual([move, param, true]);
+        expect([move, param, param in (MOVES[move]?.params ?? {})]).toEqual([move, param, true]);
       }
     for (const param of Object.keys(job.style.params))
       expect(Object.keys((STYLES[job.style.id]?.params as ZodObject).shape)).toContain(param);

@@ -3,6 +3,7 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
+import { MOVES, type LengthParam, type NumberParam, type Param } from "@/core/moves";
 import { formatLength, keptText, tellSum, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -10,7 +11,6 @@ import { Choice } from "@/ui/Choice";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
 import { LengthField } from "@/ui/LengthField";
-import { MOVE_FIELDS, type MoveField } from "./fieldsOfMoves";
 
 /** Sets parameters of a move in the job, one undo step; undefined puts one back to what the style asks. */
 export function setParams(index: number, params: Readonly<Record<string, unknown>>): void {
@@ -24,6 +24,9 @@ export function setParams(index: number, params: Readonly<Record<string, unknown
   });
 }
 
+/** What can be set of a move on the form, in the order it is read aloud. */
+export const paramsOf = (move: string): readonly string[] => Object.keys(MOVES[move]?.params ?? {});
+
 interface LineProps {
   readonly line: WorksheetLine;
   readonly index: number;
@@ -33,8 +36,8 @@ interface LineProps {
 export function MoveFields({ line, index }: LineProps) {
   return (
     <>
-      {(MOVE_FIELDS[line.move] ?? []).map((field) => (
-        <FieldOfMove key={field.param} index={index} line={line} param={field.param} />
+      {paramsOf(line.move).map((param) => (
+        <FieldOfMove key={param} index={index} line={line} param={param} />
       ))}
       {line.move === "spread" ? <SpreadNote line={line} /> : null}
     </>
@@ -45,11 +48,11 @@ export function MoveFields({ line, index }: LineProps) {
 export function FieldOfMove({ line, index, param }: LineProps & { readonly param: string }) {
   const { job, shape, fault } = useOpenJob();
   const tape = useView((v) => v.tape);
-  const field = MOVE_FIELDS[line.move]?.find((f) => f.param === param);
+  const field = MOVES[line.move]?.params[param];
   const refused = (path: string): string | null => faultAt(fault, path, tape);
   if (!field) return null;
   const own = shape?.moves[index]?.params[param];
-  const number = field.shown ? line.numbers[field.shown] : undefined;
+  const number = field.as === "length" && field.shown ? line.numbers[field.shown] : undefined;
   const fed = (name: string): string => shape?.style.feeds?.[`${line.move}.${name}`] ?? name;
   const ofStyle = (name: string): unknown => job.style.params[fed(name)] ?? shape?.style.defaults?.[fed(name)];
   const { solvedBy } = field;
@@ -59,6 +62,7 @@ export function FieldOfMove({ line, index, param }: LineProps & { readonly param
   return (
     <Field
       index={index}
+      param={param}
       field={field}
       own={typeof own === "object" ? JSON.stringify(own) : (own as Stated)}
       stated={solved ? "" : ((own ?? ofStyle(param)) as Stated)}
@@ -75,7 +79,8 @@ type Stated = string | number | boolean | undefined;
 
 interface FieldProps {
   readonly index: number;
-  readonly field: MoveField;
+  readonly param: string;
+  readonly field: Param;
   /** The move's own value. */
   readonly own: Stated;
   /** The move's own, else the style's. */
@@ -89,39 +94,59 @@ interface FieldProps {
 }
 
 const Field = memo(function Field(props: FieldProps) {
-  if (props.field.choices) return <ChoiceField {...props} />;
-  if (props.field.number) return <PlainNumberField {...props} limits={props.field.number} />;
-  if (props.field.names) return <NamedField {...props} />;
-  return <NumberField {...props} />;
+  const { field } = props;
+  switch (field.as) {
+    case "choice":
+      return <ChoiceField {...props} options={field.options} isFlag={false} />;
+    case "flag": {
+      const [yes, no] = [["true", field.yes] as const, ["false", field.no] as const];
+      return <ChoiceField {...props} options={field.usual ? [yes, no] : [no, yes]} isFlag />;
+    }
+    case "number":
+      return <PlainNumberField {...props} field={field} />;
+    case "length":
+      return field.names ? (
+        <NamedField {...props} field={field} names={field.names} />
+      ) : (
+        <NumberField {...props} field={field} />
+      );
+    case "table":
+      return null;
+  }
 });
 
-function ChoiceField({ index, field, own }: FieldProps) {
-  const options = field.choices ?? [];
-  // What is stated as yes or no is chosen by its words.
-  const isFlag = options.some(([value]) => value === "true");
+interface ChoiceProps extends FieldProps {
+  readonly options: readonly (readonly [string, string])[];
+  /** What is stated as yes or no is chosen by its words. */
+  readonly isFlag: boolean;
+}
+
+function ChoiceField({ index, param, field, own, options, isFlag }: ChoiceProps) {
   return (
     <Choice
       label={field.label}
       value={typeof own === "string" || typeof own === "boolean" ? String(own) : (options[0]?.[0] ?? "")}
       options={options}
       width="above"
-      onChange={(value) => setParams(index, { [field.param]: isFlag ? value === "true" : value })}
+      onChange={(value) => setParams(index, { [param]: isFlag ? value === "true" : value })}
     />
   );
 }
 
-function NamedField(props: FieldProps) {
-  const { index, field, stated } = props;
-  const named = field.names?.includes(stated as string);
+type LengthProps = FieldProps & { readonly field: LengthParam };
+
+function NamedField(props: LengthProps & { readonly names: readonly string[] }) {
+  const { index, param, field, stated, names } = props;
+  const named = names.includes(stated as string);
   return (
     <>
       <TextField
         select
         label={field.label}
         value={named ? (stated as string) : "typed"}
-        onChange={(event) => event.target.value !== "typed" && setParams(index, { [field.param]: event.target.value })}
+        onChange={(event) => event.target.value !== "typed" && setParams(index, { [param]: event.target.value })}
       >
-        {field.names?.map((name) => (
+        {names.map((name) => (
           <MenuItem key={name} value={name}>
             {name}
           </MenuItem>
@@ -136,33 +161,33 @@ function NamedField(props: FieldProps) {
 /** A count or a ratio: typed, stepped, or emptied to go back to the style's. */
 function PlainNumberField({
   index,
+  param,
   field,
   stated,
   helper,
   error,
-  limits,
-}: FieldProps & { readonly limits: NonNullable<MoveField["number"]> }) {
+}: FieldProps & { readonly field: NumberParam }) {
   const cleared = Object.fromEntries((field.clears ?? []).map((other) => [other, undefined]));
   return (
     <TextField
       type="number"
       label={field.label}
-      value={stated === "" ? "" : Number(stated ?? limits.usual)}
+      value={stated === "" ? "" : Number(stated ?? field.usual)}
       error={Boolean(error)}
       helperText={error ?? helper}
-      slotProps={{ htmlInput: { min: limits.least, max: limits.most, step: limits.step } }}
+      slotProps={{ htmlInput: { min: field.least, max: field.most, step: field.step } }}
       onChange={(event) => {
         const typed = event.target.value === "" ? undefined : Number(event.target.value);
-        if (typed === undefined) setParams(index, { [field.param]: undefined });
+        if (typed === undefined) setParams(index, { [param]: undefined });
         else if (Number.isFinite(typed))
-          setParams(index, { [field.param]: Math.min(limits.most, Math.max(limits.least, typed)), ...cleared });
+          setParams(index, { [param]: Math.min(field.most, Math.max(field.least, typed)), ...cleared });
       }}
     />
   );
 }
 
-function NumberField({ index, field, text, helper, error, tape, unit }: FieldProps) {
-  const { param, label, clears = [], negative } = field;
+function NumberField({ index, param, field, text, helper, error, tape, unit }: LengthProps) {
+  const { label, clears = [], negative } = field;
   return (
     <div>
       <div style={{ fontSize: 13, fontStretch: "85%", marginBottom: 2 }}>{label}</div>

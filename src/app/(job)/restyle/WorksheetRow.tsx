@@ -10,8 +10,7 @@ import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Quiet } from "@/ui/Quiet";
 import { Sentence } from "@/ui/Sentence";
-import { MoveFields, setParams } from "./MoveFields";
-import { MOVE_FIELDS } from "./fieldsOfMoves";
+import { MoveFields, setParams, paramsOf } from "./MoveFields";
 
 /** The number of a line in its circle. */
 export function Circle({ text, hot }: { readonly text: string; readonly hot: boolean }) {
@@ -151,9 +150,7 @@ function RowActions({ line, index }: { readonly line: WorksheetLine; readonly in
       </label>
       <div style={{ display: "flex", flexWrap: "wrap", gap: "4px 14px" }}>
         <Quiet
-          onPress={() =>
-            setParams(index, Object.fromEntries((MOVE_FIELDS[line.move] ?? []).map((f) => [f.param, undefined])))
-          }
+          onPress={() => setParams(index, Object.fromEntries(paramsOf(line.move).map((param) => [param, undefined])))}
         >
           Put back what the style asks
         </Quiet>
