@@ -1,4 +1,4 @@
-import { panelIsClosed, panelOutline, type Join, type Panel, rimGirth } from "./pattern";
+import { panelIsClosed, panelOutline, type Join, type Panel, rimGirth, type Drawing } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./body";
 import {
@@ -31,7 +31,7 @@ import {
 } from "./finish";
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
-import type { MoveContext, Shown } from "./moves";
+import type { MoveContext } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
 import { STYLES, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
@@ -57,7 +57,7 @@ export interface Shape {
   readonly style: Style;
   readonly moves: readonly MoveEntry[];
   readonly worksheet: readonly WorksheetLine[];
-  readonly shown: readonly Shown[];
+  readonly shown: readonly Drawing[];
   /** The pattern on its seam lines, from the centre to the side: front, back, and all that was cut from them. */
   readonly panels: readonly Panel[];
   readonly joins: readonly Join[];

@@ -21,6 +21,8 @@ interface ViewState {
   tool: "none" | "roll" | "tape";
   /** A kept version laid over the pattern. */
   over: string | null;
+  /** The pattern is shown as it is after this line of the worksheet; null shows all of it. */
+  afterLine: number | null;
   helpOpen: boolean;
   commandsOpen: boolean;
 }
@@ -37,6 +39,7 @@ export const useView = create<ViewState>()(() => ({
   oneSide: false,
   tool: "none",
   over: null,
+  afterLine: null,
   helpOpen: false,
   commandsOpen: false,
 }));

@@ -1,16 +1,19 @@
 "use client";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { wordsOn, type Words } from "@/core/units";
+import { useView } from "@/store/viewStore";
 
 /** A short list to choose from, labelled on its left, or above it where the room is narrow. */
 export function Choice<T extends string>(props: {
   readonly label: string;
   readonly value: T;
-  readonly options: readonly (readonly [T, string])[];
+  readonly options: readonly (readonly [T, Words])[];
   readonly onChange: (value: T) => void;
   /** Width of the list in pixels; `above` gives it the whole width. */
   readonly width?: number | "above";
 }) {
+  const tape = useView((v) => v.tape);
   const above = props.width === "above";
   return (
     <label
@@ -31,7 +34,7 @@ export function Choice<T extends string>(props: {
       >
         {props.options.map(([value, text]) => (
           <MenuItem key={value} value={value}>
-            {text}
+            {wordsOn(text, tape)}
           </MenuItem>
         ))}
       </TextField>

@@ -44,6 +44,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   );
   useEffect(() => {
     if (id) void openJob(id);
+    setView({ afterLine: null });
   }, [id]);
   useEffect(() => {
     if (unit) setView({ tape: unit === "in" ? "in" : "cm" });

@@ -1,7 +1,7 @@
-import { isOf, panelMap, panelOutline, type Panel, onPanel } from "../pattern";
+import { isOf, panelMap, panelOutline, type Panel, onPanel, type Drawing, drawingOn, drawingMoved } from "../pattern";
 import { drawSettledLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
-import { MOVES, type Handle, type MoveContext, type Shown, type StyleState } from "../moves";
+import { MOVES, type Handle, type MoveContext, type StyleState } from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
 import {
@@ -36,6 +36,14 @@ export interface WorksheetLine {
   /** Numbers of it that are no lengths. */
   readonly figures: Readonly<Record<string, Figure>>;
   readonly handles: readonly Handle[];
+  /** The pattern before this act and after it; what was redrawn is drawn when it is looked at. */
+  readonly before: StyleState;
+  readonly after: StyleState;
+  /** True where seams of `after` are planned and not drawn yet. */
+  readonly isPlanned: boolean;
+  /** What it drew on the panels as they lay before it, and the seams it made on those after it. */
+  readonly drawn: readonly Drawing[];
+  readonly seams: readonly Drawing[];
   /** Why the move could not be made here; it is passed over, and the others are made without it. */
   readonly passed: Sentence | null;
 }
@@ -43,7 +51,7 @@ export interface WorksheetLine {
 export interface MovesRun {
   readonly state: StyleState;
   readonly worksheet: readonly WorksheetLine[];
-  readonly shown: readonly Shown[];
+  readonly shown: readonly Drawing[];
 }
 
 /**
@@ -56,19 +64,18 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   let stale = false;
   let cutBy: string | null = null;
   const worksheet: WorksheetLine[] = [];
-  const shown: Shown[] = [];
+  const act = (line: Omit<WorksheetLine, "before" | "isPlanned" | "seams">): void =>
+    void worksheet.push({ ...line, before, isPlanned: stale, seams: newSeams(before, line.after) });
+  let before = state;
   const reconcile = (): void => {
     if (!stale) return;
+    before = state;
     const { plan, legs } = legsOf(state.plan);
-    state = {
-      ...state,
-      plan,
-      panels: [legs.front, legs.back, ...state.panels.filter((p) => p.is.component !== "legs")],
-    };
+    state = { ...state, plan, panels: withLegs(state, legs) };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
     const numbers = { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) };
-    worksheet.push({
+    act({
       id: "reconcile",
       index: null,
       move: "reconcile",
@@ -81,6 +88,13 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       numbers,
       figures: {},
       handles: [],
+      after: state,
+      drawn: state.panels.map((panel) =>
+        drawingOn(panel.id, {
+          points: panel.landmarks.crotchPoint ? { crotchPoint: panel.landmarks.crotchPoint } : {},
+          seams: panel.edges.filter((edge) => edge.role === "side" || edge.role === "inseam").map((edge) => edge.path),
+        }),
+      ),
       passed: null,
     });
   };
@@ -94,34 +108,17 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       const [first] = complaintsOfSchema(parsed.error, [path, "params"]) as [Complaint];
       throw new Refusal(first.path, [`${move.label}: `, ...first.says], { unreadable: true });
     }
+    const { id, label } = move;
+    const unmade = (on: boolean, passed: Sentence | null): void => {
+      before = state;
+      const nothing = { numbers: {}, figures: {}, handles: [], drawn: [] };
+      act({ id: entry.id, index, move: id, label, on, sentence: [label], ...nothing, after: state, passed });
+    };
     if (!entry.on) {
-      worksheet.push({
-        id: entry.id,
-        index,
-        move: move.id,
-        label: move.label,
-        on: false,
-        sentence: [move.label],
-        numbers: {},
-        figures: {},
-        handles: [],
-        passed: null,
-      });
+      unmade(false, null);
       return;
     }
-    const passOver = (why: Sentence): void =>
-      void worksheet.push({
-        id: entry.id,
-        index,
-        move: move.id,
-        label: move.label,
-        on: true,
-        sentence: [move.label],
-        numbers: {},
-        figures: {},
-        handles: [],
-        passed: why,
-      });
+    const passOver = (why: Sentence): void => unmade(true, why);
     if (move.redraws && cutBy) {
       passOver(say`It redraws the seams, so it has to come before “${cutBy}”. Move it up.`);
       return;
@@ -133,19 +130,21 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     try {
       const result = move.apply(state, parsed.data, context);
       refuseOverBudget(result.state, `${path}.move`);
+      before = state;
       state = result.state;
       stale ||= move.redraws;
-      shown.push(...result.shown);
-      worksheet.push({
+      act({
         id: entry.id,
         index,
-        move: move.id,
-        label: move.label,
+        move: id,
+        label,
         on: true,
         sentence: fill(result.template, { ...result.numbers, ...result.figures }),
         numbers: result.numbers,
         figures: result.figures ?? {},
         handles: result.handles,
+        after: state,
+        drawn: result.shown,
         passed: null,
       });
     } catch (error) {
@@ -168,6 +167,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     }
   });
   reconcile();
+  const shown = worksheet.filter((l) => l.index !== null).flatMap((l) => l.drawn);
   return mirrored({ state, worksheet: worksheet.map(withHandles), shown });
 
   /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */
@@ -214,26 +214,49 @@ function standsOn({ at, axis, inside }: Handle, panel: Panel): boolean {
 /** A handle stands on the outline if it lies within this of it. */
 const NEAR: Mm = 12;
 
+/** The pattern with its legs drawn anew; what belongs to no leg stays. */
+const withLegs = ({ panels }: StyleState, legs: { readonly front: Panel; readonly back: Panel }): readonly Panel[] => [
+  legs.front,
+  legs.back,
+  ...panels.filter((p) => p.is.component !== "legs"),
+];
+
+/** The seams that an act has made, on the panels they are part of. */
+function newSeams(before: StyleState, after: StyleState): Drawing[] {
+  const known = new Set(before.panels.flatMap((p) => p.edges.map((edge) => edge.path)));
+  return after.panels.flatMap((panel) => {
+    const seams = panel.edges.filter((edge) => edge.by !== undefined && !known.has(edge.path)).map((edge) => edge.path);
+    return seams.length > 0 ? [drawingOn(panel.id, { seams })] : [];
+  });
+}
+
+const flip = ([x, y]: Point): Point => [0 - x, y];
+
+const flipped = (panels: readonly Panel[]): readonly Panel[] =>
+  panels.map((p) => (p.half === "left" ? panelMap(p, flip) : p));
+
+/** The panels after an act of the worksheet, as they lie on the table, and what it drew on them. */
+export function patternAfter({ before, after, isPlanned, drawn, seams }: WorksheetLine): {
+  readonly panels: readonly Panel[];
+  readonly drawn: readonly Drawing[];
+} {
+  const panels = isPlanned ? withLegs(after, legsOf(after.plan).legs) : after.panels;
+  const left = new Set([...before.panels, ...panels].filter((p) => p.half === "left").map((p) => p.id));
+  const mirror = (list: readonly Drawing[]): Drawing[] =>
+    list.map((d) => (left.has(d.panel) ? drawingMoved(d, flip) : d));
+  return { panels: flipped(panels), drawn: mirror([...drawn, ...seams]) };
+}
+
 /** Panels of the left leg alone are drawn mirrored, as they are cut; what is shown on them, and their handles, too. */
 function mirrored(run: MovesRun): MovesRun {
   const left = new Set(run.state.panels.filter((p) => p.half === "left").map((p) => p.id));
   if (left.size === 0) return run;
-  const flip = ([x, y]: Point): Point => [0 - x, y];
   return {
-    state: { ...run.state, panels: run.state.panels.map((p) => (left.has(p.id) ? panelMap(p, flip) : p)) },
+    state: { ...run.state, panels: flipped(run.state.panels) },
     worksheet: run.worksheet.map((line) => ({
       ...line,
       handles: line.handles.map((h) => (left.has(h.panel) ? { ...h, at: flip(h.at), axis: flip(h.axis) } : h)),
     })),
-    shown: run.shown.map((s) =>
-      left.has(s.panel)
-        ? {
-            ...s,
-            slashes: s.slashes.map((l) => l.map(flip)),
-            wedges: s.wedges.map((l) => l.map(flip)),
-            hinges: s.hinges.map(flip),
-          }
-        : s,
-    ),
+    shown: run.shown.map((s) => (left.has(s.panel) ? drawingMoved(s, flip) : s)),
   };
 }

@@ -1,24 +1,12 @@
-import type { Path, Point } from "../geometry";
+import { drawingOn, type Drawing } from "../pattern";
 import { fill, type Quantity, type Sentence } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
-export interface Step {
+export interface Step extends Drawing {
   readonly n: number;
-  readonly panel: string;
   readonly sentence: Sentence;
   /** Names of the numbers it used. */
   readonly numbers: readonly string[];
-  readonly points: Readonly<Record<string, Point>>;
-  /** Light construction lines this step draws, and the seam lines that are final with it, in the panel's frame. */
-  readonly guides: readonly (readonly Point[])[];
-  readonly drawn: readonly Path[];
-}
-
-/** What a step puts on the paper besides its sentence. */
-export interface StepDrawing {
-  readonly points?: Readonly<Record<string, Point>>;
-  readonly guides?: readonly (readonly Point[])[];
-  readonly drawn?: readonly Path[];
 }
 
 export type Numbers = Readonly<Record<string, Quantity>>;
@@ -38,13 +26,13 @@ export class Drafter {
   step(
     panel: string,
     template: string,
-    { points = {}, guides = [], drawn = [] }: StepDrawing = {},
+    drawn: Partial<Drawing> = {},
     words: Readonly<Record<string, string>> = {},
   ): void {
     const named = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
     const numbers = named.filter((name) => !(name in words));
     const sentence = fill(template, { ...this.known, ...words });
-    this.done.push({ n: this.done.length + 1, panel, sentence, numbers, points, guides, drawn });
+    this.done.push({ ...drawingOn(panel, drawn), n: this.done.length + 1, sentence, numbers });
   }
 
   get numbers(): Numbers {

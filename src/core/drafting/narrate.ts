@@ -180,34 +180,34 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
     rules.dropAfterBack
       ? "At the waist bring the centre front in {frontIn}. Drop it {frontDrop} only after the back is made."
       : "At the waist bring the centre front in {frontIn} and drop it {frontDrop}.",
-    { points: points("waistCentre"), drawn: [scene.centreLine] },
+    { points: points("waistCentre"), seams: [scene.centreLine] },
   );
   step(`Curve the crotch from the centre line to the crotch point, ${CURVE_TEXT[rules.curve.steer]("front")}`, {
     ...crotchDrawing(scene),
-    drawn: [scene.crotchCurve],
+    seams: [scene.crotchCurve],
   });
   step(
     rules.leg.fall === "down"
       ? "Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together."
       : `${hangText("front", rules)} The back is {backExtra} wider than the front.`,
-    { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), drawn: [edgeOf(panel, "hem").path] },
+    { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), seams: [edgeOf(panel, "hem").path] },
   );
   step(
     plan.straightInseam
       ? "Rule the inseam straight from the crotch point to the knee, and on to the hem."
       : "Draw the inseam from the crotch point through the knee to the hem in one line.",
-    { points: points("crotchPoint", "kneeInseam"), drawn: [edgeOf(panel, "inseam").path] },
+    { points: points("crotchPoint", "kneeInseam"), seams: [edgeOf(panel, "inseam").path] },
   );
   step(
     plan.thigh
       ? "Draw the side from the hip through the thigh line, {thighGirth} round, and the knee to the hem."
       : "Draw the side from the hip through the knee to the hem, upright at the hip.",
-    { points: points("hipSide", "kneeSide"), drawn: [scene.side.lower] },
+    { points: points("hipSide", "kneeSide"), seams: [scene.side.lower] },
   );
   step(`Raise the side {sideRise}. ${shapingText("front", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
-    drawn: [...scene.waist, scene.side.upper],
+    seams: [...scene.waist, scene.side.upper],
   });
 }
 
@@ -227,7 +227,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
       scene.level(landmarkOf(panel, "creaseHem")[1]),
       [corner, landmarkOf(panel, "waistCentre")],
     ],
-    drawn: [scene.centreLine],
+    seams: [scene.centreLine],
   });
   step(making.widthText, { points: points("hipSide", "hipCentre") });
   step(
@@ -240,7 +240,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
   step("Lower the back crotch point {backCrotchDrop}, so that the inseams agree.", { points: points("crotchPoint") });
   step(`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
     ...crotchDrawing(scene),
-    drawn: [scene.crotchCurve],
+    seams: [scene.crotchCurve],
   });
   step(
     sharesCrease(rules)
@@ -248,13 +248,13 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
       : "Mark knee and hem, and draw inseam and side as on the front.",
     {
       points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"),
-      drawn: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
+      seams: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
     },
   );
   step(`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
-    drawn: [...scene.waist, scene.side.upper],
+    seams: [...scene.waist, scene.side.upper],
   });
   step(
     plan.backShorter === 0

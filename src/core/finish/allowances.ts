@@ -65,7 +65,7 @@ export const ALLOWANCE_SETS: Readonly<Record<AllowanceSetId, NamedSet>> = {
   overlocked: {
     label: "overlocked",
     narrow: true,
-    note: "The overlocker cuts at 7 mm; along a zip the seam is still pressed open.",
+    note: "The overlocker cuts the edge off as it sews; along a zip the seam is still pressed open.",
     widths: {
       side: 7,
       inseam: 7,

@@ -1,5 +1,15 @@
 import { askedLength, defineMove, length, choice } from "./define";
-import { halvesOf, landmarkOf, rimLength, type Edge, type Panel, type PanelLine } from "../pattern";
+import {
+  halvesOf,
+  landmarkOf,
+  rimLength,
+  type Edge,
+  type Panel,
+  type PanelLine,
+  type Drawing,
+  drawingOn,
+  drawingMoved,
+} from "../pattern";
 import {
   curveByDirections,
   line,
@@ -18,8 +28,8 @@ import {
   type Point,
 } from "../geometry";
 import { quantity, type Mm, say, Refusal } from "../units";
-import { recreased, shownMoved, wholePanel } from "./legs";
-import { type Handle, type Shown } from "./move";
+import { recreased, wholePanel } from "./legs";
+import { type Handle } from "./move";
 
 const PARAMS = {
   gap: length("Opened from waist to hem, per panel; negative lays it over.", {
@@ -43,7 +53,7 @@ const CLEAR_OF_DART: Mm = 12;
 
 interface Opened {
   readonly panel: Panel;
-  readonly shown: Shown;
+  readonly shown: Drawing;
   readonly handle: Handle;
 }
 
@@ -172,7 +182,10 @@ function openPanel(panel: Panel, gap: Mm): Opened {
   const half = (outward * gap) / 2;
   return {
     panel: recreased(opened, half),
-    shown: shownMoved({ panel: panel.id, slashes: [[a, b]], wedges: [[a, move(a), move(b), b]], hinges: [] }, half),
+    shown: drawingMoved(drawingOn(panel.id, { slashes: [[a, b]], wedges: [[a, move(a), move(b), b]] }), ([x, y]) => [
+      x - half,
+      y,
+    ]),
     handle: {
       id: `${panel.id}-full-spread`,
       panel: panel.id,

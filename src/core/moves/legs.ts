@@ -11,7 +11,7 @@ import {
 } from "../pattern";
 import { pathAt, pathLength, squareCurve, type Point, pathAlongAtLevel, pathChords } from "../geometry";
 import { type Mm, Refusal, say } from "../units";
-import { type Shown, type StyleState } from "./move";
+import { type StyleState } from "./move";
 
 /** Front and back of the whole leg: each one panel that runs from side to inseam. */
 export interface WholeLegs {
@@ -147,16 +147,5 @@ export function recreased(panel: Panel, by: Mm): Panel {
     lines: moved.lines.map((l) =>
       l.kind === "crease" || l.kind === "grain" ? { ...l, points: l.points.map(([, y]): Point => [0, y]) } : l,
     ),
-  };
-}
-
-/** What a move shows, moved with its panel. */
-export function shownMoved(shown: Shown, by: Mm): Shown {
-  const at = ([x, y]: Point): Point => [x - by, y];
-  return {
-    ...shown,
-    slashes: shown.slashes.map((s) => s.map(at)),
-    wedges: shown.wedges.map((w) => w.map(at)),
-    hinges: shown.hinges.map(at),
   };
 }

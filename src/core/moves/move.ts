@@ -1,5 +1,5 @@
 import { type Param } from "./define";
-import { type Join, type Panel } from "../pattern";
+import { type Join, type Panel, type Drawing } from "../pattern";
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers } from "../drafting";
@@ -67,14 +67,6 @@ export interface AlsoPulled {
   readonly value: Mm;
 }
 
-/** What a move wants shown on the table, by panel. */
-export interface Shown {
-  readonly panel: string;
-  readonly slashes: readonly (readonly Point[])[];
-  readonly wedges: readonly (readonly Point[])[];
-  readonly hinges: readonly Point[];
-}
-
 export interface MoveResult {
   readonly state: StyleState;
   /** A sentence with `{name}` where a number belongs. */
@@ -82,7 +74,7 @@ export interface MoveResult {
   readonly numbers: Numbers;
   /** Numbers of it that are no lengths. */
   readonly figures?: Readonly<Record<string, Figure>>;
-  readonly shown: readonly Shown[];
+  readonly shown: readonly Drawing[];
   readonly handles: readonly Handle[];
 }
 

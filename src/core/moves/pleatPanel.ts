@@ -9,6 +9,9 @@ import {
   softenCorner,
   foldedWaist,
   type Fold,
+  type Drawing,
+  drawingMoved,
+  drawingOn,
 } from "../pattern";
 import {
   angleFromTo,
@@ -33,8 +36,8 @@ import {
   pathAlongAtLevel,
 } from "../geometry";
 import { type Mm, Refusal, say } from "../units";
-import { recreased, shownMoved } from "./legs";
-import { type Shown, type StyleState } from "./move";
+import { recreased } from "./legs";
+import { type StyleState } from "./move";
 
 export interface Plan {
   readonly count: number;
@@ -55,7 +58,7 @@ export interface Pleated {
   readonly depth: Mm;
   readonly intake: Mm;
   readonly opened: Mm;
-  readonly shown: Shown;
+  readonly shown: Drawing;
   readonly folds: readonly Fold[];
 }
 
@@ -185,10 +188,8 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     intake,
     opened: gap,
     folds: waist.folds.map((f) => ({ ...f, from: [f.from[0] - by, f.from[1]], to: [f.to[0] - by, f.to[1]] })),
-    shown: shownMoved(
-      {
-        panel: panel.id,
-        slashes: [],
+    shown: drawingMoved(
+      drawingOn(panel.id, {
         wedges: waist.folds.map((f, i) => {
           const bottom = tips[i] as Point;
           return runOut === null
@@ -201,8 +202,8 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
             : [f.from, f.to, bottom];
         }),
         hinges: runOut === null ? [] : tips,
-      },
-      by,
+      }),
+      ([x, y]) => [x - by, y],
     ),
   };
 }

@@ -10,6 +10,7 @@ import {
   type Join,
   type Panel,
   cutPanel,
+  drawingOn,
 } from "../pattern";
 import {
   bisect,
@@ -187,12 +188,11 @@ export const sidePanel = defineMove({
         seam: quantity(sewn, "curved seam of front and back"),
         top: quantity(fullness * sewn, say`${ratio(fullness)} x the curved seam ${sewn}`),
       },
-      shown: [front, back].map((side) => ({
-        panel: side.panel.id,
-        slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point]],
-        wedges: [],
-        hinges: [],
-      })),
+      shown: [front, back].map((side) =>
+        drawingOn(side.panel.id, {
+          slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point]],
+        }),
+      ),
       handles: [
         handle("above", pathStart([front.curve]), [0, -1], above.mm, "panel starts"),
         handle("drop", bend, [0, 1], drop.mm, "curve runs out"),

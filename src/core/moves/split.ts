@@ -11,6 +11,7 @@ import {
   afterCut,
   findEdge,
   type NewPart,
+  drawingOn,
 } from "../pattern";
 import {
   curveByDirections,
@@ -115,7 +116,7 @@ export const split = defineMove({
       state: { ...next, panels },
       template: `Split ${where} from waist to hem${cut.dart ? ", through the dart and" : ""} down ${out.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`,
       numbers: { seam, out },
-      shown: [{ panel: panel.id, slashes: [cut.points], wedges: [], hinges: [] }],
+      shown: [drawingOn(panel.id, { slashes: [cut.points] })],
       handles: [],
     };
   },

@@ -12,6 +12,8 @@ import {
   type Cut,
   type OpenedCut,
   type PanelLine,
+  type Drawing,
+  drawingOn,
 } from "../pattern";
 import {
   pathAt,
@@ -24,7 +26,7 @@ import {
   pathAlongAtX,
 } from "../geometry";
 import { toDegrees, type Mm } from "../units";
-import type { Handle, Shown } from "./move";
+import type { Handle } from "./move";
 
 /** Corners of hinges sharper than this are softened. */
 const SOFTEN_ABOVE = 2;
@@ -122,17 +124,16 @@ function finishPanel(
 }
 
 /** The slash as it is cut (up the crease, then a branch to each hinge) and the wedges it opens. */
-export function shownOf({ panel, opened }: SpreadPanel): Shown {
+export function shownOf({ panel, opened }: SpreadPanel): Drawing {
   const crotchLine = landmarkOf(panel, "creaseCrotch")[1];
-  return {
-    panel: panel.id,
+  return drawingOn(panel.id, {
     slashes: opened.map((cut) => {
       const branch: Point = [cut.stay[0], Math.min(crotchLine + 60, (crotchLine + cut.stay[1]) / 2)];
       return [cut.stay, branch, cut.hinge];
     }),
     wedges: opened.map((cut) => [cut.hinge, cut.stay, cut.tip]),
     hinges: opened.map((cut) => cut.hinge),
-  };
+  });
 }
 
 export function hemHandles({ panel, opened }: SpreadPanel, hemSpread: Mm): Handle[] {

@@ -3,6 +3,7 @@ export * from "./identity";
 export * from "./panel";
 export * from "./joins";
 export * from "./rims";
+export * from "./drawing";
 export * from "./cut";
 export * from "./slash";
 export * from "./fairing";

@@ -63,3 +63,9 @@ export function tellSum(sum: Sentence, telling: Telling): string {
 
 /** The sum of a quantity in millimetres, as the headless reply gives it. */
 export const formulaOf = ({ sum }: Pick<Quantity, "sum">): string => tellSum(sum, "mm");
+
+/** Words of a label: plain, or a sentence with numbers in it. */
+export type Words = string | Sentence;
+
+/** Words as they are told on a tape. */
+export const wordsOn = (words: Words, tape: Tape): string => (typeof words === "string" ? words : tell(words, tape));

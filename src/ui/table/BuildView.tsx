@@ -42,7 +42,7 @@ export function BuildView({
         )),
       )}
       {before.flatMap((s) =>
-        s.drawn.map((d, i) => (
+        s.seams.map((d, i) => (
           <path
             key={`${s.n}d${i}`}
             d={pathData(d)}
@@ -63,7 +63,7 @@ export function BuildView({
           strokeDasharray="6 4"
         />
       ))}
-      {now?.drawn.map((d, i) => (
+      {now?.seams.map((d, i) => (
         <path key={`nd${i}`} d={pathData(d)} {...LINE} stroke="var(--chalk)" strokeWidth={3.4} />
       ))}
       {finished ? <path d={pathData(panelPath(panel), true)} fill={style.wash} stroke="none" /> : null}

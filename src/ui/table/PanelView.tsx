@@ -1,6 +1,5 @@
-import { type LineKind, type Panel, panelPath, isOf } from "@/core/pattern";
+import { type LineKind, type Panel, panelPath, isOf, type Drawing } from "@/core/pattern";
 import { memo } from "react";
-import type { Shown } from "@/core/moves";
 import { pathData, pointsData } from "./layout";
 
 /** Line style says what colour says: front solid, back long dashes, other panels dash-dot, bands and linings dotted. */
@@ -91,10 +90,13 @@ export const OverView = memo(function OverView({ panel, name }: { readonly panel
   );
 });
 
-/** Slashes, the wedges they open, and their hinges. */
-export const ShownView = memo(function ShownView({ shown }: { readonly shown: Shown }) {
+/** What an act drew: new seams, slashes, the wedges they open, and their hinges. */
+export const ShownView = memo(function ShownView({ shown }: { readonly shown: Drawing }) {
   return (
     <g aria-hidden>
+      {shown.seams.map((path, i) => (
+        <path key={`e${i}`} d={pathData(path, false)} {...STROKE} stroke="var(--chalk)" strokeWidth={2.4} />
+      ))}
       {shown.wedges.map((w, i) => (
         <path
           key={`w${i}`}

@@ -1,4 +1,5 @@
 "use client";
+import { patternAfter } from "@/core/derive/runMoves";
 import { isOf, type Panel, cameFrom } from "@/core/pattern";
 import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";
@@ -28,22 +29,33 @@ interface Props {
 }
 
 /** What the table takes from the view; the rest may change without it being drawn anew. */
-const seenOf = ({ tape, showFront, showBack, ghost, lit, oneSide }: ReturnType<typeof useView.getState>) => ({
+const seenOf = ({
   tape,
   showFront,
   showBack,
   ghost,
   lit,
   oneSide,
+  afterLine,
+}: ReturnType<typeof useView.getState>) => ({
+  tape,
+  showFront,
+  showBack,
+  ghost,
+  lit,
+  oneSide,
+  afterLine,
 });
 
 /** Front and back on the table: the block, or the style with its ghost, wedges and handles. */
 export function PatternTable({ label, what, upTo }: Props) {
   const { id, job, shape, pull } = useLiveJob();
-  const { tape, showFront, showBack, ghost, lit, oneSide } = useView(useShallow(seenOf));
+  const { tape, showFront, showBack, ghost, lit, oneSide, afterLine } = useView(useShallow(seenOf));
   const over = useVersionOver(job);
   const { enqueueSnackbar } = useSnackbar();
-  const panels = what === "block" ? shape?.block.panels : shape?.panels;
+  const line = what === "style" && afterLine !== null ? shape?.worksheet[afterLine] : undefined;
+  const stepped = useMemo(() => (line ? patternAfter(line) : null), [line]);
+  const panels = what === "block" ? shape?.block.panels : (stepped?.panels ?? shape?.panels);
   const places = useMemo(() => (shape && panels ? arrange(panels, shape.block.panels) : null), [shape, panels]);
   if (!shape || !panels || !places) {
     return (
@@ -75,7 +87,7 @@ export function PatternTable({ label, what, upTo }: Props) {
   }
 
   const handles =
-    what === "style"
+    what === "style" && !stepped
       ? shape.worksheet
           .flatMap((l) => l.handles.map((handle) => ({ handle, index: l.index ?? 0 })))
           .flatMap((h) => {
@@ -166,7 +178,7 @@ export function PatternTable({ label, what, upTo }: Props) {
                 ))}
             </At>
           ))}
-          {shape.shown.map((shown, i) => (
+          {(stepped?.drawn ?? shape.shown).map((shown, i) => (
             <At key={i} place={visible(shown.panel) ? place(shown.panel) : undefined}>
               <ShownView shown={shown} />
             </At>

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useCallback } from "react";
 import { BACKS, SCHOOLS, type BackHow, type DraftedSchool, type ResolvedRules } from "@/core/drafting";
 import type { Compared, Variant } from "@/core/derive/compare";
-import { formatLength, type Mm, type Tape } from "@/core/units";
+import { formatLength, type Mm, type Tape, say, type Words } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
@@ -36,8 +36,8 @@ const ROWS: readonly (readonly [string, (c: Compared) => Mm | undefined])[] = [
   ["Inseam", (c) => c.readings?.inseam],
 ];
 
-const DEPTHS: readonly (readonly [ResolvedRules["crotchDepth"]["from"], string])[] = [
-  ["auto", "card, else hip / 4 + 2.5 cm"],
+const DEPTHS: readonly (readonly [ResolvedRules["crotchDepth"]["from"], Words])[] = [
+  ["auto", say`card, else hip / 4 + ${25}`],
   ["hip4", "hip / 4"],
   ["crotchLength2", "crotch length / 2"],
   ["hipLine", "waist to hip"],

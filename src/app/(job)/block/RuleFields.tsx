@@ -2,7 +2,7 @@
 import Checkbox from "@mui/material/Checkbox";
 import type { Job } from "@/core/files";
 import { schoolRules, type ResolvedRules } from "@/core/drafting";
-import { formatLength, keptText } from "@/core/units";
+import { formatLength, keptText, wordsOn } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -82,9 +82,9 @@ function Rule({ row }: { readonly row: RuleRow }) {
         ? v
           ? "yes"
           : "no"
-        : (row.choices?.find(([word]) => word === v)?.[1] ?? row.word?.[1] ?? v);
+        : wordsOn(row.choices?.find(([word]) => word === v)?.[1] ?? row.word?.[1] ?? v, tape);
   return (
-    <div title={row.note} style={{ fontWeight: changed ? 700 : undefined }}>
+    <div title={row.note && wordsOn(row.note, tape)} style={{ fontWeight: changed ? 700 : undefined }}>
       <RuleControl row={row} value={value} />
       {changed ? (
         <div style={{ color: "var(--quiet)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}>

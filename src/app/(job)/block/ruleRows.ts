@@ -1,15 +1,16 @@
+import { range, say, type Words } from "@/core/units";
 import { BACKS, type ResolvedRules } from "@/core/drafting";
 
 /** One rule as a line of the pane: a choice among words, a length, a length that may be a word, or a yes. */
 export interface RuleRow {
   readonly path: readonly [string] | readonly [string, string];
   readonly label: string;
-  readonly choices?: readonly (readonly [string, string])[];
+  readonly choices?: readonly (readonly [string, Words])[];
   /** A word that stands for "by rule" beside a length. */
   readonly word?: readonly [string, string];
   readonly yes?: boolean;
   readonly negative?: boolean;
-  readonly note?: string;
+  readonly note?: Words;
   readonly shown?: (rules: ResolvedRules) => boolean;
 }
 
@@ -41,7 +42,7 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
         path: ["crotchDepth", "from"],
         label: "Crotch depth from",
         choices: [
-          ["auto", "card, else hip / 4 + 2.5 cm"],
+          ["auto", say`card, else hip / 4 + ${25}`],
           ["measured", "card"],
           ["hip4", "hip / 4"],
           ["crotchLength2", "crotch length / 2"],
@@ -57,8 +58,8 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
         path: ["leg", "kneeLine"],
         label: "Knee line",
         choices: [
-          ["measured", "2.5 cm above the knee"],
-          ["half", "half of crotch to hem, 5 cm up"],
+          ["measured", say`${25} above the knee`],
+          ["half", say`half of crotch to hem, ${50} up`],
         ],
       },
     ],
@@ -108,7 +109,7 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
           ["hip8", "hip / 8"],
           ["quarter4", "front width / 4"],
           ["thigh", "half the thigh"],
-          ["girth", "5 to 6.5 cm by the hip"],
+          ["girth", say`${range(50, 65)} by the hip`],
           ["fixed", "a length of my own"],
         ],
       },
@@ -121,7 +122,7 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
           ["hip10", "hip / 10, in total"],
           ["front", "the front's, and more"],
           ["frontTwice", "twice the front's"],
-          ["girth", "7.5 to 9 cm by the hip"],
+          ["girth", say`${range(75, 90)} by the hip`],
           ["fixed", "a length of my own"],
         ],
       },
@@ -200,7 +201,7 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
         label: "Back rise",
         word: ["auto", "by the hip"],
         shown: (r) => r.back.how !== "hinged",
-        note: "By the hip girth: 3.8 cm up to 95, 6.4 from 130.",
+        note: say`By the hip girth: ${38} up to ${950}, ${64} from ${1300}.`,
       },
       { path: ["back", "increment"], label: "Every width, more", negative: true, shown: backIs("redrafted") },
       {
@@ -230,7 +231,11 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
         label: "Back crotch line lower",
         note: "Both are shown: asked, and where the inseams agree.",
       },
-      { path: ["inseam", "backShorter"], label: "Back inseam shorter", note: "Stretched on when sewn, 0 to 6 mm." },
+      {
+        path: ["inseam", "backShorter"],
+        label: "Back inseam shorter",
+        note: say`Stretched on when sewn, ${0} to ${6}.`,
+      },
     ],
   },
   {

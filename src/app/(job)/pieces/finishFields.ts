@@ -1,3 +1,4 @@
+import { say, type Words } from "@/core/units";
 import { type AllowanceKind } from "@/core/pattern";
 
 /** One number or choice of a finish, as the form shows it. */
@@ -8,7 +9,7 @@ export type FinishField =
       readonly key: string;
       readonly label: string;
       readonly as: "choice";
-      readonly options: readonly (readonly [string, string])[];
+      readonly options: readonly (readonly [string, Words])[];
     };
 
 /** A kind of finish, its words, what can be set of it, and what it does, in one line. */
@@ -21,7 +22,7 @@ export interface FinishKind {
 
 const length = (key: string, label: string): FinishField => ({ key, label, as: "length" });
 const yes = (key: string, label: string): FinishField => ({ key, label, as: "yes" });
-const choice = (key: string, label: string, ...options: readonly (readonly [string, string])[]): FinishField => ({
+const choice = (key: string, label: string, ...options: readonly (readonly [string, Words])[]): FinishField => ({
   key,
   label,
   as: "choice",
@@ -33,7 +34,7 @@ const ELASTIC = choice(
   "Elastic",
   ["waist-less", "waist less 1/10"],
   ["waist", "as the waist"],
-  ["hip-less", "hip less 25.4 cm"],
+  ["hip-less", say`hip less ${254}`],
   ["none", "none"],
 );
 const CORD = yes("drawstring", "With a cord");

@@ -8,6 +8,7 @@ import { StageLayout } from "@/ui/StageLayout";
 import { PatternTable } from "@/ui/table/PatternTable";
 import { FigurePane } from "./FigurePane";
 import { GirthPane } from "./GirthPane";
+import { LineSlider } from "./LineSlider";
 import { OwnStyles } from "./OwnStyles";
 import { StyleShelf } from "./StyleShelf";
 import { VersionPane } from "./VersionPane";
@@ -30,7 +31,14 @@ export default function RestylePage() {
           <Worksheet />
         </>
       }
-      table={<PatternTable label="Style on the table" what="style" />}
+      table={
+        <div style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+          <div style={{ flex: 1, minHeight: 0 }}>
+            <PatternTable label="Style on the table" what="style" />
+          </div>
+          <LineSlider />
+        </div>
+      }
       readings={
         <>
           <PaneTabs<Right>

@@ -285,7 +285,7 @@ function recordSteps(drafter: Drafter, own: OwnBlock, panels: readonly [Panel, P
       own.name
         ? `Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
         : `Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
-      { points: panel.landmarks, drawn: panel.edges.map((e) => e.path) },
+      { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
       { name: own.name ?? "" },
     );
   }
