@@ -30,4 +30,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ["/((?!api|_next/static|_next/image|favicon.ico|icon.svg).*)"] };
+export const config = { matcher: ["/((?!api|_next/static|_next/image|favicon.ico|icon.svg|sw.js).*)"] };
