@@ -18,17 +18,7 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export {
-  defineMove,
-  length,
-  number,
-  choice,
-  flag,
-  type ChoiceParam,
-  type LengthParam,
-  type NumberParam,
-  type Param,
-} from "./define";
+export { type LengthParam, type NumberParam, type Param } from "./define";
 export { garmentLengthSchema } from "./setLength";
 export { levelSchema } from "./level";
 
