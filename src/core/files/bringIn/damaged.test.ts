@@ -9,7 +9,7 @@ import { bringIn } from ".";
 /** No drawing, however damaged, takes longer, in milliseconds. */
 const WITHIN_MS = 2000;
 /** Of each kind of drawing. */
-const RUNS = 500;
+const RUNS = 1500;
 
 /** A DXF of two legs as a pattern program writes them: polylines with vertex ids, lines, an arc and a block. */
 const DXF = readFileSync(join(__dirname, "fixtures/two-legs.dxf"), "utf8");

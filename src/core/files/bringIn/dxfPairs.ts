@@ -3,11 +3,27 @@ import { CannotBringIn } from "./shapes";
 /** A comment, which may stand anywhere. */
 const COMMENT = 999;
 
-/** What a light polyline holds that is drawn: its places and arcs, and what it says of itself. Vertex ids are read over. */
 const POLYLINE = "LWPOLYLINE";
-const POLYLINE_CODES = new Set([
-  0, 5, 6, 8, 10, 20, 30, 38, 39, 40, 41, 42, 43, 48, 60, 62, 70, 90, 100, 210, 220, 230, 330, 370,
-]);
+const X = 10;
+const COUNT = 90;
+/** What stands at each place of a light polyline: x, y, z, widths and the arc to the next. Vertex ids are read over. */
+const OF_PLACE = new Set([X, 20, 30, 40, 41, 42]);
+/** What it says of itself. */
+const OF_POLYLINE = new Set([0, 5, 6, 8, 38, 39, 43, 48, 60, 62, 70, 100, 210, 220, 230, 330, 370]);
+
+type Pair = readonly [code: number, value: string];
+
+/**
+ * A light polyline as its reader needs it: first what it says of itself, then its places, as many as it says. Left as it
+ * came, any other code between two places would have the reader go round for ever.
+ */
+function polylineInOrder(pairs: readonly Pair[]): readonly Pair[] {
+  const first = pairs.findIndex(([code]) => code === X);
+  if (first < 0) return [];
+  const places = pairs.slice(first).filter(([code]) => OF_PLACE.has(code));
+  const count = places.filter(([code]) => code === X).length;
+  return [...pairs.filter(([code]) => OF_POLYLINE.has(code)), [COUNT, String(count)], ...places];
+}
 
 const DAMAGED = "The drawing is damaged: it is not readable as DXF. Save it again and bring in the new file.";
 
@@ -24,8 +40,8 @@ function codeOf(line: string): number | null {
  */
 export function cleanDxf(text: string): string {
   const lines = text.split(/\r\n|\r|\n/);
-  const kept: string[] = [];
-  let entity = "";
+  const kept: Pair[] = [];
+  let polyline: Pair[] | null = null;
   let isEnded = false;
   for (let i = 0; i < lines.length && !isEnded;) {
     const line = lines[i] as string;
@@ -38,12 +54,12 @@ export function cleanDxf(text: string): string {
     if (code === null || value === undefined) throw new CannotBringIn(DAMAGED);
     i += 2;
     if (code === 0) {
-      entity = value.trim();
-      isEnded = entity === "EOF";
+      if (polyline) kept.push(...polylineInOrder(polyline));
+      polyline = value.trim() === POLYLINE ? [] : null;
+      isEnded = value.trim() === "EOF";
     }
-    if (code === COMMENT || (entity === POLYLINE && !POLYLINE_CODES.has(code))) continue;
-    kept.push(String(code), value);
+    if (code !== COMMENT) (polyline ?? kept).push([code, value]);
   }
   if (!isEnded) throw new CannotBringIn(DAMAGED);
-  return `${kept.join("\n")}\n`;
+  return `${kept.map(([code, value]) => `${code}\n${value}`).join("\n")}\n`;
 }

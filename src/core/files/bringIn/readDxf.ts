@@ -178,7 +178,14 @@ export function readDxf(text: string): Drawing {
     }
   };
   // Drawings count y upward; patterns here count it downward.
-  add(dxf.entities, ([x, y]) => [x, 0 - y], "", 0);
+  try {
+    add(dxf.entities, ([x, y]) => [x, 0 - y], "", 0);
+  } catch (error) {
+    // What its reader hands on may lack what its types promise: an arc without a centre, a block without a place.
+    if (error instanceof TypeError)
+      throw new CannotBringIn("A line in the drawing is damaged. Save the drawing again and bring in the new file.");
+    throw error;
+  }
   const code = Number((dxf.header as Record<string, unknown> | undefined)?.$INSUNITS);
   return { strokes, unitMm: UNITS[code] ?? null };
 }
