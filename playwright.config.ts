@@ -15,6 +15,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // Every test starts with an empty browser, which would fetch the whole program to keep it; one test allows that.
+    serviceWorkers: "block",
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? "/usr/bin/chromium",
       args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking"],

@@ -103,6 +103,7 @@ test("the worst job leaves the server free for others", async ({ request }) => {
 });
 
 test.describe("the server gone", () => {
+  test.use({ serviceWorkers: "allow" });
   const port = 4312;
   let server: ChildProcess;
   test.beforeAll(async () => {
