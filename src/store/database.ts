@@ -78,6 +78,7 @@ const isLater = (raw: Kept): boolean => {
   return typeof version === "number" && version > RECORD_VERSION;
 };
 
+const EMPTY: readonly Complaint[] = [{ path: "", says: ["This record holds nothing."] }];
 const LATER: readonly Complaint[] = [{ path: "", says: ["A newer Eland kept this record."] }];
 
 function readStoredJob(raw: Kept): Read<StoredJob> {
@@ -168,35 +169,39 @@ export async function writeJob(id: string, job: Job, readAt: number): Promise<St
   });
 }
 
-/** Removes a job: it lies in the bin until it is put back or the bin is emptied. */
-export async function removeJob(record: StoredJob): Promise<void> {
+function readBinned(raw: Kept): Read<Binned> {
+  const { removed, record } = raw as Partial<Binned>;
+  const read = isLater(raw) || !record ? null : readStoredJob(record);
+  if (!read) return unreadable("bin", raw, "record", isLater(raw), isLater(raw) ? LATER : EMPTY);
+  if (!read.ok) return { ok: false, unreadable: { ...read.unreadable, shelf: "bin", id: raw.id, raw } };
+  return { ok: true, record: { id: raw.id, removed: typeof removed === "string" ? removed : "", record: read.record } };
+}
+
+/** Removes a job: it lies in the bin, beside whatever was removed before, until it is put back or the bin is emptied. */
+export async function removeJob(record: StoredJob): Promise<Binned> {
   const kept = await shelves();
-  const binned: Binned = { id: record.id, removed: new Date().toISOString(), record };
+  const removed = new Date().toISOString();
+  const binned: Binned = { id: `${record.id}|${removed}`, removed, record };
   await kept.put("bin", [binned]);
   await kept.remove("jobs", record.id);
+  return binned;
 }
 
-/** What lies in the bin, last removed first. */
-export async function listBin(): Promise<readonly Binned[]> {
-  const all = (await (await shelves()).all("bin")) as readonly Partial<Binned>[];
-  return all
-    .flatMap(({ id, removed, record }): Binned[] => {
-      const read = record && readStoredJob(record);
-      return read?.ok && id ? [{ id, removed: removed ?? "", record: read.record }] : [];
-    })
-    .sort((a, b) => b.removed.localeCompare(a.removed));
-}
+/** What lies in the bin, last removed first, and what of it cannot be read. */
+export const listBin = (): Promise<Shelf<Binned>> =>
+  readShelf("bin", readBinned, (a, b) => b.removed.localeCompare(a.removed));
 
-/** Puts a removed job back as it was. */
+/** Puts a removed job back as it was; beside the one that has taken its place since, if one has. */
 export async function putBack({ id, record }: Binned): Promise<void> {
-  await writeJob(record.id, record.job, 0);
+  const isTaken = (await findJob(record.id)) !== undefined;
+  await writeJob(isTaken ? id : record.id, record.job, 0);
   await (await shelves()).remove("bin", id);
 }
 
-/** Empties the bin; what lay in it is gone. */
-export async function emptyBin(): Promise<void> {
+/** Throws away what was shown of the bin; what could not be read stays. */
+export async function throwAway(bin: readonly Binned[]): Promise<void> {
   const kept = await shelves();
-  for (const { id } of await kept.all("bin")) await kept.remove("bin", id);
+  for (const { id } of bin) await kept.remove("bin", id);
 }
 
 /** A card is kept once a wearer and day; a second card of the same day takes the place of the first. */

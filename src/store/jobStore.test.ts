@@ -1,7 +1,7 @@
 import "fake-indexeddb/auto";
 import { HAND_BODY, palazzoJob } from "@/core/testing/jobs";
 import {
-  emptyBin,
+  throwAway,
   findJob,
   HeldUnreadable,
   listBin,
@@ -103,13 +103,33 @@ describe("what cannot be read", () => {
 
 describe("the bin", () => {
   test("holds a removed job until it is put back as it was", async () => {
-    await emptyBin();
+    await throwAway((await listBin()).records);
     await writeJob("binned", { ...job, name: "Thrown" }, 0);
     await removeJob(await stored("binned"));
-    expect((await listBin()).map((b) => b.record.job.name)).toEqual(["Thrown"]);
-    for (const binned of await listBin()) await putBack(binned);
+    expect((await listBin()).records.map((b) => b.record.job.name)).toEqual(["Thrown"]);
+    for (const binned of (await listBin()).records) await putBack(binned);
     expect((await stored("binned")).job.name).toBe("Thrown");
-    expect(await listBin()).toEqual([]);
+    expect((await listBin()).records).toEqual([]);
+  });
+});
+
+describe("the bin, used twice for one id", () => {
+  test("keeps both jobs, and puts each back beside what has taken its place; what cannot be read is not thrown away", async () => {
+    await throwAway((await listBin()).records);
+    for (const called of ["First", "Second"]) {
+      await writeJob("again", { ...job, name: called }, 0);
+      await removeJob(await stored("again"));
+      await new Promise((resolve) => setTimeout(resolve, 2));
+    }
+    await (await shelves()).put("bin", [{ id: "torn" }]);
+    const bin = await listBin();
+    expect(bin.records.map((b) => b.record.job.name)).toEqual(["Second", "First"]);
+    expect(bin.unreadable.map((u) => u.id)).toEqual(["torn"]);
+    for (const binned of bin.records) await putBack(binned);
+    expect((await stored("again")).job.name).toBe("Second");
+    expect((await listJobs()).records.map((r) => r.job.name)).toContain("First");
+    await throwAway((await listBin()).records);
+    expect((await listBin()).unreadable.map((u) => u.id)).toEqual(["torn"]);
   });
 });
 

@@ -8,7 +8,6 @@ import {
   centreFolded,
   topWithDartsClosed,
   findEdge,
-  isCutTo,
   partOf,
 } from "../pattern";
 import { type Mm, say } from "../units";
@@ -55,7 +54,8 @@ export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garmen
   const [first, second] = made;
   if (!first || !second) {
     const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
-    if (yokes.length > 0 && yokes.every((p) => isCutTo(p, "yoke", "above"))) return facedWithThemselves(garment, yokes);
+    if (yokes.length > 0 && yokes.every((p) => p.is.cuts.at(-1)?.part === "above"))
+      return facedWithThemselves(garment, yokes);
     return unsettled(
       garment,
       say`The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.`,

@@ -18,6 +18,8 @@ const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJob
 
 const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was not kept. Make room, and try again.";
 
+const NOT_DONE = "The browser’s store is full or blocked, so nothing was changed. Try again.";
+
 /** The start page: jobs with their pattern in miniature, a new job in three choices, files by choosing or dropping. */
 export function Workroom() {
   const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample } = useWorkroom();
@@ -48,15 +50,19 @@ export function Workroom() {
       enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
   }
 
+  /** What the store refuses is said. */
+  const said = (done: Promise<void>): Promise<void> =>
+    done.catch(() => void enqueueSnackbar(NOT_DONE, { variant: "error" }));
+
   async function takeAway(record: StoredJob): Promise<void> {
-    await remove(record);
+    const binned = await remove(record);
     enqueueSnackbar(`${record.job.name || "The job"} was removed.`, {
       action: (key) => (
         <Button
           color="inherit"
           onClick={() => {
             closeSnackbar(key);
-            void restore({ id: record.id, removed: "", record });
+            void said(restore(binned));
           }}
         >
           Put it back
@@ -146,11 +152,17 @@ export function Workroom() {
           }}
         >
           {list.map((record) => (
-            <JobCard key={record.id} record={record} onRemove={() => void takeAway(record)} />
+            <JobCard key={record.id} record={record} onRemove={() => void said(takeAway(record))} />
           ))}
         </ul>
         {room ? <UnreadableList unreadable={room.unreadable} /> : null}
-        {room ? <BinList bin={room.bin} onPutBack={(b) => void restore(b)} onEmpty={() => void emptyBin()} /> : null}
+        {room ? (
+          <BinList
+            bin={room.bin}
+            onPutBack={(b) => void said(restore(b))}
+            onEmpty={() => void said(emptyBin(room.bin))}
+          />
+        ) : null}
       </main>
       {naming ? (
         <NewJobDialog

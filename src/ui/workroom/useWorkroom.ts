@@ -5,7 +5,6 @@ import { useCallback, useEffect, useState } from "react";
 import type { Job } from "@/core/files";
 import {
   cardId,
-  emptyBin,
   findJob,
   keepCards,
   listBin,
@@ -14,6 +13,7 @@ import {
   listStyles,
   putBack,
   removeJob,
+  throwAway,
   writeJob,
   type Binned,
   type StoredJob,
@@ -29,8 +29,8 @@ export interface Workroom {
 
 async function readWorkroom(): Promise<Workroom> {
   const [jobs, cards, styles, bin] = await Promise.all([listJobs(), listCards(), listStyles(), listBin()]);
-  const unreadable = [...jobs.unreadable, ...cards.unreadable, ...styles.unreadable];
-  return { jobs: jobs.records, bin, unreadable };
+  const unreadable = [jobs, cards, styles, bin].flatMap((shelf) => shelf.unreadable);
+  return { jobs: jobs.records, bin: bin.records, unreadable };
 }
 
 /** The workroom of this browser and what can be done in it; null until it is read, and why it could not be. */
@@ -83,8 +83,9 @@ export function useWorkroom() {
 
   const remove = useCallback(
     async (record: StoredJob) => {
-      await removeJob(record);
+      const binned = await removeJob(record);
       await reload();
+      return binned;
     },
     [reload],
   );
@@ -99,10 +100,13 @@ export function useWorkroom() {
   );
 
   /** Throws away what lies in the bin. */
-  const empty = useCallback(async () => {
-    await emptyBin();
-    await reload();
-  }, [reload]);
+  const empty = useCallback(
+    async (bin: readonly Binned[]) => {
+      await throwAway(bin);
+      await reload();
+    },
+    [reload],
+  );
 
   /** Lays out the sample workroom; jobs of it that are already here are left as they are. */
   const addSample = useCallback(async () => {

@@ -1,9 +1,10 @@
 "use client";
+import { DEPTHS } from "./ruleRows";
 import Button from "@mui/material/Button";
 import { useCallback } from "react";
-import { BACKS, SCHOOLS, type BackHow, type DraftedSchool, type ResolvedRules } from "@/core/drafting";
+import { BACKS, SCHOOLS, type BackHow, type DraftedSchool } from "@/core/drafting";
 import type { Compared, Variant } from "@/core/derive/compare";
-import { formatLength, type Mm, type Tape, say, type Words } from "@/core/units";
+import { formatLength, type Mm, type Tape } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
@@ -34,13 +35,6 @@ const ROWS: readonly (readonly [string, (c: Compared) => Mm | undefined])[] = [
   ["Crotch seam", (c) => c.readings?.crotchSeam],
   ["Side seam", (c) => c.readings?.outseam],
   ["Inseam", (c) => c.readings?.inseam],
-];
-
-const DEPTHS: readonly (readonly [ResolvedRules["crotchDepth"]["from"], Words])[] = [
-  ["auto", say`card, else hip / 4 + ${25}`],
-  ["hip4", "hip / 4"],
-  ["crotchLength2", "crotch length / 2"],
-  ["hipLine", "waist to hip"],
 ];
 
 interface Props {

@@ -33,6 +33,14 @@ const steers =
     ways.includes(rules.curve.steer);
 const sharedLeg = (rules: ResolvedRules): boolean => rules.leg.fall === "shared";
 
+/** The ways to come by a crotch depth from the body alone. */
+export const DEPTHS = [
+  ["auto", say`card, else hip / 4 + ${25}`],
+  ["hip4", "hip / 4"],
+  ["crotchLength2", "crotch length / 2"],
+  ["hipLine", "waist to hip"],
+] as const;
+
 /** Every rule of the draft in the order it is drawn; what the chosen construction does not use is not shown. */
 export const RULE_GROUPS: readonly RuleGroup[] = [
   {
@@ -41,14 +49,7 @@ export const RULE_GROUPS: readonly RuleGroup[] = [
       {
         path: ["crotchDepth", "from"],
         label: "Crotch depth from",
-        choices: [
-          ["auto", say`card, else hip / 4 + ${25}`],
-          ["measured", "card"],
-          ["hip4", "hip / 4"],
-          ["crotchLength2", "crotch length / 2"],
-          ["hipLine", "waist to hip"],
-          ["fixed", "a length of my own"],
-        ],
+        choices: [DEPTHS[0], ["measured", "card"], ...DEPTHS.slice(1), ["fixed", "a length of my own"]],
       },
       { path: ["crotchDepth", "value"], label: "Crotch depth", shown: (r) => r.crotchDepth.from === "fixed" },
       { path: ["crotchDepth", "add"], label: "Crotch depth, added", negative: true },
