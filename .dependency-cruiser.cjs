@@ -1,6 +1,7 @@
 // Rooms of the core, in the order of work: each may import the rooms above it, never below.
 const ROOMS = [
   "units",
+  "params",
   "geometry",
   "body",
   "pattern",

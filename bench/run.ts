@@ -81,7 +81,7 @@ function drafts(): Record<string, unknown> {
   const examples: string[] = [];
   for (const school of Object.keys(SCHOOLS) as DraftedSchool[]) {
     for (const how of Object.keys(BACKS) as BackHow[]) {
-      const rules = presetFor(school, how);
+      const rules = presetFor(school, how, "cm");
       for (let seed = 0; seed < DRAFTS; seed++) {
         const body = resolveBody(plausibleBody(seed));
         if (!body.ok) continue;

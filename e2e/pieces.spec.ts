@@ -31,7 +31,7 @@ test.describe("pieces", () => {
 
   test("pockets are added, made too small, caught, and opened again by one press", async ({ page }) => {
     await openStage(page, "pieces", "sample-rope-cigarette");
-    await page.getByRole("button", { name: "Add: in the side seam" }).click();
+    await page.getByRole("button", { name: "Add: in-seam" }).click();
     await expect(cut(page)).toContainText("Pocket bag");
     const opening = page.getByRole("textbox", { name: "Opening", exact: true });
     await opening.fill("10");

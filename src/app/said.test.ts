@@ -1,9 +1,10 @@
+import type { Param } from "@/core/params";
 import { derive, type Derived } from "@/core/derive";
 import { noticesOf } from "@/core/derive/handOver";
 import { tell, tellSum, wordsOn, type Sentence, type Tape, type Words } from "@/core/units";
 import { SAMPLE_JOBS } from "@/store/sampleWorkroom";
-import { RULE_GROUPS } from "./(job)/block/ruleRows";
-import { TRIM_KINDS } from "./(job)/pieces/finishFields";
+import { RULE_SECTIONS } from "@/core/drafting";
+import { FINISHES } from "@/core/finish";
 
 /** Millimetres, told to a maker. */
 const MAKER = /\d ?mm\b/;
@@ -11,6 +12,10 @@ const MAKER = /\d ?mm\b/;
 /** A sentence without what is told in millimetres on every tape: the tolerances of making. */
 const withoutMaking = (sentence: Sentence): Sentence =>
   sentence.filter((part) => typeof part === "string" || part.kind !== "making");
+
+/** What the rows of some parameters say. */
+const rowsOf = (params: Readonly<Record<string, Param>>): Words[] =>
+  Object.values(params).flatMap((p) => [p.label, ...("options" in p ? p.options.map(([, words]) => words) : [])]);
 
 /** Every sentence a derived job says. */
 function sentencesOf(derived: Derived): Sentence[] {
@@ -42,12 +47,13 @@ describe.each(["in", "cm"] as const)("on a card in %s", (tape: Tape) => {
 
   test("no word of the forms does", () => {
     const words: Words[] = [
-      ...RULE_GROUPS.flatMap((g) => g.rows).flatMap((r) => [
-        r.label,
-        ...(r.note ? [r.note] : []),
-        ...(r.choices ?? []).map(([, w]) => w),
+      ...RULE_SECTIONS.flatMap((s) => s.rows).flatMap(({ path: [name], param }) => [
+        ...rowsOf({ [name]: param }),
+        ...(param.note ? [param.note] : []),
       ]),
-      ...TRIM_KINDS.flatMap((k) => k.fields.map((f) => f.label)),
+      ...Object.values(FINISHES)
+        .flat()
+        .flatMap((kind) => [kind.words, ...(kind.note ? [kind.note] : []), ...rowsOf(kind.params)]),
     ];
     expect(words.map((w) => wordsOn(w, tape)).filter((text) => MAKER.test(text))).toEqual([]);
     const other = tape === "in" ? /\bcm\b/ : /\bin\b(?! (the|total|a|front|back))/;

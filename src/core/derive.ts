@@ -25,6 +25,7 @@ import {
   resolveFinish,
   STRETCHES,
   waistLevelEffect,
+  hangsBelow,
   type AllowanceSet,
   type Notion,
   type ResolvedFinish,
@@ -131,6 +132,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
     const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
     const block = job.block.school === "own" ? ownBlockOf(job) : blockOf(measures, levelled);
+    const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,
       unit: job.body.unit,
@@ -139,7 +141,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,
-      ...(finish.hem?.kind === "cuff" && { cuff: finish.hem.depth }),
+      ...(hung && { cuff: hung }),
     };
     const moves = job.moves ?? style.moves;
     const run = meetingHem(context, (given) => runMoves(block, moves, given));

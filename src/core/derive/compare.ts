@@ -1,10 +1,11 @@
-import { Refusal, type Sentence } from "../units";
+import { Refusal, wordsOn, type Sentence, type Tape, type Words } from "../units";
 import type { BodyMeasures } from "../body";
 import {
-  BACKS,
+  RULES,
   draftBlock,
   LEG_JOINS,
   presetFor,
+  schoolRules,
   SCHOOLS,
   type BackHow,
   type Block,
@@ -20,6 +21,8 @@ export interface Variant {
   readonly depth?: ResolvedRules["crotchDepth"]["from"];
 }
 
+type Options = readonly (readonly [string, Words])[];
+
 export interface Compared {
   readonly label: string;
   readonly variant: Variant;
@@ -29,33 +32,29 @@ export interface Compared {
   readonly refused: Sentence | null;
 }
 
-const DEPTHS: Readonly<Record<ResolvedRules["crotchDepth"]["from"], string>> = {
-  auto: "card or hip / 4",
-  measured: "card",
-  hip4: "hip / 4",
-  crotchLength2: "crotch length / 2",
-  hipLine: "hip line",
-  fixed: "fixed",
-};
+const wordsOf = (options: Options, value: string, tape: Tape): string =>
+  wordsOn(options.find(([known]) => known === value)?.[1] ?? value, tape);
 
 /** A variant's name: the school, and what was chosen otherwise. */
-export function variantLabel({ school, back, depth }: Variant): string {
-  const own = SCHOOLS[school];
+export function variantLabel({ school, back, depth }: Variant, tape: Tape): string {
+  const own = schoolRules(school, tape);
   const more = [
-    back && back !== own.rules.back.how ? `back ${BACKS[back].label.toLowerCase()}` : "",
-    depth && depth !== own.rules.crotchDepth.from ? `depth ${DEPTHS[depth]}` : "",
+    back && back !== own.back.how ? `back ${wordsOf(RULES.back.params.how.options, back, tape)}` : "",
+    depth && depth !== own.crotchDepth.from
+      ? `depth ${wordsOf(RULES.crotchDepth.params.from.options, depth, tape)}`
+      : "",
   ].filter(Boolean);
-  return [own.label, ...more].join(", ");
+  return [SCHOOLS[school].label, ...more].join(", ");
 }
 
 /** Drafts the same body in several ways; one that cannot be drafted says why and does not stop the others. */
-export function compareBlocks(measures: BodyMeasures, variants: readonly Variant[]): readonly Compared[] {
+export function compareBlocks(measures: BodyMeasures, variants: readonly Variant[], tape: Tape): readonly Compared[] {
   return variants.map((variant): Compared => {
-    const preset = presetFor(variant.school, variant.back);
+    const preset = presetFor(variant.school, variant.back, tape);
     const rules: ResolvedRules = variant.depth
       ? { ...preset, crotchDepth: { ...preset.crotchDepth, from: variant.depth } }
       : preset;
-    const label = variantLabel(variant);
+    const label = variantLabel(variant, tape);
     try {
       const block = draftBlock(measures, rules);
       return {

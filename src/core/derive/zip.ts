@@ -9,7 +9,7 @@ import {
   type Join,
   type Panel,
 } from "../pattern";
-import type { ResolvedFinish } from "../finish";
+import { opensAt, zipOf, type ResolvedFinish } from "../finish";
 import { bisect, angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { quantity, toDegrees, type Mm, type Quantity, say } from "../units";
 
@@ -44,15 +44,14 @@ export function planZip(
   hip: Quantity,
   finish: ResolvedFinish,
 ): ZipPlan | null {
-  const { fastening } = finish;
-  if (fastening?.kind === "zip-side") return sideZip(panels, joins, waistGirth, hip, fastening.length);
-  if (fastening?.kind !== "zip-centre-back" && fastening?.kind !== "fly") return null;
-  const root = fastening.kind === "fly" ? "front" : "back";
-  const at = fastening.kind === "fly" ? "centre-front" : "centre-back";
+  const [asked, at] = [zipOf(finish), opensAt(finish)];
+  if (asked === null || at === "none") return null;
+  if (at === "side") return sideZip(panels, joins, waistGirth, hip, asked);
+  const root = at === "centre-front" ? "front" : "back";
   const centre = centreOf(panels, joins, root);
   if (!centre) return null;
   const { whole, hipAlong, smoothAlong } = centre;
-  if (fastening.length !== "auto") return { at, length: fastening.length, hipAlong, smoothAlong };
+  if (asked !== "auto") return { at, length: asked, hipAlong, smoothAlong };
   const needed = (hip.mm + 20 - waistGirth) / 2;
   const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), whole * 0.9);
   const why =

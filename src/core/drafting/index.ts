@@ -1,7 +1,7 @@
 export { LEG_JOINS } from "./legJoins";
 export * from "./rules";
 export * from "./schools";
-export * from "./resolveRules";
+
 export * from "./drafter";
 export { ABOVE_HIP, WIDEST_DART } from "./darts";
 export { drawSettledLegs } from "./settleHem";

@@ -8,6 +8,7 @@ import {
   presetFor,
   resolveRules,
   SCHOOLS,
+  schoolRules,
   type BackHow,
   type DraftedSchool,
   type ResolvedRules,
@@ -253,8 +254,8 @@ describe("every school and every back, on random plausible bodies", () => {
   }
 
   test.each(pairs)("%s with the %s back: no bad outline, front and back agree", (school, how) => {
-    const rules = presetFor(school, how);
-    const own = SCHOOLS[school].rules.back.how === how;
+    const rules = presetFor(school, how, "cm");
+    const own = schoolRules(school, "cm").back.how === how;
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => expect(faults(seed, rules)).toEqual([])),
       { numRuns: own ? 200 : 40, seed: 20261123 },
@@ -266,7 +267,7 @@ describe("every school and every back, on random plausible bodies", () => {
       fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => {
         const random = seededRandom(seed ^ 0x5bd1);
         const pick = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
-        const base = presetFor(pick(SCHOOL_IDS), pick(BACK_IDS));
+        const base = presetFor(pick(SCHOOL_IDS), pick(BACK_IDS), "cm");
         const rules: ResolvedRules = {
           ...base,
           waist: { ...base.waist, shaping: pick(["darts", "none", "hipWide", "centreBack"]) },
@@ -294,7 +295,7 @@ describe("every school and every back, on random plausible bodies", () => {
 test("side and inseam agree for every school and back to a hundredth on the hand body", () => {
   for (const school of SCHOOL_IDS)
     for (const how of BACK_IDS) {
-      const [front, back] = draftBlock(hand, presetFor(school, how)).panels;
+      const [front, back] = draftBlock(hand, presetFor(school, how, "cm")).panels;
       const length = (panel: typeof front, id: string): number => pathLength(edgeOf(panel, id).path);
       expect(Math.abs(length(front, "side") - length(back, "side"))).toBeLessThan(0.01);
       expect(length(front, "inseam") - length(back, "inseam")).toBeCloseTo(3, 2);

@@ -1,7 +1,7 @@
 import { type AllowanceKind } from "../pattern";
 import { type Mm, type Unit, type Complaint } from "../units";
-import { lengthWithin } from "./entryReader";
-import type { Allowances } from "./schema";
+import { lengthWithin } from "./readEntry";
+import type { Allowances } from "./allowanceSchema";
 
 /** An allowance at the start and at the end of an edge. */
 export type Running = readonly [Mm, Mm];

@@ -1,7 +1,9 @@
 import type { BodyMeasures } from "../body";
 import { quantity, type Mm, type Quantity, say } from "../units";
 import type { FinishContext, Notion } from "./garment";
-import type { ElasticRule, ResolvedFinish, ResolvedWaist } from "./resolved";
+
+/** How long an elastic is: by a rule, or as chosen. */
+export type ElasticRule = "none" | "waist" | "waist-less" | "hip-less" | Quantity;
 
 /** What elastic or rib stretches to at most, of its relaxed length. */
 export const STRETCHES = 1.8;
@@ -24,14 +26,9 @@ export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): 
   }
 }
 
-/** The elastic of a waist: its rule, where the waist holds one. */
-export function elasticOf({ waist }: ResolvedFinish): ElasticRule {
-  return waist && "elastic" in waist ? waist.elastic : "none";
-}
-
 /** What is drawn into a channel: elastic, cord and its eyelets. */
 export function elasticNotions(
-  waist: Extract<ResolvedWaist, { elastic: ElasticRule }>,
+  waist: { readonly elastic: ElasticRule; readonly drawstring: boolean },
   { measures, hip }: FinishContext,
 ): readonly Notion[] {
   const relaxed = elasticLength(waist.elastic, measures);

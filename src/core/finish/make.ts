@@ -1,50 +1,16 @@
 import { type Join, type Panel } from "../pattern";
-import { quantity, type Mm, say } from "../units";
-import { contourBand } from "./contourBand";
-import { cuffGirth, withCuff } from "./cuff";
-import { elasticNotions } from "./elastic";
-import { withBelt, withTrim } from "./extras";
-import { waistFacing } from "./facing";
-import { withFly, withMockFly } from "./fly";
-import { unsettled, withParts, type FinishContext, type Garment, type Notion } from "./garment";
-import { withHemFacing } from "./hemFacing";
-import { inSeamPocket, patchPocket } from "./otherPockets";
-import { opensAt, pulledOn, type OpensAt } from "./resolve";
-import type { ResolvedFinish, ResolvedWaist } from "./resolved";
-import { slantPocket } from "./slantPocket";
-import { waistStrip } from "./waistStrips";
+import { quantity, say } from "../units";
+import type { Finishing, OpensAt, Room } from "./define";
+import { unsettled, withParts, type Garment, type Notion } from "./garment";
+import { finishKind } from "./kinds";
+import { opensAt, opensByItself, pulledOn, waistIsCutOn } from "./resolve";
+import type { ResolvedFinish } from "./resolved";
 
-/** What the finishes need to know of the pattern they finish. */
-export interface Finishing extends FinishContext {
-  readonly hipLevel: Mm;
-  /** Length of a mock fly down the centre front. */
-  readonly mockFly: Mm;
-  /** What the length has given up for a cuff; its own depth unless a move says so. */
-  readonly cuffDepth: Mm | null;
-}
-
-/** The waist edge, whichever way it is finished. */
-function withWaist(garment: Garment, waist: ResolvedWaist, opens: OpensAt, context: Finishing): Garment {
-  switch (waist.kind) {
-    case "straight-band":
-    case "casing":
-    case "ring-band":
-      return waistStrip(garment, waist, opens, context);
-    case "contour-band":
-      return contourBand(garment, waist, opens);
-    case "facing":
-      return waistFacing(garment, waist.depth.mm, opens);
-    case "cut-on-casing": {
-      const drawn = withParts(garment, { notions: elasticNotions(waist, context) });
-      return garment.panels.some((p) => p.worn?.casings?.waist)
-        ? drawn
-        : unsettled(
-            drawn,
-            say`The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band.`,
-          );
-    }
-  }
-}
+const WHERE: Readonly<Record<Exclude<OpensAt, "none">, string>> = {
+  "centre-back": "centre back",
+  "centre-front": "centre front",
+  side: "side seam",
+};
 
 /**
  * The garment from its style panels: waist, fastening, pockets, hem, belt and trims, in the order in which each takes
@@ -54,7 +20,7 @@ export function finishGarment(
   panels: readonly Panel[],
   joins: readonly Join[],
   finish: ResolvedFinish,
-  context: Finishing,
+  context: Omit<Finishing, "opens">,
 ): Garment {
   const opens = opensAt(finish);
   const zip: readonly Notion[] =
@@ -62,33 +28,35 @@ export function finishGarment(
       ? [{ id: "zip", label: say`Zip`, count: 1, length: quantity(context.zip, "below the sewn waist, at the least") }]
       : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
-  const { waist, fastening, hem } = finish;
-  const cased = panels.some((p) => p.worn?.casings?.waist);
-  if (cased && waist && waist.kind !== "cut-on-casing") {
+  const make = (room: Room, chosen: { readonly kind: string } | null): void => {
+    if (chosen) garment = finishKind(room, chosen.kind)?.make(garment, chosen, { ...context, opens }) ?? garment;
+  };
+  if (finish.waist && !waistIsCutOn(finish) && panels.some((p) => p.worn?.casings?.waist)) {
     garment = unsettled(
       garment,
       say`A casing is cut on to the waist already: take that move out, or let the casing be the waist's finish.`,
     );
-  } else if (waist) garment = withWaist(garment, waist, opens, context);
-  if (fastening?.kind === "fly") garment = withFly(garment, fastening, context);
-  if (fastening?.kind === "mock-fly") garment = withMockFly(garment, context.mockFly, fastening.extension.mm);
+  } else make("waist", finish.waist);
+  make("fastening", finish.fastening);
+  const taken = new Set<string>();
   for (const pocket of finish.pockets ?? []) {
-    if (pocket.kind === "slant") garment = slantPocket(garment, pocket);
-    else if (pocket.kind === "in-seam") garment = inSeamPocket(garment, pocket);
-    else garment = patchPocket(garment, pocket, context.hipLevel);
+    const kind = finishKind("pocket", pocket.kind);
+    const place = kind?.facts.opensIn ?? "";
+    if (kind && taken.has(place)) {
+      garment = unsettled(
+        garment,
+        say`There is a pocket ${place === "side" ? "at the side" : "on the front"} already: the ${kind.words} pocket is left out.`,
+      );
+    } else make("pocket", pocket);
+    taken.add(place);
   }
-  if (hem?.kind === "faced") garment = withHemFacing(garment, hem.depth.mm);
-  if (hem?.kind === "cuff") {
-    const girth = cuffGirth(hem.girth, context.measures);
-    garment = withCuff(garment, girth, context.cuffDepth ?? hem.depth.mm, hem.elastic);
-  }
-  if (finish.belt) garment = withBelt(garment, finish.belt, context);
-  for (const trim of finish.trims) garment = withTrim(garment, trim);
-  if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && fastening?.kind !== "front-placket") {
-    const where = opens === "side" ? "side seam" : opens.replace("-", " ");
+  make("hem", finish.hem);
+  make("belt", finish.belt);
+  for (const trim of finish.trims) make("trim", trim);
+  if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && !opensByItself(finish)) {
     garment = withParts(garment, {
       undecided: [
-        say`The closure is not decided: the ${where} is cut or lies on a fold, so no zip can be set in there.`,
+        say`The closure is not decided: the ${WHERE[opens]} is cut or lies on a fold, so no zip can be set in there.`,
       ],
     });
   }

@@ -1,112 +1,22 @@
-import { type Mm, type Unit, say, type Sentence, type Complaint } from "../units";
+import { type Mm, type Quantity, type Unit, say, type Sentence, type Complaint } from "../units";
+import type { Facts, OpensAt, Room } from "./define";
+import { finishKind } from "./kinds";
+import { readEntry, type Asked, type Entry, type Reading } from "./readEntry";
 import type { Finish } from "./schema";
-import type {
-  ResolvedWaist,
-  ResolvedFastening,
-  ResolvedPocket,
-  ResolvedHem,
-  ResolvedBelt,
-  ResolvedTrim,
-  ResolvedFinish,
-} from "./resolved";
-import { type Entry, EntryReader } from "./entryReader";
+import type { ResolvedFinish } from "./resolved";
+import type { ElasticRule } from "./elastic";
 
-function waistOf(read: EntryReader, kind: ResolvedWaist["kind"]): ResolvedWaist {
-  const channel = () => ({ elastic: read.elastic(), drawstring: read.value("drawstring", false) });
-  switch (kind) {
-    case "straight-band":
-      return {
-        kind,
-        depth: read.length("depth"),
-        sits: read.value("sits", "above"),
-        overlap: read.length("overlap"),
-        fit: read.value("fit", "edge"),
-        contrast: read.value("contrast", false),
-      };
-    case "contour-band":
-      return {
-        kind,
-        depth: read.length("depth"),
-        sits: read.value("sits", "cut"),
-        contrast: read.value("contrast", false),
-      };
-    case "facing":
-      return { kind, depth: read.length("depth") };
-    case "cut-on-casing":
-      return { kind, ...channel() };
-    case "casing":
-      return { kind, depth: read.length("depth"), sits: read.value("sits", "above"), ...channel() };
-    case "ring-band":
-      return {
-        kind,
-        frill: read.length("frill"),
-        channel: read.length("channel"),
-        fit: read.value("fit", "edge"),
-        ...channel(),
-      };
-  }
-}
+/** What is asked of a maker who has not chosen yet. */
+const QUESTIONS = {
+  waist: say`The waist edge is not decided: band, facing or casing.`,
+  fastening: say`The closure is not decided.`,
+  pockets: say`Pockets are not decided.`,
+  hem: say`The hem is not decided.`,
+  inside: say`How the inner edges are finished is not decided.`,
+} as const;
 
-function fasteningOf(read: EntryReader, kind: ResolvedFastening["kind"]): ResolvedFastening {
-  switch (kind) {
-    case "zip-centre-back":
-    case "zip-side":
-      return { kind, length: read.autoLength("length") };
-    case "fly":
-      return {
-        kind,
-        length: read.autoLength("length"),
-        extension: read.length("extension"),
-        grown: read.value("grown", "separate"),
-      };
-    case "mock-fly":
-      return { kind, extension: read.length("extension") };
-    default:
-      return { kind };
-  }
-}
-
-function pocketOf(read: EntryReader, kind: ResolvedPocket["kind"]): ResolvedPocket {
-  switch (kind) {
-    case "slant":
-      return {
-        kind,
-        across: read.autoLength("across"),
-        down: read.length("down"),
-        width: read.length("width"),
-        below: read.length("below"),
-        edge: read.value("edge", "straight"),
-        contrast: read.value("contrast", false),
-      };
-    case "in-seam":
-      return {
-        kind,
-        from: read.length("from"),
-        opening: read.length("opening"),
-        width: read.length("width"),
-        below: read.length("below"),
-      };
-    case "patch":
-      return {
-        kind,
-        opening: read.length("opening"),
-        depth: read.autoLength("depth"),
-        contrast: read.value("contrast", false),
-      };
-  }
-}
-
-function hemOf(read: EntryReader, kind: ResolvedHem["kind"]): ResolvedHem {
-  if (kind === "cuff")
-    return {
-      kind,
-      depth: read.length("depth"),
-      girth: read.autoLength("girth"),
-      elastic: read.value("elastic", false),
-    };
-  if (kind === "turned" || kind === "bonded") return { kind, depth: read.autoLength("depth") };
-  return { kind, depth: read.length("depth") };
-}
+const asEntry = (value: unknown): Entry | undefined =>
+  typeof value === "object" && value !== null ? (value as Entry) : undefined;
 
 /** Lays the maker's finish over the style's and reads its lengths; errors name their path. */
 export function resolveFinish(
@@ -116,103 +26,99 @@ export function resolveFinish(
 ): { readonly finish: ResolvedFinish; readonly errors: readonly Complaint[] } {
   const errors: Complaint[] = [];
   const undecided: Sentence[] = [];
-  const reader = (room: string, path: string, entry: Entry, usual: unknown): EntryReader =>
-    new EntryReader(
-      room,
-      `finish.${path}`,
-      entry,
-      typeof usual === "object" && usual !== null ? (usual as Entry) : undefined,
-      unit,
-      errors,
-    );
+  const at = (path: string): Reading => ({ path: `finish.${path}`, unit, errors });
+  const read = (room: Room, path: string, entry: Entry, styles: unknown): Asked | null => {
+    const kind = finishKind(room, String(entry.kind ?? room));
+    return kind && readEntry(kind, entry, asEntry(styles), at(path));
+  };
   /** What is chosen in a room; null, and said, while it is undecided. */
-  const chosen = <R extends "waist" | "fastening" | "pockets" | "hem">(
-    room: R,
-    question: Sentence,
-  ): Exclude<Finish[R], "undecided" | undefined> | null => {
+  const chosen = <R extends keyof typeof QUESTIONS>(room: R): Exclude<Finish[R], "undecided" | undefined> | null => {
     const value = own[room] ?? style[room] ?? "undecided";
     if (value !== "undecided") return value as Exclude<Finish[R], "undecided" | undefined>;
-    undecided.push(question);
+    undecided.push(QUESTIONS[room]);
     return null;
   };
-  const waist = chosen("waist", say`The waist edge is not decided: band, facing or casing.`);
-  const fastening = chosen("fastening", say`The closure is not decided.`);
-  const pockets = chosen("pockets", say`Pockets are not decided.`);
-  const hem = chosen("hem", say`The hem is not decided.`);
-  const inside = own.inside ?? style.inside ?? "undecided";
-  if (inside === "undecided") undecided.push(say`How the inner edges are finished is not decided.`);
+  const one = (room: "waist" | "fastening" | "hem"): Asked | null => {
+    const entry = chosen(room);
+    return entry && read(room, room, entry, style[room]);
+  };
+  const several = (room: Room, name: "pockets" | "trims", entries: readonly { readonly kind: string }[]): Asked[] => {
+    const styles = style[name];
+    return entries.flatMap((entry, i) => {
+      const ofStyle = Array.isArray(styles) ? styles.find((s) => s.kind === entry.kind) : undefined;
+      return read(room, `${name}.${i}`, entry, ofStyle) ?? [];
+    });
+  };
+  const [waist, fastening] = [one("waist"), one("fastening")];
+  const pockets = chosen("pockets");
+  const hem = one("hem");
+  const inside = chosen("inside");
   const belt = own.belt ?? style.belt ?? "none";
-  const stylePockets = Array.isArray(style.pockets) ? style.pockets : [];
-  const finish: ResolvedFinish = {
-    waist: waist && waistOf(reader("waist", "waist", waist, style.waist), waist.kind),
-    fastening: fastening && fasteningOf(reader("fastening", "fastening", fastening, style.fastening), fastening.kind),
-    pockets:
-      pockets &&
-      pockets.map((p, i) =>
-        pocketOf(
-          reader(
-            "pocket",
-            `pockets.${i}`,
-            p,
-            stylePockets.find((s) => s.kind === p.kind),
-          ),
-          p.kind,
-        ),
-      ),
-    hem: hem && hemOf(reader("hem", "hem", hem, style.hem), hem.kind),
-    inside: inside === "undecided" ? null : inside,
-    belt: belt === "none" ? null : beltOf(reader("belt", "belt", belt, style.belt)),
-    trims: (own.trims ?? style.trims ?? []).map((trim, i): ResolvedTrim => {
-      if (trim.kind === "flounce-lining") return trim;
-      const read = reader("trim", `trims.${i}`, trim, undefined);
-      return {
-        kind: trim.kind,
-        width: read.length("width"),
-        fullness: trim.fullness ?? 2,
-        contrast: trim.contrast ?? false,
-      };
-    }),
+  const finish = {
+    waist,
+    fastening,
+    pockets: pockets && several("pocket", "pockets", pockets),
+    hem,
+    inside,
+    belt: belt === "none" ? null : read("belt", "belt", belt, style.belt),
+    trims: several("trim", "trims", own.trims ?? style.trims ?? []),
     undecided,
   };
-  return { finish, errors };
+  return { finish: finish as unknown as ResolvedFinish, errors };
 }
 
-function beltOf(read: EntryReader): ResolvedBelt {
-  return {
-    width: read.length("width"),
-    length: read.autoLength("length"),
-    loops: read.value("loops", 5),
-    loopWidth: read.length("loopWidth"),
-  };
+/** What the rest has to know of the finish chosen for a part of the garment; null while it is undecided. */
+function factsOf<R extends "waist" | "fastening" | "hem">(finish: ResolvedFinish, room: R): Facts<object>[R] | null {
+  const chosen = finish[room];
+  return chosen && (finishKind(room, chosen.kind)?.facts ?? null);
 }
 
-/** Where the garment opens; `none` where it is pulled on, or nobody has said. */
-export type OpensAt = "centre-back" | "centre-front" | "side" | "none";
-
-export function opensAt(finish: ResolvedFinish): OpensAt {
-  switch (finish.fastening?.kind) {
-    case "zip-centre-back":
-      return "centre-back";
-    case "zip-side":
-      return "side";
-    case "fly":
-    case "front-placket":
-      return "centre-front";
-    default:
-      return "none";
-  }
-}
+/** Where the garment opens. */
+export const opensAt = (finish: ResolvedFinish): OpensAt => factsOf(finish, "fastening")?.opens ?? "none";
 
 /** True where the garment is said to be pulled on, without an opening. */
-export const pulledOn = ({ fastening }: ResolvedFinish): boolean =>
-  fastening?.kind === "none" || fastening?.kind === "mock-fly";
+export const pulledOn = (finish: ResolvedFinish): boolean => factsOf(finish, "fastening")?.isPulledOn ?? false;
+
+/** True where nothing has to be set in for it to open. */
+export const opensByItself = (finish: ResolvedFinish): boolean => factsOf(finish, "fastening")?.opensByItself ?? false;
+
+/** The zip below the sewn waist as asked; null where it closes without one. */
+export const zipOf = (finish: ResolvedFinish): Quantity | "auto" | null =>
+  (finish.fastening && factsOf(finish, "fastening")?.zip?.(finish.fastening)) ?? null;
+
+/** How far a centre is cut beyond its seam for the fastening, and whether that seam stays shut. */
+export function grownCentre(finish: ResolvedFinish): { readonly width: Mm; readonly isSham: boolean } | null {
+  const facts = factsOf(finish, "fastening");
+  const width = (finish.fastening && facts?.grows?.(finish.fastening)) ?? null;
+  return width === null ? null : { width, isSham: facts?.isSham ?? false };
+}
+
+/** How deep the hem is turned up, and how often; null where it is sewn to a part, or undecided. */
+export const hemTurnOf = (
+  finish: ResolvedFinish,
+): { readonly depth: Quantity | "auto"; readonly times: number } | null =>
+  (finish.hem && factsOf(finish, "hem")?.turn?.(finish.hem)) ?? null;
+
+/** What the hem's finish hangs below the leg, which comes off its length; null where it hangs nothing. */
+export const hangsBelow = (finish: ResolvedFinish): Quantity | null =>
+  (finish.hem && factsOf(finish, "hem")?.hangs?.(finish.hem)) ?? null;
 
 /**
  * What the finish does to the levels before the block is drawn: what sits on the waist comes off the panels, a contour
  * band that stands above the waist is drawn on to them first.
  */
-export function waistLevelEffect({ waist }: ResolvedFinish): Mm {
-  if (waist?.kind === "contour-band") return waist.sits === "above" ? waist.depth.mm : 0;
-  if (waist?.kind === "straight-band" || waist?.kind === "casing") return waist.sits === "on" ? -waist.depth.mm : 0;
-  return 0;
+export const waistLevelEffect = (finish: ResolvedFinish): Mm =>
+  (finish.waist && factsOf(finish, "waist")?.raises?.(finish.waist)) ?? 0;
+
+/** The waist's finish in a few words, and its depth where it has one of its own; null while it is undecided. */
+export function waistTold(finish: ResolvedFinish): { readonly words: string; readonly depth: Mm | null } | null {
+  const facts = factsOf(finish, "waist");
+  return finish.waist && facts ? { words: facts.told, depth: facts.depth?.(finish.waist) ?? null } : null;
 }
+
+/** True where the waist's finish is the casing that a move cuts on. */
+export const waistIsCutOn = (finish: ResolvedFinish): boolean => factsOf(finish, "waist")?.isCutOn ?? false;
+
+/** The elastic of a waist: its rule, where the waist holds one. */
+export const elasticOf = ({ waist }: ResolvedFinish): ElasticRule =>
+  waist && "elastic" in waist ? waist.elastic : "none";

@@ -47,12 +47,12 @@ describe("the width budget", () => {
 
 describe("schools compared on one body", () => {
   test("each is drafted by its own preset; one that cannot be says why and stops no other", () => {
-    const compared = compareBlocks(shape.measures, [
-      { school: "proportional" },
-      { school: "traced", back: "hinged" },
-      { school: "hinged", depth: "hipLine" },
-    ]);
-    expect(compared.map((c) => c.label)).toEqual(["Proportional", "Traced, back hinged", "Hinged, depth hip line"]);
+    const compared = compareBlocks(
+      shape.measures,
+      [{ school: "proportional" }, { school: "traced", back: "hinged" }, { school: "hinged", depth: "hipLine" }],
+      "cm",
+    );
+    expect(compared.map((c) => c.label)).toEqual(["Proportional", "Traced, back hinged", "Hinged, depth waist to hip"]);
     expect(compared[0]?.readings?.crotchSeam).toBeGreaterThan(600);
     expect(compared[1]?.block?.numbers.opening?.mm).toBeCloseTo(50, 6);
     // The hip line itself leaves no room for a crotch line below it.
@@ -60,7 +60,7 @@ describe("schools compared on one body", () => {
   });
 
   test("a variant is named by what it changes alone", () => {
-    expect(variantLabel({ school: "eased-metric", back: "repeated", depth: "auto" })).toBe("Eased metric");
+    expect(variantLabel({ school: "eased-metric", back: "repeated", depth: "auto" }, "cm")).toBe("Eased metric");
   });
 });
 

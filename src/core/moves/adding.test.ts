@@ -1,9 +1,10 @@
 import { registry } from "../registry";
-import { randomValue } from "../testing/randomMoves";
+import { randomValue } from "../testing/randomParams";
 import { seededRandom } from "../testing/bodies";
 import { complaintsOfSchema, Refusal, say, tell } from "../units";
 import { MOVES, type Move, type MoveContext } from ".";
-import { askedLength, choice, defineMove, length } from "./define";
+import { choice, length } from "../params";
+import { askedLength, defineMove } from "./define";
 
 // The worked example of docs/adding.md: one file, and one line in the registry.
 const PARAMS = {

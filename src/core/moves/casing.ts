@@ -1,4 +1,5 @@
-import { askedLength, defineMove, choice, length } from "./define";
+import { choice, length } from "../params";
+import { askedLength, defineMove } from "./define";
 import { placket } from "./placket";
 import { edgesWithRole, type Edge, type Panel, mirroredIn, EDGE_ROLES } from "../pattern";
 import {

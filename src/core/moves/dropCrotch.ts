@@ -1,4 +1,5 @@
-import { askedLength, defineMove, length } from "./define";
+import { length } from "../params";
+import { askedLength, defineMove } from "./define";
 import type { PanelPlan } from "../drafting";
 import { quantity, say, Refusal, range } from "../units";
 import { landmarkHandles, levelHandle } from "./level";

@@ -1,4 +1,5 @@
-import { defineMove, namedLength, length, choice, number, type StatedOf } from "./define";
+import { namedLength, length, choice, number, type StatedOf } from "../params";
+import { defineMove } from "./define";
 import {
   against,
   along,

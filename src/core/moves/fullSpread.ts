@@ -1,4 +1,5 @@
-import { askedLength, defineMove, length, choice } from "./define";
+import { length, choice } from "../params";
+import { askedLength, defineMove } from "./define";
 import {
   halvesOf,
   landmarkOf,

@@ -1,4 +1,5 @@
-import { askedLength, defineMove, choice, length } from "./define";
+import { choice, length } from "../params";
+import { askedLength, defineMove } from "./define";
 import { split } from "./split";
 import {
   against,

@@ -18,7 +18,6 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export { type LengthParam, type NumberParam, type Param } from "./define";
 export { garmentLengthSchema } from "./setLength";
 export { levelSchema } from "./level";
 

@@ -1,4 +1,4 @@
-import { type Param } from "./define";
+import { type Param } from "../params";
 import { type Join, type Panel, type Drawing } from "../pattern";
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";

@@ -8,7 +8,7 @@ import { STYLES } from "../styles";
 import { shapeOf } from "../testing/jobs";
 import { jobWith, STRAIGHT, type Line } from "../testing/worksheet";
 import { seededRandom } from "../testing/bodies";
-import { randomValue } from "../testing/randomMoves";
+import { randomValue } from "../testing/randomParams";
 
 const garments = readdirSync("samples/garments").map((file): readonly [string, Job] => {
   return [file, jobFrom(JSON.parse(readFileSync(join("samples/garments", file), "utf8")))];

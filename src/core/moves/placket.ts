@@ -1,4 +1,5 @@
-import { askedLength, defineMove, choice, length, type StatedOf } from "./define";
+import { choice, length, type StatedOf } from "../params";
+import { askedLength, defineMove } from "./define";
 import { split } from "./split";
 import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../pattern";
 import {

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { askedLength, defineMove, choice, number, length, namedLength, type StatedOf } from "./define";
+import { choice, number, length, namedLength, type StatedOf } from "../params";
+import { askedLength, defineMove } from "./define";
 import { type Fold } from "../pattern";
 import { quantity, type LengthInput, type Quantity, Refusal, range, say } from "../units";
 import { numberOr, paramOr, styleParam } from "./auto";

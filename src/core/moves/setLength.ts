@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { defineMove, namedLength as lengthOrName, statedLength } from "./define";
+import { namedLength as lengthOrName, statedLength } from "../params";
+import { defineMove } from "./define";
 import type { BodyMeasures } from "../body";
 import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";

@@ -1,4 +1,5 @@
-import { defineMove, namedLength, length, statedLength, type StatedOf } from "./define";
+import { namedLength, length, statedLength, type StatedOf } from "../params";
+import { defineMove } from "./define";
 import { isOf, legOf, rimLength, type Panel } from "../pattern";
 import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
 import { quantity, type Mm, type Quantity, say, Refusal, range, isStated } from "../units";

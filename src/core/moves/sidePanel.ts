@@ -1,4 +1,5 @@
-import { askedLength, defineMove, length, number, choice } from "./define";
+import { length, number, choice } from "../params";
+import { askedLength, defineMove } from "./define";
 import {
   against,
   along,

@@ -1,4 +1,5 @@
-import { defineMove, choice, length } from "./define";
+import { choice, length } from "../params";
+import { defineMove } from "./define";
 import {
   edgeOf,
   isOf,

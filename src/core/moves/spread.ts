@@ -1,4 +1,5 @@
-import { defineMove, length, statedLength, onTable, type StatedOf } from "./define";
+import { length, statedLength, onTable, type StatedOf } from "../params";
+import { defineMove } from "./define";
 import {
   edgeOf,
   edgesWithRole,

@@ -1,4 +1,5 @@
-import { defineMove, length } from "./define";
+import { length } from "../params";
+import { defineMove } from "./define";
 import { landmarkOf, panelOutline, sectionWidth } from "../pattern";
 import { ABOVE_HIP, drawSettledLegs, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { pointRotate, type Point } from "../geometry";

@@ -1,4 +1,5 @@
-import { defineMove, choice, statedLength } from "./define";
+import { choice, statedLength } from "../params";
+import { defineMove } from "./define";
 import { hipWideWaists, WIDEST_DART, type LegPlan, type PanelPlan } from "../drafting";
 import { quantity, type Mm, Refusal, say } from "../units";
 import { readParam } from "./auto";

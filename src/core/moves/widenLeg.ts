@@ -1,4 +1,5 @@
-import { askedLength, defineMove, length, number, statedLength } from "./define";
+import { length, number, statedLength } from "../params";
+import { askedLength, defineMove } from "./define";
 import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { quantity, type Mm, Refusal, say, range, ratio } from "../units";
 import { hemGirthOr, paramOr } from "./auto";

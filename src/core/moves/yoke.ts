@@ -1,4 +1,5 @@
-import { askedLength, defineMove, choice, length, flag, type StatedOf } from "./define";
+import { choice, length, flag, type StatedOf } from "../params";
+import { askedLength, defineMove } from "./define";
 import { edgeOf, edgesWithRole, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
 import { pathAt, pathLength, type Point } from "../geometry";
 import { quantity, type Mm, say } from "../units";

@@ -1,8 +1,7 @@
 "use client";
-import { DEPTHS } from "./ruleRows";
 import Button from "@mui/material/Button";
 import { useCallback } from "react";
-import { BACKS, SCHOOLS, type BackHow, type DraftedSchool } from "@/core/drafting";
+import { RULES, schoolRules, SCHOOLS, type DraftedSchool } from "@/core/drafting";
 import type { Compared, Variant } from "@/core/derive/compare";
 import { formatLength, type Mm, type Tape } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -13,6 +12,9 @@ import { Length } from "@/ui/Length";
 import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
 import { inkOf } from "./compareInk";
+
+/** The ways to come by a crotch depth from the body alone. */
+const DEPTHS = RULES.crotchDepth.params.from.options.filter(([from]) => from !== "measured" && from !== "fixed");
 
 const MOST = 5;
 const LEAST = 2;
@@ -79,13 +81,13 @@ export function ComparePane({ variants, compared, onChange }: Props) {
           />
           <Choice
             label="Back"
-            value={variant.back ?? SCHOOLS[variant.school].rules.back.how}
-            options={Object.entries(BACKS).map(([how, { label }]) => [how as BackHow, label] as const)}
+            value={variant.back ?? schoolRules(variant.school, tape).back.how}
+            options={RULES.back.params.how.options}
             onChange={(back) => change(i, { back })}
           />
           <Choice
             label="Crotch depth from"
-            value={variant.depth ?? SCHOOLS[variant.school].rules.crotchDepth.from}
+            value={variant.depth ?? schoolRules(variant.school, tape).crotchDepth.from}
             options={DEPTHS}
             onChange={(depth) => change(i, { depth })}
           />

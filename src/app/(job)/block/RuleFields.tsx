@@ -1,8 +1,8 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import type { Job } from "@/core/files";
-import { schoolRules, type ResolvedRules } from "@/core/drafting";
-import { formatLength, keptText, wordsOn } from "@/core/units";
+import { isUsed, RULE_SECTIONS, ruleAt, schoolRules, type RuleRow } from "@/core/drafting";
+import { formatLength, keptText, tapeOf, wordsOn } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -10,16 +10,8 @@ import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
-import { RULE_GROUPS, type RuleRow } from "./ruleRows";
 
 type Value = string | number | boolean;
-
-/** A rule's value in resolved rules. */
-function valueAt(rules: ResolvedRules, path: RuleRow["path"]): Value {
-  const group = (rules as unknown as Record<string, Value | Record<string, Value>>)[path[0]] as
-    Value | Record<string, Value>;
-  return path.length === 1 ? (group as Value) : ((group as Record<string, Value>)[path[1]] as Value);
-}
 
 /** Sets or, with undefined, puts back one rule of a job. */
 function setRule(draft: Job, path: RuleRow["path"], value: Value | undefined): void {
@@ -51,11 +43,11 @@ export function RuleFields() {
           <Quiet onPress={() => changeJob((draft) => void (draft.block.rules = {}))}>Put all rules back</Quiet>
         </p>
       ) : null}
-      {RULE_GROUPS.map(({ title, rows }) => {
-        const shown = rows.filter((row) => row.shown?.(shape.rules) ?? true);
+      {RULE_SECTIONS.map(({ section, rows }) => {
+        const shown = rows.filter((row) => isUsed(row, shape.rules));
         return shown.length === 0 ? null : (
-          <section key={title} aria-label={`Rules: ${title}`} style={{ marginBottom: 12 }}>
-            <PaneHeading>{title}</PaneHeading>
+          <section key={section} aria-label={`Rules: ${section}`} style={{ marginBottom: 12 }}>
+            <PaneHeading>{section}</PaneHeading>
             {shown.map((row) => (
               <Rule key={row.path.join(".")} row={row} />
             ))}
@@ -72,19 +64,21 @@ function Rule({ row }: { readonly row: RuleRow }) {
   if (!shape) return null;
   const path = row.path.join(".");
   const changed = shape.changedRules.find((c) => c.path === path);
-  const value = valueAt(shape.rules, row.path);
+  const value = ruleAt(shape.rules, row.path);
   // The way of making the back is the school's own; its numbers are those of the back that was chosen.
-  const preset = valueAt(path === "back.how" ? schoolRules(job.block.school) : shape.presetRules, row.path);
-  const words = (v: Value): string =>
-    typeof v === "number"
-      ? formatLength(v, tape)
-      : typeof v === "boolean"
-        ? v
-          ? "yes"
-          : "no"
-        : wordsOn(row.choices?.find(([word]) => word === v)?.[1] ?? row.word?.[1] ?? v, tape);
+  const preset = ruleAt(
+    path === "back.how" ? schoolRules(job.block.school, tapeOf(job.body.unit)) : shape.presetRules,
+    row.path,
+  );
+  const { param } = row;
+  const words = (v: Value): string => {
+    if (typeof v === "number") return formatLength(v, tape);
+    if (param.as === "flag") return v ? param.yes : param.no;
+    if (param.as === "choice") return wordsOn(param.options.find(([word]) => word === v)?.[1] ?? "", tape);
+    return param.as === "length" ? (param.word?.[1] ?? "") : String(v);
+  };
   return (
-    <div title={row.note && wordsOn(row.note, tape)} style={{ fontWeight: changed ? 700 : undefined }}>
+    <div title={param.note && wordsOn(param.note, tape)} style={{ fontWeight: changed ? 700 : undefined }}>
       <RuleControl row={row} value={value} />
       {changed ? (
         <div style={{ color: "var(--quiet)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}>
@@ -99,37 +93,39 @@ function Rule({ row }: { readonly row: RuleRow }) {
 }
 
 function RuleControl({ row, value }: { readonly row: RuleRow; readonly value: Value }) {
+  const { param } = row;
   const { job, fault } = useOpenJob();
   const tape = useView((v) => v.tape);
   const set = (next: Value | undefined): void => changeJob((draft) => setRule(draft, row.path, next));
-  if (row.choices)
+  if (param.as === "choice")
     return (
       <Choice
-        label={row.label}
+        label={param.label}
         value={String(value)}
-        options={row.choices}
+        options={param.options}
         width={172}
         onChange={(next) => set(next)}
       />
     );
-  if (row.yes) {
+  if (param.as === "flag") {
     return (
       <label style={{ display: "grid", gridTemplateColumns: "1fr auto", alignItems: "center", minHeight: 34 }}>
-        <span style={{ fontStretch: "85%" }}>{row.label}</span>
+        <span style={{ fontStretch: "85%" }}>{param.label}</span>
         <Checkbox size="small" checked={value === true} onChange={(event) => set(event.target.checked)} />
       </label>
     );
   }
+  if (param.as !== "length") return null;
   return (
     <div style={{ display: "grid", gridTemplateColumns: "1fr 128px", gap: 8, alignItems: "start", minHeight: 34 }}>
-      <span style={{ fontStretch: "85%", paddingTop: 5 }}>{row.label}</span>
+      <span style={{ fontStretch: "85%", paddingTop: 5 }}>{param.label}</span>
       <LengthField
-        label={row.label}
+        label={param.label}
         hideLabel
         allowEmpty
-        negative={row.negative}
+        negative={param.negative}
         text={typeof value === "number" ? formatLength(value, tape) : ""}
-        placeholder={row.word?.[1] ?? ""}
+        placeholder={param.word?.[1] ?? ""}
         unit={tape}
         tape={tape}
         error={faultAt(fault, `block.rules.${row.path.join(".")}`, tape)}

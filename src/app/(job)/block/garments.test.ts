@@ -11,7 +11,7 @@ import { STYLES } from "@/core/styles";
 import { ownMoves, setAtPath } from "@/store/jobStore";
 import type { ZodObject } from "zod";
 import { MOVES } from "@/core/moves";
-import { RULE_GROUPS } from "./ruleRows";
+import { RULE_SECTIONS } from "@/core/drafting";
 
 const FOLDER = join(process.cwd(), "samples/garments");
 const files = readdirSync(FOLDER).filter((f) => f.endsWith(".json"));
@@ -45,7 +45,7 @@ const FAULTS: Readonly<Record<string, readonly string[]>> = {
 /** How much shorter the back inseam is where the block was brought in. */
 const BACK_SHORTER: Readonly<Record<string, number>> = { "loose-sweat": 4.1 };
 
-const onScreen = new Map(RULE_GROUPS.flatMap((g) => g.rows).map((row) => [row.path.join("."), row]));
+const onScreen = new Map(RULE_SECTIONS.flatMap((s) => s.rows).map((row) => [row.path.join("."), row.param]));
 
 test("the garments of this folder are all there", () => {
   expect(files.map((f) => f.replace(".json", "")).sort()).toEqual([
@@ -76,7 +76,7 @@ describe.each(files)("%s", (file) => {
       const row = onScreen.get(path);
       expect([path, row !== undefined]).toEqual([path, true]);
       const value = path.split(".").reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], job.block.rules);
-      if (row?.choices) expect(row.choices.map(([word]) => word)).toContain(value);
+      if (row?.as === "choice") expect(row.options.map(([word]) => word)).toContain(value);
     }
   });
 

@@ -2,6 +2,7 @@
 import { useCallback, useMemo, useState } from "react";
 import { compareBlocks, type Variant } from "@/core/derive/compare";
 import { useView } from "@/store/viewStore";
+import { tapeOf } from "@/core/units";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
 import { FaultNote } from "@/ui/ProofPane";
@@ -30,6 +31,7 @@ const FIRST: readonly Variant[] = [
 /** Stage 2: the base block, the rules it is drawn by, how it is drawn, and what other schools would do. */
 export default function BlockPage() {
   const { job, shape } = useOpenJob();
+  const cardTape = tapeOf(job.body.unit);
   const tape = useView((v) => v.tape);
   const [left, setLeft] = useState<Left>("rules");
   const [right, setRight] = useState<Right>("numbers");
@@ -38,8 +40,8 @@ export default function BlockPage() {
   const comparing = right === "compare";
   const measures = shape?.measures;
   const compared = useMemo(
-    () => (comparing && measures ? compareBlocks(measures, variants) : []),
-    [comparing, measures, variants],
+    () => (comparing && measures ? compareBlocks(measures, variants, cardTape) : []),
+    [comparing, measures, variants, cardTape],
   );
   const steps = shape?.block.steps ?? [];
   const step = Math.min(at, Math.max(1, steps.length));

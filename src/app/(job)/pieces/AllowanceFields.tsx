@@ -10,7 +10,7 @@ import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { JobLengthField } from "@/ui/JobLengthField";
 import { LengthField } from "@/ui/LengthField";
 import { PaneHeading } from "@/ui/StageLayout";
-import { ALLOWANCES } from "./finishFields";
+import { ALLOWANCES } from "./allowanceRows";
 
 const SETS = Object.entries(ALLOWANCE_SETS).map(([id, { label }]) => [id as AllowanceSetId, label] as const);
 

@@ -1,15 +1,17 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
+import TextField from "@mui/material/TextField";
 import { changeJob, setAtPath } from "@/store/jobStore";
 import type { Job } from "@/core/files";
 import type { Quantity } from "@/core/units";
 import { Choice } from "@/ui/Choice";
 import { JobLengthField } from "@/ui/JobLengthField";
-import type { FinishField, FinishKind } from "./finishFields";
+import type { AnyFinish } from "@/core/finish";
+import type { Param } from "@/core/params";
 
 interface Props {
-  readonly kind: FinishKind;
+  readonly kind: AnyFinish;
   /** Where in the job the entry is kept. */
   readonly path: readonly (string | number)[];
   /** The entry as stored, the entry as resolved to millimetres, and what `auto` comes to where that is known. */
@@ -28,17 +30,19 @@ export function FinishEntry(props: Props) {
   const { kind } = props;
   return (
     <>
-      {kind.fields.map((field) => (
-        <Field key={field.key} {...props} field={field} />
+      {Object.entries(kind.params).map(([name, field]) => (
+        <Field key={name} {...props} name={name} field={field} />
       ))}
       {kind.note ? <p style={{ color: "var(--quiet)", fontSize: 13, margin: "0 0 6px" }}>{kind.note}</p> : null}
     </>
   );
 }
 
-function Field({ field, path, own, resolved, known, prepare }: Props & { readonly field: FinishField }) {
-  const value = resolved[field.key];
-  const at = [...path, field.key];
+type FieldProps = Props & { readonly name: string; readonly field: Param };
+
+function Field({ name, field, path, own, resolved, known, prepare }: FieldProps) {
+  const value = resolved[name];
+  const at = [...path, name];
   const set = (next: unknown): void =>
     changeJob((draft) => {
       prepare(draft);
@@ -46,19 +50,19 @@ function Field({ field, path, own, resolved, known, prepare }: Props & { readonl
     });
   switch (field.as) {
     case "length": {
-      const shown = asQuantity(value) ?? known?.[field.key] ?? null;
+      const shown = asQuantity(value) ?? known?.[name] ?? null;
       return (
         <JobLengthField
           label={field.label}
           path={at}
           mm={shown?.mm ?? null}
-          note={shown?.sum ?? ["worked out by itself"]}
-          changed={own[field.key] !== undefined && own[field.key] !== "auto"}
+          note={shown?.sum ?? [field.word?.[1] ?? ""]}
+          changed={own[name] !== undefined && own[name] !== field.word?.[0]}
           prepare={prepare}
         />
       );
     }
-    case "yes":
+    case "flag":
       return (
         <FormControlLabel
           label={field.label}
@@ -66,6 +70,21 @@ function Field({ field, path, own, resolved, known, prepare }: Props & { readonl
           control={<Checkbox size="small" checked={value === true} onChange={(event) => set(event.target.checked)} />}
         />
       );
+    case "number":
+      return (
+        <TextField
+          type="number"
+          label={field.label}
+          value={typeof value === "number" ? value : field.usual}
+          slotProps={{ htmlInput: { min: field.least, max: field.most, step: field.step } }}
+          onChange={(event) => {
+            if (event.target.value !== "") set(Number(event.target.value));
+          }}
+        />
+      );
+    case "table":
+      return null;
+    case "ruled":
     case "choice":
       return (
         <Choice

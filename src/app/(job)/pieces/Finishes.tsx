@@ -1,6 +1,6 @@
 "use client";
 import Button from "@mui/material/Button";
-import type { Finish } from "@/core/finish";
+import { FINISHES, type AnyFinish, type Finish } from "@/core/finish";
 import type { Job } from "@/core/files";
 import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
@@ -9,15 +9,6 @@ import { PaneHeading } from "@/ui/StageLayout";
 import { AllowanceFields } from "./AllowanceFields";
 import { ClothFields } from "./ClothFields";
 import { FinishEntry } from "./FinishEntry";
-import {
-  BELT,
-  FASTENING_KINDS,
-  HEM_KINDS,
-  POCKET_KINDS,
-  TRIM_KINDS,
-  WAIST_KINDS,
-  type FinishKind,
-} from "./finishFields";
 
 type Room = "waist" | "fastening" | "hem";
 type Entry = Readonly<Record<string, unknown>>;
@@ -26,11 +17,11 @@ const ROOMS: readonly {
   readonly room: Room;
   readonly heading: string;
   readonly label: string;
-  readonly kinds: readonly FinishKind[];
+  readonly kinds: readonly AnyFinish[];
 }[] = [
-  { room: "waist", heading: "Waist", label: "Edge", kinds: WAIST_KINDS },
-  { room: "fastening", heading: "Closure", label: "How it opens", kinds: FASTENING_KINDS },
-  { room: "hem", heading: "Hem", label: "How it ends", kinds: HEM_KINDS },
+  { room: "waist", heading: "Waist", label: "Edge", kinds: FINISHES.waist },
+  { room: "fastening", heading: "Closure", label: "How it opens", kinds: FINISHES.fastening },
+  { room: "hem", heading: "Hem", label: "How it ends", kinds: FINISHES.hem },
 ];
 
 const INSIDE = [
@@ -142,7 +133,7 @@ function Pockets() {
         <p style={{ color: "var(--quiet)", margin: "0 0 4px" }}>None.</p>
       ) : null}
       {list.map((pocket, i) => {
-        const kind = POCKET_KINDS.find((k) => k.kind === pocket.kind);
+        const kind = FINISHES.pocket.find((k) => k.kind === pocket.kind);
         if (!kind) return null;
         return (
           <div key={`${i}-${pocket.kind}`} style={{ marginBottom: 8 }}>
@@ -163,7 +154,7 @@ function Pockets() {
         );
       })}
       <div style={{ display: "flex", gap: 6, flexWrap: "wrap" }}>
-        {POCKET_KINDS.map((k) => (
+        {FINISHES.pocket.map((k) => (
           <Button
             key={k.kind}
             size="small"
@@ -184,6 +175,7 @@ function Extras() {
   const { job, shape } = useOpenJob();
   if (!shape) return null;
   const { finish, style } = shape;
+  const [belt] = FINISHES.belt;
   const belted = finish.belt !== null;
   const trims = job.finish?.trims ?? style.finish.trims ?? [];
   return (
@@ -194,7 +186,7 @@ function Extras() {
         value={belted ? "belt" : "none"}
         options={[
           ["none", "none"],
-          ["belt", "belt in loops"],
+          ["belt", belt?.words ?? ""],
         ]}
         onChange={(next) =>
           changeJob((draft) => {
@@ -203,16 +195,16 @@ function Extras() {
           })
         }
       />
-      {finish.belt ? (
+      {finish.belt && belt ? (
         <FinishEntry
-          kind={BELT}
+          kind={belt}
           path={["finish", "belt"]}
           own={asEntry(job.finish?.belt)}
           resolved={asEntry(finish.belt)}
           prepare={(draft) => keepOwn(draft, "belt", style.finish)}
         />
       ) : null}
-      {TRIM_KINDS.map((kind) => {
+      {FINISHES.trim.map((kind) => {
         const i = trims.findIndex((t) => t.kind === kind.kind);
         return (
           <div key={kind.kind}>

@@ -3,7 +3,9 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
-import { MOVES, type LengthParam, type NumberParam, type Param } from "@/core/moves";
+import { MOVES } from "@/core/moves";
+import type { LengthParam, NumberParam, Param } from "@/core/params";
+import type { Words } from "@/core/units";
 import { formatLength, keptText, tellSum, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -110,13 +112,15 @@ const Field = memo(function Field(props: FieldProps) {
       ) : (
         <NumberField {...props} field={field} />
       );
+    // No move asks for a rule or a length yet; what is set on the table alone has no row.
+    case "ruled":
     case "table":
       return null;
   }
 });
 
 interface ChoiceProps extends FieldProps {
-  readonly options: readonly (readonly [string, string])[];
+  readonly options: readonly (readonly [string, Words])[];
   /** What is stated as yes or no is chosen by its words. */
   readonly isFlag: boolean;
 }

@@ -15,7 +15,7 @@ import MenuItem from "@mui/material/MenuItem";
 import { nanoid } from "nanoid";
 import { useCallback, useMemo, useState } from "react";
 import { MOVES } from "@/core/moves";
-import { pulledOn, type ResolvedFinish } from "@/core/finish";
+import { pulledOn, waistTold, type ResolvedFinish } from "@/core/finish";
 import { tellSum } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -107,18 +107,11 @@ const ZIP_WORDS = {
 } as const;
 
 /** How the waist is finished, in a few words with its depth. */
-function FinishWords({ finish: { waist } }: { readonly finish: ResolvedFinish }) {
+function FinishWords({ finish }: { readonly finish: ResolvedFinish }) {
   const tape = useView((v) => v.tape);
-  if (!waist) return <>The waist is undecided</>;
-  const words = {
-    "straight-band": "Finish with a straight band,",
-    "contour-band": "Cut a contour band,",
-    facing: "Turn the waist with a shaped facing,",
-    "cut-on-casing": "Its waist is the casing",
-    casing: "Finish with a separate casing,",
-    "ring-band": "Finish with a frilled ring,",
-  }[waist.kind];
-  const depth = "depth" in waist ? waist.depth.mm : "channel" in waist ? waist.frill.mm + waist.channel.mm : null;
+  const told = waistTold(finish);
+  if (!told) return <>The waist is undecided</>;
+  const { words, depth } = told;
   return (
     <>
       {words}{" "}

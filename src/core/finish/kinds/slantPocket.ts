@@ -9,7 +9,7 @@ import {
   partOf,
   type PartKind,
   type Material,
-} from "../pattern";
+} from "../../pattern";
 import {
   cubic,
   line,
@@ -24,13 +24,45 @@ import {
   polygonSelfCrossing,
   type Path,
   type Point,
-} from "../geometry";
-import { type Mm, say } from "../units";
-import { unsettled, withParts, type Garment } from "./garment";
+} from "../../geometry";
+import { type Mm, say } from "../../units";
+import { unsettled, withParts, type Garment } from "../garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
-import type { ResolvedPocket } from "./resolved";
+import { choice, length, statedLength, type ReadOf } from "../../params";
+import type { Quantity } from "../../units";
+import { defineFinish } from "../define";
+import { CONTRAST } from "./shared";
 
-type Slant = Extract<ResolvedPocket, { kind: "slant" }>;
+const PARAMS = {
+  across: length("From the side seam to the opening, along the waist.", {
+    label: "Across the waist",
+    within: [25, 120],
+    tried: [30, 90],
+  }),
+  down: statedLength("From the waist to the opening's end, down the side seam.", {
+    label: "Down the side",
+    usual: { mm: 170 },
+    within: [60, 260],
+    tried: [100, 220],
+  }),
+  width: statedLength("Width of the bag.", { label: "Width of the bag", usual: { mm: 165 }, within: [80, 260] }),
+  below: statedLength("Depth of the bag below the opening.", {
+    label: "Bag below the opening",
+    usual: { mm: 75 },
+    within: [20, 200],
+  }),
+  edge: choice("Shape of the opening.", {
+    label: "Opening is",
+    options: [
+      ["straight", "straight"],
+      ["curved", "curved"],
+      ["scalloped", "scalloped"],
+    ],
+  }),
+  contrast: { ...CONTRAST, about: "The hip piece that shows is cut from a second cloth." },
+};
+
+type Slant = ReadOf<typeof PARAMS, Quantity>;
 
 const ID = "slant-pocket";
 
@@ -201,10 +233,17 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   );
 }
 
-/** Slant pockets in every front. */
-export function slantPocket(garment: Garment, pocket: Slant): Garment {
-  const fronts = pocketFronts(garment);
-  if (fronts.length === 0)
-    return unsettled(garment, say`No front has a whole corner of waist and side for slant pockets.`);
-  return fronts.reduce((made, front) => pocketOn(made, front, pocket), garment);
-}
+export const slantPocket = defineFinish({
+  room: "pocket",
+  kind: "slant",
+  words: "slant",
+  about: "Opens from the waist to the side seam; facing, hip piece and bag.",
+  params: PARAMS,
+  facts: { opensIn: "side" },
+  make(garment, pocket) {
+    const fronts = pocketFronts(garment);
+    if (fronts.length === 0)
+      return unsettled(garment, say`No front has a whole corner of waist and side for slant pockets.`);
+    return fronts.reduce((made, front) => pocketOn(made, front, pocket), garment);
+  },
+});

@@ -1,8 +1,9 @@
-import { centreOnFold, cutTop, edgesWithRole, isCutTo, isOf, isMain, type Panel, type TopCut } from "../pattern";
-import { say, Refusal } from "../units";
-import { unsettled, type Garment } from "./garment";
-import type { OpensAt } from "./resolve";
-import type { ResolvedWaist } from "./resolved";
+import { centreOnFold, cutTop, edgesWithRole, isCutTo, isOf, isMain, type Panel, type TopCut } from "../../pattern";
+import { say, Refusal, type Quantity } from "../../units";
+import { unsettled, type Garment } from "../garment";
+import { choice, statedLength } from "../../params";
+import { defineFinish, type OpensAt } from "../define";
+import { CONTRAST } from "./shared";
 
 const ID = "contour-band";
 
@@ -12,9 +13,9 @@ type LegRoot = "front" | "back";
  * A contour band: the top of front and back cut off, its darts closed, cut twice so that it faces itself. What is left
  * of the darts stays below, sewn in the panels. Its front lies on the fold where nothing opens there.
  */
-export function contourBand(
+function cutFrom(
   garment: Garment,
-  { depth, contrast }: Extract<ResolvedWaist, { kind: "contour-band" }>,
+  { depth, contrast }: { readonly depth: Quantity; readonly contrast: boolean },
   opens: OpensAt,
 ): Garment {
   const legs = (["front", "back"] as const).flatMap((root) => {
@@ -73,3 +74,33 @@ function asPart(
     },
   };
 }
+
+export const contourBand = defineFinish({
+  room: "waist",
+  kind: "contour-band",
+  words: "contour band",
+  about: "Cut from the top of the panels, its darts closed, faced with itself.",
+  note: "The top of the panels, its darts closed; cut twice, it faces itself.",
+  params: {
+    depth: statedLength("Finished depth of the band.", {
+      label: "Depth",
+      usual: { mm: 50 },
+      within: [30, 120],
+      tried: [30, 90],
+    }),
+    sits: choice("cut: taken from the panels as they are; above: the panels are drawn that much higher first.", {
+      label: "It is",
+      options: [
+        ["cut", "cut from the panels"],
+        ["above", "drawn on above"],
+      ],
+    }),
+    contrast: CONTRAST,
+  },
+  facts: {
+    told: "Cut a contour band,",
+    depth: ({ depth }) => depth.mm,
+    raises: ({ sits, depth }) => (sits === "above" ? depth.mm : 0),
+  },
+  make: (garment, asked, { opens }) => cutFrom(garment, asked, opens),
+});

@@ -1,4 +1,4 @@
-import { along, type Edge, type Join, type Panel, topWithDartsClosed, partOf } from "../pattern";
+import { type Edge, type Panel, topWithDartsClosed, partOf } from "../../pattern";
 import {
   line,
   pathBetween,
@@ -11,98 +11,29 @@ import {
   pointSubtract,
   type Point,
   bisect,
-} from "../geometry";
-import { type Mm, say, Refusal } from "../units";
-import { unsettled, withParts, type Garment, type Mark } from "./garment";
-import {
-  upperEdges,
-  bagEdge,
-  legSuffix,
-  middleOf,
-  placeAt,
-  pocketFronts,
-  shortGrain,
-  type PocketFront,
-} from "./pocketBag";
-import type { ResolvedPocket } from "./resolved";
+} from "../../geometry";
+import { type Mm, say, Refusal } from "../../units";
+import { unsettled, withParts, type Garment } from "../garment";
+import { upperEdges, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
+import { length, statedLength, type ReadOf } from "../../params";
+import type { Quantity } from "../../units";
+import { defineFinish } from "../define";
+import { CONTRAST } from "./shared";
 
-type InSeam = Extract<ResolvedPocket, { kind: "in-seam" }>;
-type Patch = Extract<ResolvedPocket, { kind: "patch" }>;
+const PARAMS = {
+  opening: statedLength("Length of the slanting opening; the hand goes in there.", {
+    label: "Slanting opening",
+    usual: { mm: 150 },
+    within: [60, 260],
+  }),
+  depth: length("From the waist to its lower edge; to the hip line unless chosen.", {
+    label: "Depth from the waist",
+    within: [80, 400],
+  }),
+  contrast: CONTRAST,
+};
 
-/** In-seam pockets: two bag pieces a side, drawn on the front's own side seam and caught in the waist. */
-export function inSeamPocket(garment: Garment, pocket: InSeam): Garment {
-  const fronts = pocketFronts(garment);
-  const [front] = fronts;
-  if (!front) return unsettled(garment, say`No front has a whole corner of waist and side for in-seam pockets.`);
-  // A casing cut on is folded down: the bag is caught where the channel ends.
-  const { waist, side, inward, top } = front;
-  const end = top + pocket.from.mm + pocket.opening.mm;
-  const bagSide = pathBetween(side.path, top, end + 25);
-  if (end + 25 > pathLength(side.path) * 0.8)
-    return unsettled(garment, say`The side seam is too short for the pocket.`);
-  const width = Math.min(pocket.width.mm, pathLength(waist.path) - 4);
-  const from = pathEnd(bagSide);
-  const to: Point = [pathStart(bagSide)[0] + inward * width, pathStart(bagSide)[1]];
-  const opening = placeAt(side, end);
-  const bottom = opening[1] + pocket.below.mm;
-  const edges: readonly Edge[] = [
-    { id: "waist", role: "waist", name: "caught in the waist", path: [line(to, pathStart(bagSide))] },
-    { id: "side", role: "side", name: "side seam", path: bagSide },
-    {
-      id: "bag",
-      role: "style",
-      name: "bag",
-      path: bagEdge(from, to, opening, inward, Math.max(width, pocket.width.mm), bottom),
-    },
-  ];
-  const bag: Panel = {
-    id: "pocket-bag",
-    name: "Pocket bag",
-    is: partOf("pocket-bag", { madeFor: front.panel.id }),
-    half: "both",
-    cutting: {
-      material: "pocketing",
-      pieces: { count: 4, onFold: false, pairs: true },
-      sewn: { style: "pocket" },
-    },
-    edges,
-    landmarks: { openingTop: placeAt(side, top + pocket.from.mm), openingEnd: opening },
-    lines: [shortGrain(middleOf(to, from, [opening[0] + inward * width * 0.5, bottom]), 0.4 * (bottom - to[1]))],
-  };
-  const marks = garment.joins
-    .filter((j) => j.kind === "side")
-    .flatMap((j) =>
-      [j.a, j.b].flatMap((refs) => {
-        const [first] = refs;
-        if (!first) return [];
-        return [top + pocket.from.mm, end].map((at): Mark => ({
-          panel: first.panel,
-          edge: first.edge,
-          along: at,
-          kind: "single",
-          pairs: "pocket-bag",
-        }));
-      }),
-    );
-  const own = [pocket.from.mm, pocket.from.mm + pocket.opening.mm].map((at): Mark => ({
-    panel: "pocket-bag",
-    edge: "side",
-    along: at,
-    kind: "single",
-    pairs: "pocket-bag",
-  }));
-  const join: Join = {
-    id: "pocket-bag",
-    label: "Pocket bag",
-    kind: "cut",
-    by: pocket.kind,
-    how: "equal",
-    leg: "both",
-    a: [along("pocket-bag", "bag")],
-    b: [along("pocket-bag", "bag")],
-  };
-  return withParts(garment, { panels: [bag], joins: [join], marks: [...marks, ...own] });
-}
+type Asked = ReadOf<typeof PARAMS, Quantity>;
 
 /** Where along an edge its distance from a place first reaches `wanted`; null where it never does. */
 function reaches(edge: Edge, from: Point, wanted: Mm): Mm | null {
@@ -149,7 +80,7 @@ function closedTop(
  */
 function patchOn(
   front: PocketFront,
-  pocket: Patch,
+  pocket: Asked,
   hip: Mm,
 ): { readonly patch: Panel; readonly sewnOn: readonly Point[] } | Refusal {
   const { panel, side, top } = front;
@@ -201,7 +132,7 @@ function patchOn(
 }
 
 /** Patch pockets over the closed darts of the fronts, with the place they are sewn on marked. */
-export function patchPocket(garment: Garment, pocket: Patch, hip: Mm): Garment {
+function patches(garment: Garment, pocket: Asked, hip: Mm): Garment {
   const fronts = pocketFronts(garment);
   if (fronts.length === 0)
     return unsettled(garment, say`No front has a whole corner of waist and side for patch pockets.`);
@@ -221,3 +152,14 @@ export function patchPocket(garment: Garment, pocket: Patch, hip: Mm): Garment {
     );
   }, garment);
 }
+
+export const patchPocket = defineFinish({
+  room: "pocket",
+  kind: "patch",
+  words: "patch",
+  about: "Sewn on to the front over the closed dart, from the dart line to the side.",
+  note: "Over the closed dart, doubled.",
+  params: PARAMS,
+  facts: { opensIn: "front" },
+  make: (garment, pocket, { hipLevel }) => patches(garment, pocket, hipLevel),
+});

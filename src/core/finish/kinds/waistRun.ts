@@ -1,6 +1,6 @@
-import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../pattern";
-import type { Garment } from "./garment";
-import type { OpensAt } from "./resolve";
+import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../../pattern";
+import type { Garment } from "../garment";
+import type { OpensAt } from "../define";
 
 /** A stretch of the waist between two places where a band can end: its edges in the order they are sewn. */
 export interface WaistStretch {

@@ -9,10 +9,11 @@ import {
   topWithDartsClosed,
   findEdge,
   partOf,
-} from "../pattern";
-import { type Mm, say } from "../units";
-import { unsettled, withParts, type Garment } from "./garment";
-import type { OpensAt } from "./resolve";
+} from "../../pattern";
+import { type Mm, say } from "../../units";
+import { unsettled, withParts, type Garment } from "../garment";
+import { statedLength } from "../../params";
+import { defineFinish, type OpensAt } from "../define";
 
 const ID = "facing";
 
@@ -21,7 +22,7 @@ const ID = "facing";
  * sewn waist it turns. The centre lies on the fold where nothing opens there. A waist that is cut into parts gets none,
  * and that is said.
  */
-export function waistFacing(garment: Garment, depth: Mm, opens: OpensAt): Garment {
+function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
   const made = (["back", "front"] as const).flatMap((root) => {
     const source = garment.panels.find(
       (p) => isOf(p, root) && p.half === "both" && topWithDartsClosed(p, depth) !== null,
@@ -94,3 +95,20 @@ function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment
     }),
   };
 }
+
+export const waistFacing = defineFinish({
+  room: "waist",
+  kind: "facing",
+  words: "shaped facing",
+  about: "No band: the waist is turned by a shaped facing, its darts closed.",
+  params: {
+    depth: statedLength("Depth of the facing.", {
+      label: "Depth",
+      usual: { mm: 50 },
+      within: [15, 150],
+      tried: [20, 90],
+    }),
+  },
+  facts: { told: "Turn the waist with a shaped facing,", depth: ({ depth }) => depth.mm },
+  make: (garment, { depth }, { opens }) => faced(garment, depth.mm, opens),
+});

@@ -1,7 +1,9 @@
-import { along, edgesWithRole, type Edge, type Join, type Panel, middleGrain, partOf } from "../pattern";
-import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../geometry";
-import { type Mm, say } from "../units";
-import { unsettled, withParts, type Garment } from "./garment";
+import { along, edgesWithRole, type Edge, type Join, type Panel, middleGrain, partOf } from "../../pattern";
+import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../../geometry";
+import { statedLength } from "../../params";
+import { type Mm, say } from "../../units";
+import { defineFinish } from "../define";
+import { unsettled, withParts, type Garment } from "../garment";
 
 /**
  * The lowest part of a panel as a facing of its hem: as deep along both seams as asked, its upper edge square to them.
@@ -41,7 +43,7 @@ function hemStrip(panel: Panel, depth: Mm): Panel | null {
 }
 
 /** A shaped facing for the hem of every panel, sewn to it and at both seams. */
-export function withHemFacing(garment: Garment, depth: Mm): Garment {
+function faced(garment: Garment, depth: Mm): Garment {
   const hemmed = garment.panels.filter((p) => edgesWithRole(p, "hem").length > 0 && !p.worn?.ring);
   const made = hemmed.map((source) => ({ source, panel: hemStrip(source, depth) }));
   const without = made.find((m) => !m.panel);
@@ -67,3 +69,20 @@ export function withHemFacing(garment: Garment, depth: Mm): Garment {
     say`The hem of the ${(without?.source.name ?? "flounce").toLowerCase()} cannot be faced ${depth} deep: turn or roll it there.`,
   );
 }
+
+export const facedHem = defineFinish({
+  room: "hem",
+  kind: "faced",
+  words: "faced",
+  about: "A shaped strip turns the hem.",
+  params: {
+    depth: statedLength("Depth of the facing.", {
+      label: "Depth of the facing",
+      usual: { mm: 50 },
+      within: [20, 120],
+      tried: [25, 80],
+    }),
+  },
+  facts: {},
+  make: (garment, { depth }) => faced(garment, depth.mm),
+});

@@ -1,4 +1,4 @@
-import { isOf, type Edge, type Panel, rimOf } from "../pattern";
+import { isOf, type Edge, type Panel, rimOf } from "../../pattern";
 import {
   cubic,
   line,
@@ -12,9 +12,9 @@ import {
   pointUnit,
   type Path,
   type Point,
-} from "../geometry";
-import type { Mm } from "../units";
-import type { Garment } from "./garment";
+} from "../../geometry";
+import type { Mm } from "../../units";
+import type { Garment } from "../garment";
 
 /** A front whose waist and side meet: where pockets go. */
 export interface PocketFront {

@@ -1,0 +1,166 @@
+import type { Param } from "../../params";
+import { usualOn, type PerTape } from "../../params";
+import {
+  range,
+  readLength,
+  say,
+  tapeOf,
+  type Complaint,
+  type LengthInput,
+  type Mm,
+  type Sentence,
+  type Tape,
+  type Unit,
+} from "../../units";
+import { ANY_RULES, type ResolvedRules, type Rules } from "./known";
+import { BACKS, SCHOOLS, type Preset, type SchoolId } from "../schools";
+
+type RuleValue = Mm | string | boolean;
+type Values = Record<string, Record<string, RuleValue> | RuleValue>;
+
+/** A rule whose value is not the school's own: which, and by whom it was changed. */
+export interface ChangedRule {
+  readonly path: string;
+  readonly by: "style" | "maker";
+}
+
+export interface ResolvedRuleSet {
+  readonly rules: ResolvedRules;
+  /** What rules would be with nothing of the maker's or the style's: the school's, and the chosen back's. */
+  readonly preset: ResolvedRules;
+  readonly changed: readonly ChangedRule[];
+  readonly errors: readonly Complaint[];
+}
+
+/** What a rule's number or choice is where no school says otherwise. */
+function usualOf(param: Param, tape: Tape): RuleValue {
+  switch (param.as) {
+    case "length":
+      return param.word && !param.usual ? param.word[0] : usualOn(param.usual?.mm ?? 0, tape);
+    case "choice":
+    case "ruled":
+      return param.options[0]?.[0] ?? "";
+    case "flag":
+    case "number":
+      return param.usual;
+    case "table":
+      return "";
+  }
+}
+
+/** What every school starts from. */
+const usualRules = (tape: Tape): Values =>
+  Object.fromEntries(
+    Object.entries(ANY_RULES).map(([name, rule]) => [
+      name,
+      rule.is === "one"
+        ? usualOf(rule.param, tape)
+        : Object.fromEntries(Object.entries(rule.params).map(([key, param]) => [key, usualOf(param, tape)])),
+    ]),
+  );
+
+const onTape = (value: PerTape | string | boolean, tape: Tape): RuleValue =>
+  typeof value === "object" ? usualOn(value, tape) : value;
+
+/** Lays a preset over rules, each number as it is usual on the tape. */
+function lay(rules: Values, preset: Preset, tape: Tape): Values {
+  const laid: Values = { ...rules };
+  for (const [name, stated] of Object.entries(preset)) {
+    const group = laid[name];
+    if (typeof group !== "object") laid[name] = onTape(stated as PerTape | string | boolean, tape);
+    else {
+      const own = Object.entries(stated as Readonly<Record<string, PerTape | string>>);
+      laid[name] = { ...group, ...Object.fromEntries(own.map(([key, value]) => [key, onTape(value, tape)])) };
+    }
+  }
+  return laid;
+}
+
+/** The rules of a school on a tape; a block brought in is restyled by the proportional school's. */
+export const schoolRules = (school: SchoolId, tape: Tape): ResolvedRules => presetFor(school, undefined, tape);
+
+/**
+ * The school's rules with its back's own numbers, or, where another back is chosen, that back's numbers over nothing
+ * else: what the school's back left behind is gone.
+ */
+export function presetFor(school: SchoolId, how: ResolvedRules["back"]["how"] | undefined, tape: Tape): ResolvedRules {
+  const { rules } = SCHOOLS[school === "own" ? "proportional" : school];
+  const usual = usualRules(tape);
+  const own = rules.back?.how ?? (usual.back as { how: ResolvedRules["back"]["how"] }).how;
+  const made = { back: { ...BACKS[how ?? own].preset.back, how: how ?? own } };
+  const ofSchool = lay(usual, rules, tape);
+  const laid =
+    how === undefined || how === own
+      ? lay(ofSchool, made, tape)
+      : lay({ ...lay(ofSchool, BACKS[how].preset, tape), back: usual.back as Record<string, RuleValue> }, made, tape);
+  return laid as unknown as ResolvedRules;
+}
+
+type Entry = readonly [group: string, key: string | null, raw: LengthInput | string | boolean];
+
+/** A layer's rules as [group, key, typed value]; rules that are one choice have no key. */
+function entriesOf(rules: Rules): Entry[] {
+  return Object.entries(rules).flatMap(([name, values]): Entry[] => {
+    const rule = ANY_RULES[name];
+    if (values === undefined || !rule) return [];
+    if (typeof values !== "object") return [[name, rule.is === "group" ? (rule.alone ?? null) : null, values]];
+    return Object.entries(values as Readonly<Record<string, LengthInput | undefined>>).flatMap(([key, raw]): Entry[] =>
+      raw === undefined ? [] : [[name, key, raw]],
+    );
+  });
+}
+
+/**
+ * Lays a school's preset, the style's rules and the maker's own over each other and reads their lengths. A back
+ * chosen by a layer brings its own preset. Returns the rules in millimetres with the list of what differs from the
+ * school (or from the chosen back), or errors with paths.
+ */
+export function resolveRules(
+  school: SchoolId,
+  layers: readonly { readonly by: "style" | "maker"; readonly rules: Rules }[],
+  unit: Unit,
+): ResolvedRuleSet {
+  const tape = tapeOf(unit);
+  const how = layers.map((l) => l.rules.back?.how).findLast((h) => h !== undefined);
+  const preset = presetFor(school, how, tape);
+  const base = preset as unknown as Values;
+  const resolved: Values = structuredClone(base);
+  const changed = new Map<string, ChangedRule>();
+  const errors: Complaint[] = [];
+  for (const { by, rules } of layers) {
+    for (const [name, key, raw] of entriesOf(rules)) {
+      const path = key === null ? name : `${name}.${key}`;
+      const rule = ANY_RULES[name];
+      const param = rule?.is === "one" ? rule.param : rule?.params[key ?? ""];
+      const read = readRule(param, raw, unit);
+      if (!read.ok) {
+        errors.push({ path: `block.rules.${path}`, says: read.says });
+        continue;
+      }
+      const group = resolved[name];
+      if (key === null) resolved[name] = read.value;
+      else if (typeof group === "object") group[key] = read.value;
+      changed.delete(path);
+      const own = key === null ? base[name] : (base[name] as Record<string, RuleValue>)[key];
+      const isSchools = path === "back.how" ? schoolRules(school, tape).back.how === read.value : own === read.value;
+      if (!isSchools) changed.set(path, { path, by });
+    }
+  }
+  return { rules: resolved as unknown as ResolvedRules, preset, changed: [...changed.values()], errors };
+}
+
+function readRule(
+  param: Param | undefined,
+  raw: LengthInput | string | boolean,
+  unit: Unit,
+): { readonly ok: true; readonly value: RuleValue } | { readonly ok: false; readonly says: Sentence } {
+  if (param?.as !== "length" || raw === param.word?.[0]) return { ok: true, value: raw as RuleValue };
+  const read = readLength(raw as LengthInput, unit);
+  if (!read.ok) return { ok: false, says: [read.message] };
+  const { within, refusal } = param;
+  if (within && (read.mm < within[0] || read.mm > within[1])) {
+    const limits = range(...within);
+    return { ok: false, says: refusal?.(limits) ?? say`Choose ${limits} here.` };
+  }
+  return { ok: true, value: read.mm };
+}

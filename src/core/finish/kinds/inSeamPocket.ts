@@ -1,0 +1,110 @@
+import { along, type Edge, type Join, type Panel, partOf } from "../../pattern";
+import { line, pathBetween, pathEnd, pathLength, pathStart, type Point } from "../../geometry";
+import { say } from "../../units";
+import { unsettled, withParts, type Garment, type Mark } from "../garment";
+import { bagEdge, middleOf, placeAt, pocketFronts, shortGrain } from "./pocketBag";
+import { statedLength, type ReadOf } from "../../params";
+import type { Quantity } from "../../units";
+import { defineFinish } from "../define";
+
+const PARAMS = {
+  from: statedLength("From the waist down to the opening.", {
+    label: "Below the waist",
+    usual: { mm: 50 },
+    within: [15, 150],
+  }),
+  opening: statedLength("Length of the opening.", { label: "Opening", usual: { mm: 150 }, within: [60, 260] }),
+  width: statedLength("Width of the bag.", { label: "Width of the bag", usual: { mm: 160 }, within: [80, 260] }),
+  below: statedLength("Depth of the bag below the opening.", {
+    label: "Bag below the opening",
+    usual: { mm: 100 },
+    within: [20, 200],
+  }),
+};
+
+type Asked = ReadOf<typeof PARAMS, Quantity>;
+
+/** In-seam pockets: two bag pieces a side, drawn on the front's own side seam and caught in the waist. */
+function inSeam(garment: Garment, pocket: Asked): Garment {
+  const fronts = pocketFronts(garment);
+  const [front] = fronts;
+  if (!front) return unsettled(garment, say`No front has a whole corner of waist and side for in-seam pockets.`);
+  // A casing cut on is folded down: the bag is caught where the channel ends.
+  const { waist, side, inward, top } = front;
+  const end = top + pocket.from.mm + pocket.opening.mm;
+  const bagSide = pathBetween(side.path, top, end + 25);
+  if (end + 25 > pathLength(side.path) * 0.8)
+    return unsettled(garment, say`The side seam is too short for the pocket.`);
+  const width = Math.min(pocket.width.mm, pathLength(waist.path) - 4);
+  const from = pathEnd(bagSide);
+  const to: Point = [pathStart(bagSide)[0] + inward * width, pathStart(bagSide)[1]];
+  const opening = placeAt(side, end);
+  const bottom = opening[1] + pocket.below.mm;
+  const edges: readonly Edge[] = [
+    { id: "waist", role: "waist", name: "caught in the waist", path: [line(to, pathStart(bagSide))] },
+    { id: "side", role: "side", name: "side seam", path: bagSide },
+    {
+      id: "bag",
+      role: "style",
+      name: "bag",
+      path: bagEdge(from, to, opening, inward, Math.max(width, pocket.width.mm), bottom),
+    },
+  ];
+  const bag: Panel = {
+    id: "pocket-bag",
+    name: "Pocket bag",
+    is: partOf("pocket-bag", { madeFor: front.panel.id }),
+    half: "both",
+    cutting: {
+      material: "pocketing",
+      pieces: { count: 4, onFold: false, pairs: true },
+      sewn: { style: "pocket" },
+    },
+    edges,
+    landmarks: { openingTop: placeAt(side, top + pocket.from.mm), openingEnd: opening },
+    lines: [shortGrain(middleOf(to, from, [opening[0] + inward * width * 0.5, bottom]), 0.4 * (bottom - to[1]))],
+  };
+  const marks = garment.joins
+    .filter((j) => j.kind === "side")
+    .flatMap((j) =>
+      [j.a, j.b].flatMap((refs) => {
+        const [first] = refs;
+        if (!first) return [];
+        return [top + pocket.from.mm, end].map((at): Mark => ({
+          panel: first.panel,
+          edge: first.edge,
+          along: at,
+          kind: "single",
+          pairs: "pocket-bag",
+        }));
+      }),
+    );
+  const own = [pocket.from.mm, pocket.from.mm + pocket.opening.mm].map((at): Mark => ({
+    panel: "pocket-bag",
+    edge: "side",
+    along: at,
+    kind: "single",
+    pairs: "pocket-bag",
+  }));
+  const join: Join = {
+    id: "pocket-bag",
+    label: "Pocket bag",
+    kind: "cut",
+    by: "in-seam",
+    how: "equal",
+    leg: "both",
+    a: [along("pocket-bag", "bag")],
+    b: [along("pocket-bag", "bag")],
+  };
+  return withParts(garment, { panels: [bag], joins: [join], marks: [...marks, ...own] });
+}
+
+export const inSeamPocket = defineFinish({
+  room: "pocket",
+  kind: "in-seam",
+  words: "in-seam",
+  about: "Opens in the side seam; the bag is caught in the waist.",
+  params: PARAMS,
+  facts: { opensIn: "side" },
+  make: inSeam,
+});

@@ -1,0 +1,57 @@
+import { choice, statedLength } from "../../params";
+import { defineFinish } from "../define";
+import { CONTRAST, FIT } from "./shared";
+import { withStrip } from "./waistStrip";
+
+export const straightBand = defineFinish({
+  room: "waist",
+  kind: "straight-band",
+  words: "straight band",
+  about: "A folded strip sewn to the waist, with an underlap at the opening.",
+  params: {
+    depth: statedLength("Finished depth of the band.", {
+      label: "Depth",
+      usual: { mm: 40 },
+      within: [15, 150],
+      tried: [20, 90],
+    }),
+    sits: choice(
+      "above: it stands over the waist line; on: its depth is taken off the panels; outside: turned over them.",
+      {
+        label: "It sits",
+        options: [
+          ["above", "above the waist"],
+          ["on", "on the waist"],
+          ["outside", "turned outside"],
+        ],
+      },
+    ),
+    overlap: statedLength("Underlap of the band beyond the opening.", {
+      label: "Underlap",
+      usual: { mm: 30 },
+      within: [0, 100],
+    }),
+    fit: FIT,
+    contrast: CONTRAST,
+  },
+  facts: {
+    told: "Finish with a straight band,",
+    depth: ({ depth }) => depth.mm,
+    raises: ({ sits, depth }) => (sits === "on" ? -depth.mm : 0),
+  },
+  make: (garment, { depth, overlap, fit, contrast }, context) =>
+    withStrip(
+      garment,
+      {
+        id: "waistband",
+        name: "Waistband",
+        part: "waistband",
+        stiffened: true,
+        contrast,
+        depth: depth.mm,
+        overlap: overlap.mm,
+        fit,
+      },
+      context,
+    ),
+});
