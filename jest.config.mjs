@@ -5,6 +5,6 @@ const withNext = nextJest({ dir: "./" });
 export default withNext({
   testEnvironment: "node",
   setupFilesAfterEnv: ["<rootDir>/src/core/testing/matchers.ts"],
-  testMatch: ["<rootDir>/src/**/*.test.ts"],
+  testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
 });

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { schemaOf, type StatedOf } from "../params";
+import { schemaOf } from "../params";
 import type { AnyFinish, EntryOf, Room } from "./define";
 import { FINISHES, KINDS } from "./kinds";
 
@@ -49,6 +49,3 @@ export const finishSchema = z.strictObject({
   trims: z.array(entrySchema("trim")).max(4).describe("What is set into the seams.").optional(),
 });
 export type Finish = z.infer<typeof finishSchema>;
-
-/** A belt as it is stored. */
-export type BeltEntry = StatedOf<(typeof belt)["params"]>;

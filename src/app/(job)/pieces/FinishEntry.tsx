@@ -1,11 +1,11 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
-import TextField from "@mui/material/TextField";
 import { changeJob, setAtPath } from "@/store/jobStore";
 import type { Job } from "@/core/files";
 import type { Quantity } from "@/core/units";
 import { Choice } from "@/ui/Choice";
+import { CountField } from "@/ui/CountField";
 import { JobLengthField } from "@/ui/JobLengthField";
 import type { AnyFinish } from "@/core/finish";
 import type { Param } from "@/core/params";
@@ -72,14 +72,14 @@ function Field({ name, field, path, own, resolved, known, prepare }: FieldProps)
       );
     case "number":
       return (
-        <TextField
-          type="number"
+        <CountField
           label={field.label}
           value={typeof value === "number" ? value : field.usual}
-          slotProps={{ htmlInput: { min: field.least, max: field.most, step: field.step } }}
-          onChange={(event) => {
-            if (event.target.value !== "") set(Number(event.target.value));
-          }}
+          least={field.least}
+          most={field.most}
+          step={field.step}
+          whole={field.whole}
+          onCommit={set}
         />
       );
     case "table":

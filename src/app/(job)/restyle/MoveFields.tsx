@@ -10,6 +10,7 @@ import { formatLength, keptText, tellSum, type Tape, type Unit } from "@/core/un
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
+import { CountField } from "@/ui/CountField";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
 import { LengthField } from "@/ui/LengthField";
@@ -173,19 +174,16 @@ function PlainNumberField({
 }: FieldProps & { readonly field: NumberParam }) {
   const cleared = Object.fromEntries((field.clears ?? []).map((other) => [other, undefined]));
   return (
-    <TextField
-      type="number"
+    <CountField
       label={field.label}
-      value={stated === "" ? "" : Number(stated ?? field.usual)}
-      error={Boolean(error)}
-      helperText={error ?? helper}
-      slotProps={{ htmlInput: { min: field.least, max: field.most, step: field.step } }}
-      onChange={(event) => {
-        const typed = event.target.value === "" ? undefined : Number(event.target.value);
-        if (typed === undefined) setParams(index, { [param]: undefined });
-        else if (Number.isFinite(typed))
-          setParams(index, { [param]: Math.min(field.most, Math.max(field.least, typed)), ...cleared });
-      }}
+      value={stated === "" ? null : Number(stated ?? field.usual)}
+      least={field.least}
+      most={field.most}
+      step={field.step}
+      whole={field.whole}
+      helper={helper}
+      error={error}
+      onCommit={(value) => setParams(index, { [param]: value, ...(value !== undefined && cleared) })}
     />
   );
 }

@@ -1,4 +1,3 @@
 export * from "./known";
 export * from "./resolve";
 export * from "./rows";
-export { type RuleParam, SECTIONS, type Section } from "./define";
