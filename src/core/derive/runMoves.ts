@@ -67,11 +67,13 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const act = (line: Omit<WorksheetLine, "before" | "isPlanned" | "seams">): void =>
     void worksheet.push({ ...line, before, isPlanned: stale, seams: newSeams(before, line.after) });
   let before = state;
+  let reconciled: ReturnType<typeof legsOf> | null = null;
   const reconcile = (): void => {
     if (!stale) return;
     before = state;
     const { plan, legs } = legsOf(state.plan);
     state = { ...state, plan, panels: withLegs(state, legs) };
+    reconciled = { plan, legs };
     stale = false;
     const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
     const numbers = { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) };
@@ -168,7 +170,15 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   });
   reconcile();
   const shown = worksheet.filter((l) => l.index !== null).flatMap((l) => l.drawn);
-  return mirrored({ state, worksheet: worksheet.map(withHandles), shown });
+  return mirrored({ state, worksheet: worksheet.map(withHandles).map(told), shown });
+
+  /** What a line asked of the legs, as it came out on them. */
+  function told(line: WorksheetLine): WorksheetLine {
+    const toldOf = line.on && !line.passed ? MOVES[line.move]?.toldOf : undefined;
+    if (!toldOf || !reconciled) return line;
+    const { template, numbers } = toldOf(reconciled.plan, line.numbers, reconciled.legs);
+    return { ...line, numbers, sentence: fill(template, { ...numbers, ...line.figures }) };
+  }
 
   /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */
   function withHandles(line: WorksheetLine): WorksheetLine {

@@ -21,7 +21,7 @@ import {
   pathAlongAtLevel,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
-import { FLARED, type LegPlan } from "./plan";
+import { drawnLeg, FLARED, passingAbove, type LegPlan } from "./plan";
 
 /** A panel's runs before assembly, in the canonical frame (centre left), each onward from the centre. */
 export interface Outline {
@@ -39,18 +39,13 @@ export interface Outline {
   readonly curveStart: Point;
 }
 
-/** Levels a full leg is drawn to; a hem above the knee is cut afterwards, so that the leg keeps its line. */
-export function drawnHem(plan: LegPlan): Mm {
-  return Math.max(plan.levels.hem, plan.levels.turn + 100);
-}
-
 /**
  * A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. The
  * new edge is trued square to both seams, so that the joined hem runs on where the leg still tapers.
  */
 export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
   const { hem } = legs.levels;
-  if (hem >= drawnHem(legs)) return [front, back];
+  if (hem >= drawnLeg(legs).hem) return [front, back];
   const alongAt = (path: Path): Mm => pathAlongAtLevel(path, hem) ?? pathLength(path);
   const sideAt = alongAt(front.side);
   const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
@@ -70,13 +65,14 @@ const MOST_BEND: Radians = (4.3 * Math.PI) / 180;
 
 /**
  * A leg that widens downward gets a trued hem, square to both seams; a straight one stays straight. A tapered one
- * stays straight too, so that it can be turned up flat, but for as much as it takes that the joined hem runs on.
+ * stays straight too, so that it can be turned up flat, but for as much as it takes that the joined hem runs on; one that
+ * ends above the knee runs in steeply and is trued in any case.
  */
-function hemOf(side: Path, inseamDown: Path): Path {
+function hemOf(side: Path, inseamDown: Path, isShort: boolean): Path {
   const [a, b] = [pathEndTangent(side), pathEndTangent(inseamDown)];
   const [hemSide, hemInseam] = [pathEnd(side), pathEnd(inseamDown)];
   const [leave, arrive] = [pointQuarterTurn(a), pointQuarterTurn(b)];
-  if (angleFromTo(b, a) < -FLARED) return [truedCurve(hemSide, leave, hemInseam, arrive)];
+  if (isShort || angleFromTo(b, a) < -FLARED) return [truedCurve(hemSide, leave, hemInseam, arrive)];
   const chord = pointUnit(pointSubtract(hemInseam, hemSide));
   const bend = (square: Point): Radians => {
     const off = angleFromTo(chord, square);
@@ -90,12 +86,11 @@ function hemOf(side: Path, inseamDown: Path): Path {
 /** Closes the runs into a panel with its named edges, landmarks and inner lines. */
 export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): Panel {
   const { levels } = legs;
-  const plan = legs[kind];
   const { side, inseamDown, crotch, hip, curveStart } = run;
   const hemSide = pathEnd(side);
   const hemInseam = pathEnd(inseamDown);
   const crotchPoint = pathStart(inseamDown);
-  const hem: Path = run.hem ?? hemOf(side, inseamDown);
+  const hem: Path = run.hem ?? hemOf(side, inseamDown, levels.hem < levels.knee);
   const edges: Edge[] = [
     ...run.waist,
     { id: "side", role: "side", name: "side seam", path: side },
@@ -106,10 +101,11 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   const seamX = (path: Path, y: Mm): Mm | undefined => pathCrossings(path, y)[0];
   const creaseHem = pathAt(hem, pathAlongAtX(hem, 0) ?? pathLength(hem) / 2).point;
   const hipCentre: Point = [seamX(crotch, levels.hip) ?? curveStart[0], levels.hip];
+  const atKnee = passingAbove(legs, kind, levels.knee + 1);
   const hasKnee = levels.knee < Math.min(hemSide[1], hemInseam[1]) - 1;
   const [kneeInseam, kneeSide]: readonly [Point, Point] = [
-    [seamX(inseamDown, levels.knee) ?? plan.knee.inseam, levels.knee],
-    [seamX(side, levels.knee) ?? plan.knee.side, levels.knee],
+    [seamX(inseamDown, levels.knee) ?? atKnee.inseam, levels.knee],
+    [seamX(side, levels.knee) ?? atKnee.side, levels.knee],
   ];
   const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
   const lines: PanelLine[] = [

@@ -11,16 +11,16 @@ import {
   type Point,
 } from "../geometry";
 import { quantity, type Mm, type Quantity, Refusal, say, type Sentence } from "../units";
-import { assemble, cutAtHem, drawnHem, type Outline } from "./assemble";
+import { assemble, cutAtHem, type Outline } from "./assemble";
 import { drawCrotchCurve, type CrotchCurve } from "./crotch";
 import { inseamDownward, lowerSideSeam } from "./legSeams";
-import {} from "./refuseImpossible";
-import { FLARED, hemChord, type LegPlan, type PanelPlan } from "./plan";
+import { drawnLeg, FLARED, hemChord, type LegPlan, type PanelPlan } from "./plan";
 import type { DrawnLegs } from "./drawn";
 import { drawOwnLegs } from "./own/drawOwn";
 import { drawWaists, type DrawnWaist, type WaistTask } from "./waist";
 
 interface Half {
+  readonly panel: "front" | "back";
   readonly plan: PanelPlan;
   readonly crotchPoint: Point;
   readonly waistCentre: Point;
@@ -31,19 +31,30 @@ interface Half {
   readonly crotch: CrotchCurve;
 }
 
-function inseamOf(legs: LegPlan, plan: PanelPlan, drop: Mm): Path {
-  const { levels, straightInseam } = legs;
+/** Where a panel's side or inseam is led through on its way to the hem, and the hem. */
+function wayDown(legs: LegPlan, panel: "front" | "back", at: "side" | "inseam"): { turns: Point[]; hem: Point } {
+  const { turns, hem } = drawnLeg(legs);
+  return { turns: turns.map((turn): Point => [turn[panel][at], turn.level]), hem: [legs[panel].hem[at], hem] };
+}
+
+function inseamOf(legs: LegPlan, panel: "front" | "back", drop: Mm): Path {
+  const { turns, hem } = wayDown(legs, panel, "inseam");
   return inseamDownward(
-    [plan.crotchX, levels.crotch + drop],
-    [plan.knee.inseam, levels.turn],
-    [plan.hem.inseam, drawnHem(legs)],
-    straightInseam,
+    [legs[panel].crotchX, legs.levels.crotch + drop],
+    turns,
+    hem,
+    legs.straightInseam || legs.turns.length === 0,
   );
 }
 
-function sideOf(legs: LegPlan, plan: PanelPlan, thigh: Point | null): Path {
-  const { levels } = legs;
-  return lowerSideSeam([plan.hipX, levels.hip], [plan.knee.side, levels.turn], [plan.hem.side, drawnHem(legs)], thigh);
+function sideOf(legs: LegPlan, panel: "front" | "back", thigh: Point | null): Path {
+  const { turns, hem } = wayDown(legs, panel, "side");
+  return lowerSideSeam(
+    [legs[panel].hipX, legs.levels.hip],
+    thigh ? [thigh, ...turns] : turns,
+    hem,
+    legs.turns.length === 0 && !thigh,
+  );
 }
 
 /** A tighter turn than this is no outline to cut. */
@@ -53,7 +64,7 @@ function drawHalf(panel: "front" | "back", legs: LegPlan, drop: Mm): Half {
   const { levels } = legs;
   const plan = legs[panel];
   const crotchPoint: Point = [plan.crotchX, levels.crotch + drop];
-  const inseam = inseamOf(legs, plan, drop);
+  const inseam = inseamOf(legs, panel, drop);
   const waistY = levels.waist - plan.centreRise;
   const lean = plan.centre === "slanted" ? (plan.centreAtWaist - plan.centreAtCrotch) / levels.crotch : 0;
   const onLine = (y: Mm): Point => [plan.centreAtCrotch + lean * (levels.crotch - y), y];
@@ -72,8 +83,8 @@ function drawHalf(panel: "front" | "back", legs: LegPlan, drop: Mm): Half {
       say`The ${panel} crotch would turn within ${Math.floor(crotch.radius)}, too tight to sew. Choose another extension, or check crotch depth and waist to hip.`,
     );
   }
-  const lowerSide = sideOf(legs, plan, null);
-  return { plan, crotchPoint, waistCentre, hip: [plan.hipX, levels.hip], lowerSide, inseam, crotch };
+  const lowerSide = sideOf(legs, panel, null);
+  return { panel, plan, crotchPoint, waistCentre, hip: [plan.hipX, levels.hip], lowerSide, inseam, crotch };
 }
 
 /**
@@ -83,12 +94,17 @@ function drawHalf(panel: "front" | "back", legs: LegPlan, drop: Mm): Half {
 function solveBackDrop(legs: LegPlan, front: Half): Mm {
   const target = pathLength(front.inseam) - legs.backShorter;
   const { levels, back } = legs;
-  const lengthAt = (drop: Mm): Mm => pathLength(inseamOf(legs, back, drop)) - target;
-  const runBack = back.crotchX - back.knee.inseam;
-  const runFront = legs.front.crotchX - legs.front.knee.inseam;
-  const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * (levels.turn - levels.crotch));
+  const lengthAt = (drop: Mm): Mm => pathLength(inseamOf(legs, "back", drop)) - target;
+  const first = (panel: "front" | "back"): Point => {
+    const { turns, hem } = wayDown(legs, panel, "inseam");
+    return turns[0] ?? hem;
+  };
+  const runBack = back.crotchX - first("back")[0];
+  const runFront = legs.front.crotchX - first("front")[0];
+  const below = first("back")[1] - levels.crotch;
+  const guess = (1.1 * (runBack ** 2 - runFront ** 2)) / (2 * below);
   const drop = secant(lengthAt, guess, guess + 2, { tolerance: 1e-8 });
-  if (drop === null || drop < -60 || drop > levels.turn - levels.crotch - 40) {
+  if (drop === null || drop < -60 || drop > below - 20) {
     throw new Refusal(
       "block.rules.backExtension",
       say`Front and back inseams cannot be made equal. Choose a smaller back extension.`,
@@ -111,14 +127,14 @@ function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLe
   const { thigh, levels } = legs;
   if (!thigh) return { front, back, girth: null };
   const y = Math.max(levels.crotch + thigh.below, levels.crotch + drop + 8);
-  const inside = (half: Half): Mm => pathCrossings(half.inseam, y)[0] ?? half.plan.knee.inseam;
+  const inside = (half: Half): Mm => pathCrossings(half.inseam, y)[0] ?? half.plan.crotchX;
   const outside = (half: Half): Mm => pathCrossings(half.lowerSide, y)[0] ?? half.plan.hipX;
   const natural = [front, back].reduce((sum, half) => sum + outside(half) - inside(half), 0);
   const wanted = (thigh.girth - natural) / 2;
   const move = Math.min(THIGH_LIMIT, Math.max(-THIGH_LIMIT, wanted));
   const led = (half: Half): Half => ({
     ...half,
-    lowerSide: sideOf(legs, half.plan, [outside(half) + move, y]),
+    lowerSide: sideOf(legs, half.panel, [outside(half) + move, y]),
   });
   return {
     front: led(front),
@@ -129,16 +145,22 @@ function throughThigh(legs: LegPlan, front: Half, back: Half, drop: Mm): ThighLe
 
 /** The plan with its flared hems drawn in by what truing them adds, so that the trued hem measures what was asked. */
 function withHemChords(legs: LegPlan): LegPlan {
-  const fall = drawnHem(legs) - legs.levels.turn;
-  const chords = (panel: PanelPlan): PanelPlan => {
-    const slope = (at: "side" | "inseam"): number => Math.atan((panel.hem[at] - panel.knee[at]) / fall);
-    const turn = slope("side") - slope("inseam");
-    const width = panel.hem.side - panel.hem.inseam;
-    if (turn < FLARED || legs.levels.hem < drawnHem(legs)) return panel;
+  const drawn = drawnLeg(legs);
+  const last = drawn.turns.at(-1);
+  const chords = (panel: "front" | "back"): PanelPlan => {
+    const plan = legs[panel];
+    const above = last
+      ? { ...last[panel], sideAt: last.level, inseamAt: last.level }
+      : { side: plan.hipX, inseam: plan.crotchX, sideAt: legs.levels.hip, inseamAt: legs.levels.crotch };
+    const turn =
+      Math.atan((plan.hem.side - above.side) / (drawn.hem - above.sideAt)) -
+      Math.atan((plan.hem.inseam - above.inseam) / (drawn.hem - above.inseamAt));
+    const width = plan.hem.side - plan.hem.inseam;
+    if (turn < FLARED || legs.levels.hem < drawn.hem) return plan;
     const by = (width - hemChord(width, turn)) / 2;
-    return { ...panel, hem: { side: panel.hem.side - by, inseam: panel.hem.inseam + by } };
+    return { ...plan, hem: { side: plan.hem.side - by, inseam: plan.hem.inseam + by } };
   };
-  return { ...legs, front: chords(legs.front), back: chords(legs.back) };
+  return { ...legs, front: chords("front"), back: chords("back") };
 }
 
 /**

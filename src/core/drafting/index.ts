@@ -9,14 +9,22 @@ export { netWaist } from "./waist";
 export {
   hipWideWaists,
   withHipWideWaist,
-  legGirthAt,
+  drawnLeg,
+  hemGirthOf,
+  turnGirth,
+  passingAbove,
+  passingBelow,
   panelWidths,
   passingOf,
+  shiftPanel,
   type LegPlan,
   type OwnLegs,
   type OwnPanel,
   type PanelPlan,
+  type Passing,
+  type Turn,
 } from "./plan";
+export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
 export { WORDS as OWN_WORDS } from "./own/ownOutline";
 export { outlineData } from "./own/outlineData";

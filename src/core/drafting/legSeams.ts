@@ -1,3 +1,4 @@
+import type { Mm } from "../units";
 import { hermiteByLevel, line, type Path, type Point } from "../geometry";
 
 /**
@@ -17,31 +18,50 @@ export function kneeToHem(knee: Point, hem: Point, slopeAtKnee: number): Path {
   return Math.abs(slopeAtKnee - chord) < 1e-12 ? [line(knee, hem)] : [hermiteByLevel(knee, hem, slopeAtKnee, chord)];
 }
 
-/** The side seam below the hip: upright at the hip, through the thigh line where one is stated, the knee, to the hem. */
-export function lowerSideSeam(hip: Point, knee: Point, hem: Point, thigh: Point | null = null): Path {
-  const slope = kneeSlope(chordSlope(thigh ?? hip, knee), chordSlope(knee, hem));
-  if (!thigh) return [hermiteByLevel(hip, knee, 0, slope), ...kneeToHem(knee, hem, slope)];
-  const atThigh = kneeSlope(chordSlope(hip, thigh), chordSlope(thigh, knee));
-  return [
-    hermiteByLevel(hip, thigh, 0, atThigh),
-    hermiteByLevel(thigh, knee, atThigh, slope),
-    ...kneeToHem(knee, hem, slope),
-  ];
+/** A seam through places further and further down, leaving the first with a slope; no stretch between them waves. */
+export function seamThrough(places: readonly Point[], start: number): Path {
+  const slopes = places.slice(0, -1).map((place, i) => {
+    const before = places[i - 1];
+    return before ? kneeSlope(chordSlope(before, place), chordSlope(place, places[i + 1] as Point)) : start;
+  });
+  return slopes.flatMap((slope, i) => {
+    const [from, to] = [places[i] as Point, places[i + 1] as Point];
+    const next = slopes[i + 1];
+    return next === undefined ? kneeToHem(from, to, slope) : [hermiteByLevel(from, to, slope, next)];
+  });
+}
+
+/** A side that falls straight lies no further than this from its chord. */
+const FALLS_WITHIN: Mm = 2.5;
+
+/**
+ * The side seam below the hip, through the places where the leg turns, to the hem. It leaves the hip upright; a leg
+ * that falls straight runs on in its chord, which is softened toward the upright by as much as nobody sees.
+ */
+export function lowerSideSeam(hip: Point, turns: readonly Point[], hem: Point, falls: boolean): Path {
+  if (!falls) return seamThrough([hip, ...turns, hem], 0);
+  const chord = chordSlope(hip, hem);
+  // A start that differs by d from the chord stands out by 4/27 of d x height.
+  const most = (FALLS_WITHIN * 27) / 4 / (hem[1] - hip[1]);
+  return seamThrough([hip, hem], chord - Math.sign(chord) * Math.min(Math.abs(chord), most));
 }
 
 /** A wide crotch over a short thigh: the inseam still leaves steeply enough for the crotch curve to meet it square. */
 const STEEPEST_START = 0.5;
 
 /**
- * The inseam from the crotch point down to the hem. It starts a little steeper than its chord where the leg
- * narrows gently, and straight where the thigh is full, so that full thighs come out without a hollow. `straight`
- * draws it as one line to the knee, unless the crotch is too wide for that.
+ * The inseam from the crotch point down to the hem. Where the leg turns on its way it starts a little steeper than its
+ * chord where it narrows gently, and straight where the thigh is full, so that full thighs come out without a hollow.
+ * `straight` draws it as one line to the first place, unless the crotch is too wide for that.
  */
-export function inseamDownward(crotchPoint: Point, knee: Point, hem: Point, straight = false): Path {
-  const chord = chordSlope(crotchPoint, knee);
-  if (straight && Math.abs(chord) <= STEEPEST_START) return [line(crotchPoint, knee), ...kneeToHem(knee, hem, chord)];
+export function inseamDownward(crotchPoint: Point, turns: readonly Point[], hem: Point, straight: boolean): Path {
+  const places = [crotchPoint, ...turns, hem];
+  const [, next] = places as [Point, Point];
+  const chord = chordSlope(crotchPoint, next);
+  if (straight && Math.abs(chord) <= STEEPEST_START) {
+    const below = turns.length === 0 ? [] : seamThrough(places.slice(1), chord);
+    return [line(crotchPoint, next), ...below];
+  }
   const steep = Math.max(Math.abs(chord), Math.min(1.4 * Math.abs(chord), 0.2));
-  const start = Math.sign(chord) * Math.min(STEEPEST_START, steep);
-  const slope = kneeSlope(chord, chordSlope(knee, hem));
-  return [hermiteByLevel(crotchPoint, knee, start, slope), ...kneeToHem(knee, hem, slope)];
+  return seamThrough(places, Math.sign(chord) * Math.min(STEEPEST_START, steep));
 }

@@ -28,8 +28,6 @@ export interface Levels {
   readonly hip: Mm;
   readonly crotch: Mm;
   readonly knee: Mm;
-  /** Where the leg turns from its upper to its lower line: the knee line, unless a flare or taper starts elsewhere. */
-  readonly turn: Mm;
   readonly hem: Mm;
 }
 
@@ -63,9 +61,16 @@ export interface PanelPlan {
   readonly curve: CurvePlan;
   readonly darts: DartPlan;
   readonly netWaist: Mm;
-  /** Where side and inseam pass the level at which the leg turns. */
-  readonly knee: Passing;
   readonly hem: Passing;
+}
+
+/** A level between crotch line and hem at which both panels are led through a width of their own. */
+export interface Turn {
+  readonly level: Mm;
+  readonly front: Passing;
+  readonly back: Passing;
+  /** A move asked for it; the block's own gives way to the first that is asked for. */
+  readonly asked: boolean;
 }
 
 export type Hang = "crease" | "side" | "inseam" | "offset";
@@ -81,6 +86,12 @@ export interface LegPlan {
   /** How much lower the maker wants the back crotch line. */
   readonly dropAsked: Mm;
   readonly hang: Hang;
+  /** A move has given it widths of its own: what a style would give it is not given again. */
+  readonly shaped: boolean;
+  /** Where the leg turns on its way down, from the top; without any, side and inseam run straight to the hem. */
+  readonly turns: readonly Turn[];
+  /** The level its hem's widths were drawn for: a shorter leg without a hem of its own is cut off that line. */
+  readonly hemLine: Mm;
   /** How much wider the back is than the front at knee and hem. */
   readonly backExtra: Mm;
   /** The finished hem of one leg, if a move gave it one; `stated` where the maker did, not a style's own sum. */
@@ -101,34 +112,64 @@ export function panelWidths(girth: Mm, backExtra: Mm): { readonly front: Mm; rea
   return { front: (girth - backExtra) / 2, back: (girth + backExtra) / 2 };
 }
 
-/** Girth of one leg where the plan passes a level. */
-export function legGirthAt(plan: LegPlan, level: "knee" | "hem"): Mm {
-  return [plan.front, plan.back].reduce((sum, p) => sum + p[level].side - p[level].inseam, 0);
-}
+const widthOf = ({ side, inseam }: Passing): Mm => side - inseam;
+
+/** Girth of one leg at its hem, as planned. */
+export const hemGirthOf = ({ front, back }: LegPlan): Mm => widthOf(front.hem) + widthOf(back.hem);
+
+/** Girth of one leg where it turns. */
+export const turnGirth = ({ front, back }: Turn): Mm => widthOf(front) + widthOf(back);
 
 /**
- * Where a panel of `width` passes a level: halved by the crease, or from the side or the inseam the leg hangs from,
- * which then stay where they are. `toSide` moves width from the inseam's half to the side's.
+ * Where a panel of `width` passes a level: halved by the crease, or from the side or the inseam that the leg hangs
+ * from, which then stay where they are. `toSide` moves width from the inseam's half to the side's.
  */
 export function passingOf(hang: Hang, width: Mm, now: Passing, toSide: Mm = 0): Passing {
-  if (hang === "side") return { side: now.side, inseam: now.side - width };
-  if (hang === "inseam") return { side: now.inseam + width, inseam: now.inseam };
+  if (hang === "side") return { side: now.side + toSide, inseam: now.side + toSide - width };
+  if (hang === "inseam") return { side: now.inseam + toSide + width, inseam: now.inseam + toSide };
   return { side: width / 2 + toSide, inseam: toSide - width / 2 };
+}
+
+/** A panel of `width` further down: what it gains or loses on the way is shared by both edges, wherever the leg hangs. */
+export function passingBelow(hang: Hang, width: Mm, above: Passing, toSide: Mm = 0): Passing {
+  if (hang === "crease" || hang === "offset") return passingOf(hang, width, above, toSide);
+  const middle = (above.side + above.inseam) / 2 + toSide;
+  return { side: middle + width / 2, inseam: middle - width / 2 };
+}
+
+/** Where the crotch line and the turns lead a panel, from the top: what lies above a level on its way down. */
+export function passingAbove(plan: LegPlan, panel: "front" | "back", level: Mm): Passing {
+  const turn = plan.turns.filter((t) => t.level < level - 1e-6).at(-1);
+  return turn ? turn[panel] : { side: plan[panel].hipX, inseam: plan[panel].crotchX };
+}
+
+/** A leg that ends less than this below a turn has no room for the turn's own width. */
+const TURN_ROOM: Mm = 60;
+/** A leg without a hem of its own is drawn at least this far below its last turn, and cut off. */
+const BELOW_TURN: Mm = 100;
+
+/** The leg as it is drawn: the turns it has room for, and the level it is drawn to before it is cut at its hem. */
+export function drawnLeg(plan: LegPlan): { readonly turns: readonly Turn[]; readonly hem: Mm } {
+  const { hem } = plan.levels;
+  if (plan.hemAsked?.stated) return { turns: plan.turns.filter((t) => t.level <= hem - TURN_ROOM), hem };
+  const last = plan.turns.at(-1);
+  return { turns: plan.turns, hem: Math.max(hem, last ? last.level + BELOW_TURN : plan.hemLine) };
 }
 
 /** The plan with every x moved: for a crease that lies elsewhere than first drawn. */
 export function shiftPanel(plan: PanelPlan, by: Mm): PanelPlan {
-  const pass = (p: Passing): Passing => ({ side: p.side + by, inseam: p.inseam + by });
   return {
     ...plan,
     centreAtCrotch: plan.centreAtCrotch + by,
     centreAtWaist: plan.centreAtWaist + by,
     hipX: plan.hipX + by,
     crotchX: plan.crotchX + by,
-    knee: pass(plan.knee),
-    hem: pass(plan.hem),
+    hem: shiftPassing(plan.hem, by),
   };
 }
+
+/** A place on a panel's way down, moved the same. */
+export const shiftPassing = ({ side, inseam }: Passing, by: Mm): Passing => ({ side: side + by, inseam: inseam + by });
 
 /** The sewn waists that leave both panels as wide as the hip; what the centres take in is given back at both sides alike. */
 export function hipWideWaists(plan: LegPlan): { readonly front: Mm; readonly back: Mm } {

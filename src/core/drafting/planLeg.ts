@@ -4,7 +4,7 @@ import { BACK_MAKINGS } from "./backs";
 import { refuseImpossible } from "./refuseImpossible";
 import { dartBudget, type DartShare } from "./darts";
 import type { Drafter } from "./drafter";
-import { shiftPanel, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
+import { shiftPanel, shiftPassing, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
 import { planWidths } from "./planWidths";
 import type { ResolvedRules } from "./rules";
 import { leanedIn, shareWaist, takingLimit } from "./shareWaist";
@@ -142,7 +142,7 @@ export function planLeg(
     curve: curvePlan(rules, "front", front.mm),
     darts: frontDart,
     netWaist: waists.front,
-    ...legs.front,
+    hem: legs.front,
   };
   const backPlan: PanelPlan = {
     centre: lines.centre,
@@ -155,7 +155,7 @@ export function planLeg(
     curve: curvePlan(rules, "back", back.mm),
     darts: withPlace(backDarts, rules, dartAt, legs.backCrease - raised),
     netWaist: waists.back,
-    ...legs.back,
+    hem: legs.back,
   };
   return {
     levels,
@@ -163,6 +163,18 @@ export function planLeg(
     backShorter: rules.inseam.backShorter,
     dropAsked: rules.back.drop,
     hang: rules.hang.from,
+    turns: legs.turns
+      ? [
+          {
+            level: levels.knee,
+            front: shiftPassing(legs.front, -legs.frontCrease),
+            back: shiftPassing(legs.back, -legs.backCrease),
+            asked: false,
+          },
+        ]
+      : [],
+    shaped: false,
+    hemLine: levels.hem,
     backExtra: legs.extra,
     hemAsked: null,
     thigh,
@@ -206,7 +218,6 @@ function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Le
     hip: hip.mm,
     crotch: depth.mm,
     knee: Math.max(knee.mm, depth.mm + 60),
-    turn: Math.max(knee.mm, depth.mm + 60),
     hem: length.mm,
   };
 }

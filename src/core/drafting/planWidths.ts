@@ -7,14 +7,16 @@ import type { ResolvedRules } from "./rules";
 import { legGirthSum } from "./sums";
 
 export interface LegWidths {
-  readonly front: { readonly knee: Passing; readonly hem: Passing };
-  readonly back: { readonly knee: Passing; readonly hem: Passing };
+  readonly front: Passing;
+  readonly back: Passing;
+  /** Whether the leg has these widths from the knee line down, or falls straight to them from hip and crotch point. */
+  readonly turns: boolean;
   readonly frontCrease: Mm;
   readonly backCrease: Mm;
   readonly extra: Mm;
 }
 
-/** Knee and hem of both panels, and where each crease lies, all in the front's first frame. */
+/** Where both panels pass knee and hem, and where each crease lies, all in the front's first frame. */
 export function planWidths(
   m: BodyMeasures,
   rules: ResolvedRules,
@@ -33,8 +35,9 @@ export function planWidths(
     const whole = frontPass.side - frontPass.inseam + backPass.side - backPass.inseam;
     drafter.number("blockLegGirth", quantity(whole, "straight down from hip and crotch points"));
     return {
-      front: { knee: frontPass, hem: frontPass },
-      back: { knee: backPass, hem: backPass },
+      front: frontPass,
+      back: backPass,
+      turns: false,
       frontCrease: (frontPass.side + frontPass.inseam) / 2,
       backCrease: (backPass.side + backPass.inseam) / 2,
       extra: backPass.side - backPass.inseam - frontPass.side + frontPass.inseam,
@@ -48,13 +51,14 @@ export function planWidths(
       passingOf(from, width, { side: hipX - by, inseam: crotchX + by });
     const frontPass = hung(front.hipX, front.crotchX, halves.front);
     const backPass = hung(lines.hipX, lines.crotchX, halves.back);
-    const middle = (p: Passing): Mm => (p.side + p.inseam) / 2;
     drafter.number("hangBy", quantity(by, say`${by} as chosen`));
     return {
-      front: { knee: frontPass, hem: frontPass },
-      back: { knee: backPass, hem: backPass },
-      frontCrease: middle(frontPass),
-      backCrease: middle(backPass),
+      front: frontPass,
+      back: backPass,
+      turns: true,
+      // Wherever the leg hangs from, the crease halves the crotch line.
+      frontCrease: (front.hipX + front.crotchX) / 2,
+      backCrease: (lines.hipX + lines.crotchX) / 2,
       extra,
     };
   }
@@ -71,8 +75,9 @@ export function planWidths(
   if (backCrease !== 0)
     drafter.number("backCrease", quantity(0 - backCrease, "half of what the traced leg gained at inseam less side"));
   return {
-    front: { knee: frontPass, hem: frontPass },
-    back: { knee: backPass, hem: backPass },
+    front: frontPass,
+    back: backPass,
+    turns: true,
     frontCrease: 0,
     backCrease,
     extra,

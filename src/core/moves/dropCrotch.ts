@@ -27,7 +27,7 @@ export const dropCrotch = defineMove({
     const by = askedLength("drop-crotch", PARAMS, "by", params, context);
     const { levels } = plan;
     const crotch = levels.crotch + by.mm;
-    const [least, most] = [levels.hip + 15, Math.min(levels.turn, levels.hem) - 60];
+    const [least, most] = [levels.hip + 15, Math.min(plan.turns[0]?.level ?? levels.hem, levels.hem) - 60];
     if (crotch < least || crotch > most) {
       throw new Refusal(
         "by",

@@ -5,7 +5,7 @@ import { readParam } from "./auto";
 import type { Point } from "../geometry";
 import { type Handle, type MoveContext, type StyleState } from "./move";
 
-export const LEVEL_NAMES = ["hip", "crotch", "knee", "calf", "ankle"] as const;
+export const LEVEL_NAMES = ["hip", "crotch", "thigh", "knee", "calf", "ankle"] as const;
 export type LevelName = (typeof LEVEL_NAMES)[number];
 
 /** A level of the leg: by name, or a length below the natural waist. */
@@ -28,6 +28,8 @@ export function levelOf(
       return quantity(levels.hip, say`hip line ${levels.hip}`);
     case "crotch":
       return quantity(levels.crotch, say`crotch line ${levels.crotch}`);
+    case "thigh":
+      return quantity(levels.crotch + 25, say`crotch line ${levels.crotch} + ${25}`);
     case "knee":
       return quantity(levels.knee, say`knee line ${levels.knee}`);
     case "calf":

@@ -78,6 +78,12 @@ export interface MoveResult {
   readonly handles: readonly Handle[];
 }
 
+/** A line's sentence, with `{name}` where a number belongs, and its numbers. */
+export interface Told {
+  readonly template: string;
+  readonly numbers: Numbers;
+}
+
 /** One verb of restyling: a pure function from pattern to pattern, with its schema and its words. */
 export interface Move<P = unknown> {
   readonly id: string;
@@ -92,6 +98,8 @@ export interface Move<P = unknown> {
    */
   readonly redraws: boolean;
   /** Handles of a move that redraws, on the pattern as it is after the last move; those whose place was cut away are left out. */
+  /** What it says once the legs are drawn, measured on them; `apply` speaks before the lines below it are known. */
+  readonly toldOf?: (plan: LegPlan, numbers: Numbers, legs: { readonly front: Panel; readonly back: Panel }) => Told;
   readonly handlesOn?: (plan: LegPlan, numbers: Numbers, panels: readonly Panel[]) => readonly Handle[];
   readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
 }

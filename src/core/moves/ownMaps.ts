@@ -1,7 +1,5 @@
-import { turnCrotch } from "../pattern";
-import { netWaist, type LegPlan, type OwnLegs, type OwnPanel, type PanelPlan } from "../drafting";
+import { netWaist, ownCrotchTo, type LegPlan, type OwnLegs, type OwnPanel, type PanelPlan } from "../drafting";
 import {
-  angleFromTo,
   line,
   pathAt,
   pathBetween,
@@ -9,7 +7,6 @@ import {
   pathMap,
   pathNearest,
   pathStart,
-  pathStartTangent,
   pointDistance,
   type Path,
   type Point,
@@ -25,17 +22,17 @@ function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan 
     ...panel,
     hipX: now.hip[0],
     crotchX: pathStart(now.inseamDown)[0],
-    knee: now.knee,
     hem: now.hemAt,
     netWaist: netWaist(now.waist),
   });
-  return { ...plan, own, front: follow(plan.front, own.front), back: follow(plan.back, own.back) };
-}
-
-/** The crotch curve turned with the start of the inseam, so that it stays as square to it as it was. */
-function squareTo(panel: OwnPanel, inseamDown: Path): Path {
-  const turn = angleFromTo(pathStartTangent(panel.inseamDown), pathStartTangent(inseamDown));
-  return Math.abs(turn) < 1e-6 ? panel.crotch : turnCrotch(panel.crotch, turn);
+  const knees = { level: plan.levels.knee, front: own.front.knee, back: own.back.knee };
+  return {
+    ...plan,
+    own,
+    turns: plan.turns.map((turn) => (turn.asked ? turn : { ...turn, ...knees })),
+    front: follow(plan.front, own.front),
+    back: follow(plan.back, own.back),
+  };
 }
 
 /** How far a level lies between two others: 0 at the upper one and above, 1 at the lower one and below. */
@@ -58,7 +55,7 @@ export function widenOwn(plan: LegPlan, out: Mm, inner: Mm): LegPlan {
     const hem: Path = [line(corner, pathEnd(inseamDown))];
     return {
       ...panel,
-      crotch: squareTo(panel, inseamDown),
+      crotch: ownCrotchTo(panel, inseamDown),
       waist,
       side: [...upper, line(pathEnd(upper), corner)],
       inseamDown,
@@ -77,7 +74,7 @@ export function dropOwn(plan: LegPlan, by: Mm): LegPlan {
     // The back's crotch point may lie lower than the front's: each is measured from its own.
     const point = pathStart(panel.inseamDown)[1];
     const inseamDown = pathMap(panel.inseamDown, (p) => [p[0], p[1] + by * (1 - between(p[1], point, knee))]);
-    const turned = { ...panel, crotch: squareTo(panel, inseamDown) };
+    const turned = { ...panel, crotch: ownCrotchTo(panel, inseamDown) };
     return {
       ...turned,
       // The curve itself comes down as it is; the centre line above it is drawn out.

@@ -23,8 +23,8 @@ describe("length and leg", () => {
     expect(edgeLength(front, "inseam") - edgeLength(back, "inseam")).toBeCloseTo(3, 5);
   });
 
-  test("the straight leg is the larger of 0.86 thigh and knee + 100", () => {
-    expect(spreadBy(HAND_BODY, { hemSpread: 0 }).readings.hemGirth).toBeCloseTo(516, 6); // 0.86 x 600
+  test("the palazzo before it is spread comes straight down, 38 in on each edge", () => {
+    expect(spreadBy(HAND_BODY, { hemSpread: 0 }).readings.hemGirth).toBeCloseTo(551.5, 1); // (310 + 2) + (382 + 9.5) - 4 x 38
   });
 
   test("a move that redraws the seams may not follow a spread", () => {

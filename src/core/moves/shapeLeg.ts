@@ -1,13 +1,34 @@
-import { namedLength, length, statedLength, type StatedOf } from "../params";
+import { choice, namedLength, length, onTable, statedLength, type StatedOf } from "../params";
 import { defineMove } from "./define";
-import { isOf, legOf, rimLength, type Panel } from "../pattern";
-import { legGirthAt, panelWidths, passingOf, type LegPlan } from "../drafting";
+import { panelWidthAt, roleLength } from "../pattern";
+import {
+  drawnLeg,
+  hemGirthOf,
+  panelWidths,
+  passingAbove,
+  passingBelow,
+  passingOf,
+  shiftPanel,
+  turnGirth,
+  type LegPlan,
+  type Numbers,
+  type Passing,
+} from "../drafting";
 import { quantity, type Mm, type Quantity, say, Refusal, range, isStated } from "../units";
 import { paramOr, readParam, styleParam } from "./auto";
-import { levelHandle, levelOf, levelSchema, LEVEL_NAMES } from "./level";
-import { type Handle, type MoveContext } from "./move";
+import { levelOf, levelSchema, LEVEL_NAMES } from "./level";
+import { legLevelsSchema, MOST_LEVELS, readLevels, refuseLevel, withLevels, type LegLevel } from "./legLevels";
+import { type MoveContext, type StyleState, type Told } from "./move";
+import { shapeHandles } from "./shapeHandles";
 
 const PARAMS = {
+  fall: choice("How the leg comes down: through the width where it turns, or in one line from hip and crotch point.", {
+    label: "Comes down",
+    options: [
+      ["turned", "through knee and hem"],
+      ["straight", "straight from hip and crotch"],
+    ],
+  }),
   start: namedLength("Where the flare or taper starts: a level, or a length below the waist.", levelSchema, {
     label: "Turns at",
     shown: "start",
@@ -25,13 +46,21 @@ const PARAMS = {
     clears: ["out"],
     tried: [200, 900],
   }),
-  out: statedLength("How far each of the four edges flares from the turn to the hem.", {
-    label: "Or: out on each edge",
-    shown: "out",
-    negative: true,
-    clears: ["hem"],
-    tried: [200, 900],
-  }),
+  out: statedLength(
+    "How far each of the four edges goes out from the turn, or from hip and crotch point, to the hem.",
+    {
+      label: "Or: out on each edge",
+      shown: "out",
+      negative: true,
+      clears: ["hem"],
+      tried: [-60, 200],
+    },
+  ),
+  levels: onTable(
+    "More widths on the way down, each at its level: thigh, knee, calf, ankle, a length, or one counted from another.",
+    "Widths on the way",
+    legLevelsSchema,
+  ),
   backExtra: length("How much wider the back is than the front.", {
     label: "Back wider than front",
     shown: "backExtra",
@@ -53,30 +82,31 @@ const PARAMS = {
 };
 type Params = StatedOf<typeof PARAMS>;
 
-interface Shares {
-  readonly knee: Mm;
-  readonly hem: Mm;
+/** What the leg measures above its hem, from which an edge goes out: its last width, or straight down. */
+const baseOf = (plan: LegPlan): Quantity => {
+  const last = plan.turns.at(-1);
+  return last
+    ? quantity(turnGirth(last), "the width above")
+    : quantity(hemGirthOf(plan), "straight down from hip and crotch point");
+};
+
+/** A parameter of the move or, while nothing has shaped the leg yet, of the style or its own sum. */
+function askedOr(param: "knee" | "hem" | "out" | "backExtra", params: Params, first: boolean, context: MoveContext) {
+  const own = params[param];
+  if (first) return paramOr("shape-leg", param, own, context);
+  return isStated(own) ? readParam(param, own, context, "as chosen") : null;
 }
 
-function reshaped(plan: LegPlan, panel: "front" | "back", widths: Shares, toSide: Shares): LegPlan["front"] {
-  const now = plan[panel];
-  return {
-    ...now,
-    knee: passingOf(plan.hang, widths.knee, now.knee, toSide.knee),
-    hem: passingOf(plan.hang, widths.hem, now.hem, toSide.hem),
-  };
-}
-
-/** The hem asked for: a girth, or what each edge flares; a number of the move's own beats the style's. */
-function hemOf(params: Params, knee: Quantity, plan: LegPlan, context: MoveContext): Quantity {
-  const stated = isStated(params.hem);
+/** The hem asked for: a girth, or what each edge goes out; a number of the move's own beats the style's. */
+function hemOf(params: Params, base: Quantity, first: boolean, context: MoveContext): Quantity | null {
   const flared = (each: Quantity): Quantity =>
-    quantity(knee.mm + 4 * each.mm, say`${knee.mm} + 4 x ${each.mm} out`, { knee, out: each });
-  if (!stated && params.out !== undefined) return flared(readParam("out", params.out, context, "as chosen"));
-  const asked = paramOr("shape-leg", "hem", params.hem, context);
+    quantity(base.mm + 4 * each.mm, say`${base.mm} + 4 x ${each.mm} out`, { base, out: each });
+  if (!isStated(params.hem) && params.out !== undefined)
+    return flared(readParam("out", params.out, context, "as chosen"));
+  const asked = askedOr("hem", params, first, context);
   if (asked) return asked;
-  const out = paramOr("shape-leg", "out", undefined, context);
-  return out ? flared(out) : quantity(legGirthAt(plan, "hem"), "as the block");
+  const out = first ? paramOr("shape-leg", "out", undefined, context) : null;
+  return out && flared(out);
 }
 
 /** True where a number of the move or of the style gives the hem, not the style's own sum. */
@@ -90,132 +120,194 @@ function hemIsStated(params: Params, context: MoveContext): boolean {
   return given.some(isStated);
 }
 
-/** New widths where the leg turns and at the hem, equal about the crease; side and inseam are redrawn and reconciled. */
+/** The width the move asks for where the leg turns, with its level; null where it asks for none. */
+function turnOf(params: Params, first: boolean, state: StyleState, context: MoveContext): LegLevel | null {
+  const { plan } = state;
+  const asked = params.start ?? (first ? (styleParam("shape-leg", "start", context) as Params["start"]) : undefined);
+  const ofStyle = first ? context.autos["shape-leg.start"]?.(context.measures) : undefined;
+  const knee = askedOr("knee", params, first, context);
+  // A leg that falls straight turns nowhere unless it is asked to; later moves add what they state.
+  if (!knee && asked === undefined && (!first || plan.turns.length === 0)) return null;
+  const own = plan.turns.find((turn) => !turn.asked);
+  const level =
+    asked !== undefined
+      ? levelOf("start", asked, state, context)
+      : (ofStyle ?? quantity(own?.level ?? plan.levels.knee, "the knee line"));
+  refuseLevel("start", level, 60, state, context);
+  if (knee) return { level, girth: knee };
+  return { level, girth: own ? quantity(turnGirth(own), "as the block") : baseOf(plan) };
+}
+
+const refuseGirth = (param: string, at: string, girth: Quantity, extra: Quantity): void => {
+  if (girth.mm < 80 + Math.abs(extra.mm) || girth.mm > 2500)
+    throw new Refusal(param, say`A leg of ${girth.mm} at the ${at} cannot be cut. Choose ${range(120, 2500)}.`);
+};
+
+/** True where the leg comes straight down: asked here, or of the style by a line that gives the knee no width. */
+function falls({ fall, knee, start }: Params, context: MoveContext): boolean {
+  if (fall !== undefined) return fall === "straight";
+  return styleParam("shape-leg", "fall", context) === "straight" && !isStated(knee) && start === undefined;
+}
+
+/** The plan with its leg straight down from hip and crotch point, the crease of each panel in its middle. */
+function fallen(plan: LegPlan): LegPlan {
+  const down = (panel: "front" | "back"): LegPlan["front"] => {
+    const { hipX, crotchX } = plan[panel];
+    const own = plan.hang === "offset" ? plan[panel] : shiftPanel(plan[panel], -(hipX + crotchX) / 2);
+    return { ...own, hem: { side: own.hipX, inseam: own.crotchX } };
+  };
+  const [front, back] = [down("front"), down("back")];
+  const width = ({ hem }: LegPlan["front"]): Mm => hem.side - hem.inseam;
+  return { ...plan, turns: [], front, back, backExtra: width(back) - width(front) };
+}
+
+/** New widths where the leg turns, on its way and at the hem; side and inseam are redrawn and reconciled. */
 export const shapeLeg = defineMove({
   id: "shape-leg",
   label: "Shape the leg",
-  note: "Redraws side and inseam through new widths at knee and hem: straight, tapered or flared from any level.",
+  note: "Redraws side and inseam through new widths: straight, tapered or flared from any level, or through several.",
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
-    const { plan } = state;
-    const knee =
-      paramOr("shape-leg", "knee", params.knee, context) ?? quantity(legGirthAt(plan, "knee"), "as the block");
-    const hem = hemOf(params, knee, plan, context);
+    const first = !state.plan.shaped;
+    const start = falls(params, context) ? fallen(state.plan) : state.plan;
     const extra =
-      paramOr("shape-leg", "backExtra", params.backExtra, context) ??
-      quantity(plan.backExtra, "the block's own: back wider than front");
-    const asked = params.start ?? (styleParam("shape-leg", "start", context) as Params["start"]);
-    const start =
-      asked === undefined
-        ? (context.autos["shape-leg.start"]?.(context.measures) ?? quantity(plan.levels.turn, "the knee line"))
-        : levelOf("start", asked, state, context);
-    const least = plan.levels.crotch + 60;
-    if (start.mm < least || start.mm > context.measures.waistToFloor.mm) {
-      throw new Refusal(
-        "start",
-        say`A leg can turn between ${least} below the waist and the floor, not at ${start.mm}.`,
-      );
-    }
-    for (const [param, girth] of [
-      ["knee", knee],
-      ["hem", hem],
-    ] as const) {
-      if (girth.mm < 80 + Math.abs(extra.mm) || girth.mm > 2500) {
-        throw new Refusal(param, say`A leg of ${girth.mm} at the ${param} cannot be cut. Choose ${range(120, 2500)}.`);
-      }
-    }
-    const moved = (param: "kneeToSide" | "hemToSide"): Quantity =>
-      params[param] === undefined
-        ? quantity(0, "halved by the crease")
-        : readParam(param, params[param], context, "moved from the inseam's half to the side's, on front and back");
-    const [kneeToSide, hemToSide] = [moved("kneeToSide"), moved("hemToSide")];
-    for (const [param, by, girth] of [
-      ["kneeToSide", kneeToSide, knee],
-      ["hemToSide", hemToSide, hem],
-    ] as const) {
-      if (Math.abs(by.mm) > girth.mm / 8)
-        throw new Refusal(param, say`At most an eighth of the leg, ${girth.mm / 8}, can be moved across the crease.`);
-    }
-    const toSide = { knee: kneeToSide.mm, hem: hemToSide.mm };
-    const atKnee = panelWidths(knee.mm, extra.mm);
-    const atHem = panelWidths(hem.mm, extra.mm);
-    const shaped: LegPlan = {
-      ...plan,
-      levels: { ...plan.levels, turn: start.mm },
-      backExtra: extra.mm,
-      hemAsked: { girth: hem.mm, stated: hemIsStated(params, context) },
-      front: reshaped(plan, "front", { knee: atKnee.front, hem: atHem.front }, toSide),
-      back: reshaped(plan, "back", { knee: atKnee.back, hem: atHem.back }, toSide),
+      askedOr("backExtra", params, first, context) ??
+      quantity(start.backExtra, "the block's own: back wider than front");
+    const turn = turnOf(params, first, { ...state, plan: start }, context);
+    const more = readLevels(params.levels, state, context);
+    if (turn) refuseGirth("knee", "knee", turn.girth, extra);
+    const moved = (param: "kneeToSide" | "hemToSide", girth: Mm): Quantity => {
+      const by =
+        params[param] === undefined
+          ? quantity(0, "halved by the crease")
+          : readParam(param, params[param], context, "moved from the inseam's half to the side's, on front and back");
+      if (Math.abs(by.mm) > girth / 8)
+        throw new Refusal(param, say`At most an eighth of the leg, ${girth / 8}, can be moved across the crease.`);
+      return by;
     };
-    const straight = Math.abs(knee.mm - hem.mm) < 0.05;
-    const elsewhere = Math.abs(start.mm - plan.levels.knee) > 0.5;
-    const out = quantity((hem.mm - knee.mm) / 4, "a quarter of what the hem gains", { knee, hem });
-    const where = elsewhere ? "{start} below the waist" : "the knee line";
+    const kneeToSide = turn && moved("kneeToSide", turn.girth.mm);
+    const { plan: led, replaced } = withLevels(
+      start,
+      [...(turn ? [{ ...turn, toSide: kneeToSide?.mm ?? 0 }] : []), ...more],
+      extra.mm,
+      turn !== null,
+    );
+    const base = baseOf(led);
+    const asked = hemOf(params, base, first, context);
+    const hem = asked ?? quantity(hemGirthOf(start), first ? "as the block" : "as it was");
+    refuseGirth("hem", "hem", hem, extra);
+    const hemToSide = moved("hemToSide", hem.mm);
+    const widths = panelWidths(hem.mm, extra.mm);
+    const below = (panel: "front" | "back"): Passing =>
+      led.turns.length === 0
+        ? passingOf("crease", widths[panel], led[panel].hem, hemToSide.mm)
+        : passingBelow(led.hang, widths[panel], passingAbove(led, panel, Infinity), hemToSide.mm);
+    const keepsHem = !asked && !first && params.hemToSide === undefined;
+    const shaped: LegPlan = {
+      ...led,
+      shaped: true,
+      backExtra: extra.mm,
+      hemAsked: keepsHem ? led.hemAsked : { girth: hem.mm, stated: hemIsStated(params, context) },
+      front: { ...led.front, hem: keepsHem ? led.front.hem : below("front") },
+      back: { ...led.back, hem: keepsHem ? led.back.hem : below("back") },
+    };
+    const out = quantity((hem.mm - base.mm) / 4, "a quarter of what the hem gains", { base, hem });
+    const onTheWay = Object.fromEntries(
+      more.flatMap(({ level, girth }, i) => [
+        [`level${i + 1}`, level],
+        [`girth${i + 1}`, girth],
+      ]),
+    );
+    const numbers: Numbers = {
+      ...(turn && { knee: turn.girth, start: turn.level, ...(kneeToSide && { kneeToSide }) }),
+      ...onTheWay,
+      hem,
+      out,
+      backExtra: extra,
+      hemToSide,
+      ...Object.fromEntries(replaced.map((t, i) => [`replaced${i + 1}`, quantity(turnGirth(t), "asked further up")])),
+    };
     return {
       state: { ...state, plan: shaped },
-      template: straight
-        ? "Let the leg fall straight, {knee} round at knee and hem, shared about the crease."
-        : hem.mm > knee.mm
-          ? `Bring the leg to {knee} round at ${where} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
-          : `Bring the leg to {knee} round at ${where} and taper it to {hem} at the hem, shared about the crease.`,
-      numbers: { knee, hem, out, start, backExtra: extra, kneeToSide, hemToSide },
+      template: templateOf(shaped, numbers),
+      numbers,
       shown: [],
       handles: [],
     };
   },
-  handlesOn: (plan, { knee, hem, start, kneeToSide, hemToSide }, panels) =>
-    knee && hem && start
-      ? handlesOf({ knee: knee.mm, hem: hem.mm }, { knee: kneeToSide?.mm ?? 0, hem: hemToSide?.mm ?? 0 }, plan, panels)
-      : [],
+  // What was asked is told as it is drawn once the length is known: a width below the hem is passed over.
+  toldOf(plan, numbers, { front, back }): Told {
+    const at = (level: Mm): Mm => panelWidthAt(front, level) + panelWidthAt(back, level);
+    const measured = (girth: Quantity, mm: Mm): Quantity => quantity(mm, girth.sum, {}, girth.mm);
+    const drawn = { ...numbers };
+    for (const [girth, level] of widthsOf(numbers)) {
+      const place = numbers[level] as Quantity;
+      if (isDrawnAt(plan, place.mm)) drawn[girth] = measured(numbers[girth] as Quantity, at(place.mm));
+    }
+    const hem = numbers.hem as Quantity;
+    drawn.hem = measured(hem, roleLength(front, "hem") + roleLength(back, "hem"));
+    const hemLevel = quantity(plan.levels.hem, "where the leg ends");
+    return { template: templateOf(plan, drawn), numbers: { ...drawn, hemLevel } };
+  },
+  handlesOn: shapeHandles,
 });
 
-/** Knee and hem widths, pulled at both edges of both panels, both halves together or one alone; and the turn's level. */
-function handlesOf(girths: Shares, toSide: Shares, plan: LegPlan, panels: readonly Panel[]): Handle[] {
-  const { levels } = plan;
-  const hemLevel = levels.hem;
-  return (["front", "back"] as const).flatMap((panel): Handle[] => {
-    // Panels are drawn with the front mirrored.
-    const way = panel === "front" ? -1 : 1;
-    const own = plan[panel];
-    // What the hem measures in the end: lines below may have opened it further.
-    const finished = legOf(panels, "right")
-      .filter((p) => isOf(p, panel))
-      .reduce((sum, p) => sum + rimLength(p, "hem"), 0);
-    const handle = (param: "knee" | "hem", at: "side" | "inseam", y: Mm, clears: readonly string[]): Handle => ({
-      id: `${panel}-${param}-${at}`,
-      panel,
-      root: panel,
-      ofHem: param === "hem",
-      at: [way * own[param][at], y],
-      axis: [way * Math.sign(own[param][at] || 1), 0],
-      param,
-      clears,
-      perMm: 4,
-      value: girths[param],
-      label: `${panel} ${param}`,
-      reading: param === "hem" && finished > 0 ? finished : own[param].side - own[param].inseam,
-      // One edge of front and back alone: the leg gains half as much, and half of that lies on this side of the crease.
-      oneSide: {
-        perMm: 2,
-        also: [{ param: `${param}ToSide`, perMm: at === "side" ? 0.5 : -0.5, value: toSide[param] }],
-      },
-    });
-    const turns = levels.turn < hemLevel - 40;
-    return [
-      ...(turns ? [handle("knee", "side", levels.turn, []), handle("knee", "inseam", levels.turn, [])] : []),
-      ...(hemLevel > levels.turn + 100
-        ? [handle("hem", "side", hemLevel, ["out"]), handle("hem", "inseam", hemLevel, ["out"])]
-        : []),
-      ...(turns && Math.abs(girths.hem - girths.knee) > 0.05
-        ? [
-            {
-              ...levelHandle(`${panel}-start`, panel, [0, levels.turn], "start", levels.turn, "turns at"),
-              root: panel,
-              inside: true,
-            },
-          ]
-        : []),
-    ];
-  });
+/** How the widths of a line are called among its numbers, each with its level. */
+const WIDTHS: readonly (readonly [girth: string, level: string])[] = [
+  ["knee", "start"],
+  ...Array.from({ length: MOST_LEVELS }, (_, i) => [`girth${i + 1}`, `level${i + 1}`] as const),
+];
+
+const widthsOf = (numbers: Numbers): (readonly [girth: string, level: string])[] =>
+  WIDTHS.filter(([girth]) => numbers[girth] !== undefined);
+
+const isDrawnAt = (plan: LegPlan, level: Mm): boolean =>
+  level < plan.levels.hem &&
+  [...drawnLeg(plan).turns.map((t) => t.level), ...(plan.thigh ? [plan.levels.crotch + plan.thigh.below] : [])].some(
+    (drawn) => Math.abs(drawn - level) < 0.5,
+  );
+
+/** What the move does, in words: falls straight, flares, tapers, or is led through several widths. */
+function templateOf(plan: LegPlan, numbers: Numbers): string {
+  const all = widthsOf(numbers).sort((a, b) => (numbers[a[1]]?.mm ?? 0) - (numbers[b[1]]?.mm ?? 0));
+  const made = all.filter(([, level]) => isDrawnAt(plan, numbers[level]?.mm ?? 0));
+  const lost = all.filter((width) => !made.includes(width));
+  const where = (level: string): string =>
+    Math.abs((numbers[level]?.mm ?? 0) - plan.levels.knee) < 0.5 ? "the knee line" : `{${level}} below the waist`;
+  const passed = lost
+    .map(([girth, level]) => ` The leg ends above ${where(level)}: {${girth}} there is passed over.`)
+    .join("");
+  const replaced = numbers.replaced1 ? " It takes the place of {replaced1} asked there before." : "";
+  return `${wayOf(plan, numbers, made, where)}${passed}${replaced}`;
+}
+
+function wayOf(
+  plan: LegPlan,
+  numbers: Numbers,
+  made: readonly (readonly [string, string])[],
+  where: (level: string) => string,
+): string {
+  const [one] = made;
+  const hangs = {
+    crease: "shared about the crease",
+    offset: "shared about the crease",
+    side: "hung from the side",
+    inseam: "hung from the inseam",
+  }[plan.hang];
+  if (!one)
+    return plan.turns.length === 0 || drawnLeg(plan).turns.length === 0
+      ? "Let side and inseam run straight from hip and crotch point to the hem, {hem} round."
+      : "Bring the hem to {hem}.";
+  const [girth, level] = one;
+  if (made.length > 1) {
+    const way = made.map(([g, l]) => `{${g}} at ${where(l)}`).join(", ");
+    return `Lead the leg through ${way}, and {hem} at the hem, ${hangs}.`;
+  }
+  const [knee, hem] = [numbers[girth]?.mm ?? 0, numbers.hem?.mm ?? 0];
+  if (Math.abs(knee - hem) < 0.5)
+    return `Let the leg fall straight from ${where(level)}, {${girth}} round there and at the hem, ${hangs}.`;
+  return hem > knee
+    ? `Bring the leg to {${girth}} round at ${where(level)} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
+    : `Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
 }

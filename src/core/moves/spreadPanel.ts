@@ -54,7 +54,7 @@ export function spreadPanel(panel: Panel, cuts: readonly Cut[]): SpreadPanel {
     let path = edge.path;
     for (const cut of slashed.opened) {
       const corner = cut.hingeEdge === edge.id && cut.hingeAlong > 1 && cut.hingeAlong < pathLength(path) - 1;
-      if (corner && Math.abs(toDegrees(cut.angle)) > SOFTEN_ABOVE) path = softenCorner(path, cut.hingeAlong);
+      if (corner && Math.abs(toDegrees(cut.angle)) > SOFTEN_ABOVE) path = softenCorner(path, cut.hingeAlong, cut.angle);
     }
     return { ...edge, path: restoreLength(path, before.get(edge.id) as Mm, edge.role === "side" ? "end" : "start") };
   });

@@ -1,6 +1,6 @@
 import { length, number, statedLength } from "../params";
 import { askedLength, defineMove } from "./define";
-import { withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
+import { withHipWideWaist, type LegPlan, type PanelPlan, type Passing } from "../drafting";
 import { quantity, type Mm, Refusal, say, range, ratio } from "../units";
 import { hemGirthOr, paramOr } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
@@ -84,20 +84,27 @@ export const widenLeg = defineMove({
     // Front and back gain alike at the inseam, by the front's hem, or by what the sides leave of an asked one.
     const inner = own?.mm ?? (girth ? innerFor(girth.mm, plan, out.mm) : share * Math.max(0, gained(plan.front)));
     // A hem that takes width away tapers straight from the crotch; one that adds it is squared down from the knee.
-    const { crotch, knee, hem } = plan.levels;
-    const innerAtKnee = inner < 0 ? (inner * (knee - crotch)) / Math.max(hem - crotch, knee - crotch) : inner;
+    const { crotch, hem } = plan.levels;
+    const innerAt = (level: Mm): Mm =>
+      inner < 0 ? (inner * (level - crotch)) / Math.max(hem - crotch, level - crotch) : inner;
     const widened = (panel: PanelPlan): PanelPlan => {
       const side = panel.hipX + out.mm;
       return {
         ...panel,
         hipX: side,
-        knee: { side, inseam: panel.knee.inseam - innerAtKnee },
         hem: { side, inseam: panel.hem.inseam - inner },
       };
     };
     const drafted: LegPlan = {
       ...plan,
       hang: "side",
+      turns: plan.turns.map((turn) => {
+        const at = (panel: "front" | "back"): Passing => ({
+          side: plan[panel].hipX + out.mm,
+          inseam: turn[panel].inseam - innerAt(turn.level),
+        });
+        return { ...turn, front: at("front"), back: at("back") };
+      }),
       hemAsked: girth && { girth: girth.mm, stated: true },
       front: widened(plan.front),
       back: widened(plan.back),

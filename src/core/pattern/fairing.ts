@@ -28,14 +28,16 @@ import type { Mm, Radians } from "../units";
 
 /** How far a hinge corner is softened each way. */
 const SOFTEN_REACH: Mm = 100;
+/** A sharp corner is softened over less: reach times turn, so that a side that falls straight stays within 3 mm of it. */
+const SOFTEN_TURNED: Mm = 12;
 
 /**
  * Softens a corner within an edge over about 100 mm each way. The edge's length changes by a fraction of a
  * millimetre; `restoreLength` puts it back at the hem end.
  */
-export function softenCorner(path: Path, at: Mm): Path {
+export function softenCorner(path: Path, at: Mm, turn: Radians = 0): Path {
   const whole = pathLength(path);
-  const reach = Math.min(SOFTEN_REACH, at * 0.9, (whole - at) * 0.9);
+  const reach = Math.min(SOFTEN_REACH, SOFTEN_TURNED / Math.max(1e-6, Math.abs(turn)), at * 0.9, (whole - at) * 0.9);
   if (reach < 1) return path;
   const [from, to] = [pathAt(path, at - reach), pathAt(path, at + reach)];
   const soft = truedCurve(from.point, from.tangent, to.point, to.tangent);

@@ -2,17 +2,21 @@ import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
 import type { Style } from "./style";
-import { BAND_AND_ZIP, straightLeg } from "./sums";
-
-const leg = straightLeg(0.86, 100);
+import { BAND_AND_ZIP } from "./sums";
 
 export const palazzo: Style = {
   id: "palazzo",
   label: "Palazzo",
-  note: "A wide leg that falls from the hip: straight first, then slashed up the crease and spread.",
+  note: "A wide leg that falls straight from hip and crotch point, then is slashed up the crease and spread.",
   school: "proportional",
   rules: { ease: { front: "10 mm", back: "10 mm" } },
   params: z.strictObject({
+    fall: z
+      .enum(["straight", "turned"])
+      .optional()
+      .describe(
+        "How the leg comes down before it is slashed: straight from hip and crotch point, or through the knee.",
+      ),
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
     hemSpread: autoLengthSchema.optional().describe("Sum of the openings of one panel at the hem."),
     length: garmentLengthSchema.optional().describe("Where the hem ends."),
@@ -22,9 +26,9 @@ export const palazzo: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
     { id: "m3", move: "spread", on: true, params: {} },
   ],
+  defaults: { fall: "straight" },
   autos: {
-    "shape-leg.knee": leg,
-    "shape-leg.hem": leg,
+    "shape-leg.out": () => quantity(-38, say`the style's own: in ${38} on each edge`),
     "spread.hemSpread": () => quantity(240, say`the style's own: ${240} a panel in two equal gaps`),
   },
   finish: { ...BAND_AND_ZIP, pockets: [{ kind: "slant" }] },

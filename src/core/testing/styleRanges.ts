@@ -1,5 +1,6 @@
 import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../pattern";
 import type { Shape } from "../derive";
+import { drawnLeg } from "../drafting";
 import { pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
 import { resolveBody, type Body, type BodyMeasures } from "../body";
 
@@ -36,9 +37,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [
         ...asked.met(shape),
         // A leg that ends above its knee has no girth there.
-        ...(shape.plan.levels.hem > shape.plan.levels.turn + 100
-          ? [["knee", knee, legWidthAt(shape, shape.plan.levels.turn)] as const]
-          : []),
+        ...drawnLeg(shape.plan).turns.map((turn) => ["knee", knee, legWidthAt(shape, turn.level)] as const),
       ],
     };
   },
@@ -51,7 +50,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [
         ["hem girth", asked, shape.readings.hemGirth],
         // A leg that ends before its flare would start has none.
-        ...(shape.plan.levels.hem > start ? [["start", start, shape.plan.levels.turn] as const] : []),
+        ...drawnLeg(shape.plan).turns.map((turn) => ["start", start, turn.level] as const),
       ],
     };
   },
@@ -169,7 +168,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [
         ...asked.met(shape),
         ["yoke, centre back", centre, roleLength(panelById(shape.panels, "back-yoke"), "fold")],
-        ...(shape.plan.levels.hem > start + 100 ? [["narrowest", start, shape.plan.levels.turn] as const] : []),
+        ...drawnLeg(shape.plan).turns.map((turn) => ["narrowest", start, turn.level] as const),
       ],
     };
   },

@@ -112,8 +112,6 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   "paper-bag": ["pull-on"],
   "bandless-flare": ["pull-on"],
   "stretch-wide": ["pull-on"],
-  // Opened this wide, the hem of a short leg hangs to the floor; one press shortens it.
-  "palazzo Slim": ["floor-clearance"],
   // A very full hip over a slim knee is an abrupt curve whatever one does; its thigh fills the leg.
   "high-cigarette Full": ["hip-corner", "thigh-ease"],
 };

@@ -1,6 +1,6 @@
-import { panelMap } from "../../pattern";
+import { panelMap, turnCrotch } from "../../pattern";
 import {
-  hermiteByLevel,
+  angleFromTo,
   pathAt,
   pathBetween,
   pathEnd,
@@ -16,10 +16,10 @@ import {
   type Point,
 } from "../../geometry";
 import { quantity, type Mm, say } from "../../units";
-import { assemble, cutAtHem, drawnHem, type Outline } from "../assemble";
+import { assemble, cutAtHem, type Outline } from "../assemble";
 import type { DrawnLegs } from "../drawn";
-import { kneeSlope, kneeToHem } from "../legSeams";
-import type { LegPlan, OwnLegs, OwnPanel, Passing, PanelPlan } from "../plan";
+import { seamThrough } from "../legSeams";
+import { drawnLeg, type LegPlan, type OwnLegs, type OwnPanel, type Passing } from "../plan";
 
 const same = (a: Passing, b: Passing): boolean =>
   Math.abs(a.side - b.side) < 1e-6 && Math.abs(a.inseam - b.inseam) < 1e-6;
@@ -31,38 +31,61 @@ const slopeOf = ([dx, dy]: Point): number => (Math.abs(dy) < 1e-6 ? 0 : dx / dy)
 const keptSlope = (slope: number, run: number): number =>
   slope * run <= 0 ? 0 : Math.sign(run) * Math.min(Math.abs(slope), 3 * Math.abs(run));
 
-/** A seam from `from` through knee and hem, leaving with `slope`; above the knee it stays as it was when nothing changed there. */
-function redrawn(seam: Path, from: Mm, slope: number, knee: Point, hem: Point, kneeStays: boolean): Path {
-  if (kneeStays) {
+/** A seam from `from` through its turns to the hem, leaving with `slope`; above a knee that stays it is as it was. */
+function redrawn(seam: Path, from: Mm, slope: number, turns: readonly Point[], hem: Point, kneeStays: boolean): Path {
+  const [knee] = turns;
+  if (kneeStays && knee) {
     const at = pathNearest(seam, knee).along;
     const above = pathBetween(seam, from, at);
-    return [...above, ...kneeToHem(pathEnd(above), hem, slopeOf(pathEndTangent(above)))];
+    return [...above, ...seamThrough([pathEnd(above), ...turns.slice(1), hem], slopeOf(pathEndTangent(above)))];
   }
   const start = from < 1e-6 ? pathStart(seam) : pathAt(seam, from).point;
-  const atKnee = kneeSlope(chord(start, knee), chord(knee, hem));
-  return [hermiteByLevel(start, knee, keptSlope(slope, chord(start, knee)), atKnee), ...kneeToHem(knee, hem, atKnee)];
+  if (!knee) return [line(start, hem)];
+  return seamThrough([start, ...turns, hem], keptSlope(slope, chord(start, knee)));
 }
 
-function outlineOf(own: OwnPanel, plan: PanelPlan, legs: LegPlan, block: OwnLegs): Outline {
+/** The crotch curve turned with the start of the inseam, so that it stays as square to it as it was. */
+export function ownCrotchTo(panel: OwnPanel, inseamDown: Path): Path {
+  const turn = angleFromTo(pathStartTangent(panel.inseamDown), pathStartTangent(inseamDown));
+  return Math.abs(turn) < 1e-6 ? panel.crotch : turnCrotch(panel.crotch, turn);
+}
+
+function outlineOf(panel: "front" | "back", legs: LegPlan, block: OwnLegs): Outline {
+  const own = block[panel];
+  const plan = legs[panel];
   const { waist, dartLines, crotch, hip, hem, side, inseamDown } = own;
   const curveStart = curveStartOf(crotch);
   const rest = { waist, dartLines, crotch, hip, curveStart };
-  if (same(plan.knee, own.knee) && same(plan.hem, own.hemAt) && Math.abs(legs.levels.hem - block.hemLevel) < 1e-6)
-    return { ...rest, side, inseamDown, hem };
-  const level = drawnHem(legs);
-  const kneeStays = same(plan.knee, own.knee);
+  const { turns, hem: level } = drawnLeg(legs);
+  const [first] = turns;
+  const kneeStays =
+    first !== undefined && same(first[panel], own.knee) && Math.abs(first.level - legs.levels.knee) < 1e-6;
+  const asItIs = kneeStays && turns.length === 1 && same(plan.hem, own.hemAt);
+  if (asItIs && Math.abs(legs.levels.hem - block.hemLevel) < 1e-6) return { ...rest, side, inseamDown, hem };
   const alongHip = pathNearest(side, hip).along;
-  const atHip = slopeOf(pathAt(side, alongHip).tangent);
-  const lower = redrawn(side, alongHip, atHip, [plan.knee.side, legs.levels.turn], [plan.hem.side, level], kneeStays);
+  const through = (at: "side" | "inseam"): Point[] => turns.map((turn): Point => [turn[panel][at], turn.level]);
+  const lower = redrawn(
+    side,
+    alongHip,
+    slopeOf(pathAt(side, alongHip).tangent),
+    through("side"),
+    [plan.hem.side, level],
+    kneeStays,
+  );
   const inner = redrawn(
     inseamDown,
     0,
     slopeOf(pathStartTangent(inseamDown)),
-    [plan.knee.inseam, legs.levels.turn],
+    through("inseam"),
     [plan.hem.inseam, level],
     kneeStays,
   );
-  return { ...rest, side: [...pathBetween(side, 0, alongHip), ...lower], inseamDown: inner };
+  return {
+    ...rest,
+    side: [...pathBetween(side, 0, alongHip), ...lower],
+    inseamDown: inner,
+    crotch: ownCrotchTo(own, inner),
+  };
 }
 
 /** The last place of the crotch edge that still turns: above it the centre runs straight. */
@@ -84,8 +107,8 @@ function restored(path: Path, by: Mm): Path {
  * front and back differed by before, they differ by afterwards: the back's lengths are restored at the hem.
  */
 export function drawOwnLegs(legs: LegPlan, own: OwnLegs): DrawnLegs {
-  const front = outlineOf(own.front, legs.front, legs, own);
-  const drawn = outlineOf(own.back, legs.back, legs, own);
+  const front = outlineOf("front", legs, own);
+  const drawn = outlineOf("back", legs, own);
   const owed = (pick: (o: { readonly side: Path; readonly inseamDown: Path }) => Path): Mm =>
     pathLength(pick(own.back)) - pathLength(pick(own.front)) - (pathLength(pick(drawn)) - pathLength(pick(front)));
   const back: Outline = {

@@ -148,7 +148,6 @@ function planOf(own: OwnPanel, hipCentre: Mm, waistY: Mm): PanelPlan {
     curve: { steer: "diagonal", start: "hip", hollow: 0, out: 0, up: 0 },
     darts: { count: 0, intake: 0, length: 0, at: null, run: "square" },
     netWaist: own.waist.filter((e) => e.role === "waist").reduce((sum, e) => sum + pathLength(e.path), 0),
-    knee: own.knee,
     hem: own.hemAt,
   };
 }
@@ -226,7 +225,6 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     hip: front.hip[1],
     crotch: pathStart(front.inseamDown)[1],
     knee: on(front.side, frontRead.marks.kneeSide)[1],
-    turn: on(front.side, frontRead.marks.kneeSide)[1],
     hem,
   };
   if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
@@ -243,6 +241,9 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     backShorter: pathLength(front.inseamDown) - pathLength(back.inseamDown),
     dropAsked: 0,
     hang: "crease",
+    turns: [{ level: levels.knee, front: front.knee, back: back.knee, asked: false }],
+    shaped: false,
+    hemLine: hem,
     backExtra: back.hemAt.side - back.hemAt.inseam - front.hemAt.side + front.hemAt.inseam,
     thigh: null,
     straightInseam: false,
