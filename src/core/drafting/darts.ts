@@ -12,13 +12,15 @@ export interface DartShare {
 export const WIDEST_DART = 0.32;
 /** A dart ends at least this far above the hip line. */
 export const ABOVE_HIP = 50;
+/** A dart's mouth lies on a curved waist: drawn this much shorter, its tip keeps clear of the hip line as it is read. */
+const CURVED_WAIST = 2;
 
 /**
  * Shares the surplus between darts and side. Under 14 mm there is no dart; else one of the maker's width; where
  * the side would take too much the dart grows to 35, then a second one is added, then the side takes the rest.
  */
 export function dartBudget(surplus: Mm, askedIntake: Mm, askedLength: Mm, sideLimit: Mm, room: Mm): DartShare {
-  const length = Math.max(25, Math.min(askedLength, room - ABOVE_HIP));
+  const length = Math.max(25, Math.min(askedLength, room - ABOVE_HIP - CURVED_WAIST));
   const widest = Math.min(35, WIDEST_DART * length);
   if (surplus < 14 || askedIntake <= 0) return { count: 0, intake: 0, length, side: surplus };
   const first = Math.min(askedIntake, surplus);

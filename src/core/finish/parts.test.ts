@@ -291,7 +291,8 @@ describe("hems and trims", () => {
   test("turned twice and rolled take both their turns, a facing a seam's allowance", () => {
     expect(allowance(made({ hem: { kind: "double", depth: "15 mm" } }))).toBe(30);
     expect(allowance(made({ hem: { kind: "rolled", depth: "5 mm" } }))).toBe(10);
-    expect(allowance(made({ hem: { kind: "faced" } }))).toBe(15);
+    // What its facing is cut with: one seam, one allowance.
+    expect(allowance(made({ hem: { kind: "faced" } }))).toBe(10);
     expect(allowance(made({ hem: { kind: "bonded", depth: "30 mm" } }))).toBe(30);
   });
 

@@ -1,11 +1,11 @@
 import { isOf, type Panel } from "../pattern";
-import type { BodyMeasures } from "../body";
+import type { BodyMeasure, BodyMeasures } from "../body";
 import { type LegPlan, type ResolvedRules } from "../drafting";
 import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { type Mm, type Sentence } from "../units";
+import { say, type Mm, type Sentence } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -125,6 +125,14 @@ export function byLimits(value: number, look: number, fault: number): CheckStatu
   const size = Math.abs(value);
   return size > fault ? "fault" : size > look ? "look" : "pass";
 }
+
+/** A number that rests on an estimate is never a fault, only something to measure and look at. */
+export const byEstimate = (status: CheckStatus, measure: BodyMeasure): CheckStatus =>
+  status === "fault" && measure.source === "estimated" ? "look" : status;
+
+/** What to measure where a check rests on an estimate; nothing where it was measured. */
+export const estimateSaid = (measure: BodyMeasure, name: string): Sentence =>
+  measure.source === "estimated" ? say` The ${name} is estimated: measure it.` : [];
 
 /** Pass, look or fault for an amount that should be large enough. */
 export function byFloor(value: number, look: number, fault: number): CheckStatus {

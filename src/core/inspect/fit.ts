@@ -2,7 +2,17 @@ import { panelOutline } from "../pattern";
 import { boxOf } from "../geometry";
 import { plain, say } from "../units";
 import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";
-import { byFloor, placeOf, verdict, asStored, type Check, type CheckRule, type Inspected } from "./check";
+import {
+  byEstimate,
+  byFloor,
+  estimateSaid,
+  placeOf,
+  verdict,
+  asStored,
+  type Check,
+  type CheckRule,
+  type Inspected,
+} from "./check";
 
 /** What would let the waist pass over the hip, by how the garment is put on. */
 function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Check, "fix" | "remedy"> {
@@ -149,7 +159,7 @@ export const floorClearance: CheckRule = {
   measure({ measures, readings, shoe, legs, moves, length }) {
     const floor = measures.waistToFloor.mm + shoe;
     const value = floor - readings.lowestPoint - length.cuff;
-    const status = byFloor(value, 10, 0);
+    const status = byEstimate(byFloor(value, 10, 0), measures.waistToFloor);
     const lowest = legs
       .map((panel) => ({ panel, bottom: boxOf(panelOutline(panel)).bottom }))
       .reduce((a, b) => (b.bottom > a.bottom ? b : a));
@@ -161,7 +171,7 @@ export const floorClearance: CheckRule = {
       unit: "length",
       message:
         value < 0
-          ? say`The hem lies ${-value} on the floor: it can trip the wearer.`
+          ? say`The hem lies ${-value} on the floor: it can trip the wearer.${estimateSaid(measures.waistToFloor, "waist to floor")}`
           : say`The lowest place of the hem is ${value} off the floor in shoes of ${shoe}.`,
       where: { panel: lowest.panel.id, point },
       fix: say`Shorten the leg.`,

@@ -2,7 +2,18 @@ import { edgeOf } from "../pattern";
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
 import { pathLength } from "../geometry";
 import { plain, type Mm, say, type Sentence } from "../units";
-import { asStored, byFloor, byLimits, placeOf, verdict, type CheckRule, type Inspected, type Remedy } from "./check";
+import {
+  asStored,
+  byEstimate,
+  byFloor,
+  estimateSaid,
+  byLimits,
+  placeOf,
+  verdict,
+  type CheckRule,
+  type Inspected,
+  type Remedy,
+} from "./check";
 
 /** Front and back each wider, throughout. */
 function widerBy({ ease }: Inspected["rules"], mm: Mm): Remedy["changes"] {
@@ -32,13 +43,16 @@ function easeRule(
       // Cloth that stretches may be smaller than the body, by half of what it gives.
       const given = (cloth.stretch / 2) * measures[girth].mm;
       return verdict(this, {
-        status: net ? byFloor(value, 20 - given, -given) : byFloor(value, -0.5 - given, -2 - given),
+        status: byEstimate(
+          net ? byFloor(value, 20 - given, -given) : byFloor(value, -0.5 - given, -2 - given),
+          measures[girth],
+        ),
         value,
         limit: 20 - given,
         unit: "length",
         message:
           value < 0
-            ? say`${garment} ${-value} smaller than the ${girth}.`
+            ? say`${garment} ${-value} smaller than the ${girth}.${estimateSaid(measures[girth], girth)}`
             : net
               ? say`${value} of ease round the ${girth}.`
               : say`As large as the carded ${girth}, which already holds its ease.`,
@@ -98,8 +112,7 @@ export const crotchLength: CheckRule = {
     const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;
     const value = readings.crotchSeam - wanted;
     const short = value < -5;
-    // An estimated length is no measure to fail a pattern by.
-    const status = short ? (body.source === "given" ? "fault" : "look") : value > 60 ? "look" : "pass";
+    const status = short ? byEstimate("fault", body) : value > 60 ? "look" : "pass";
     return verdict(this, {
       status,
       value,
@@ -137,13 +150,13 @@ export const footEntry: CheckRule = {
     const stretched = relaxed * STRETCHES;
     const value = Math.min(readings.hemGirth, stretched) - measures.heel.mm;
     return verdict(this, {
-      status: byFloor(value, 0, 0),
+      status: byEstimate(byFloor(value, 0, 0), measures.heel),
       value,
       limit: 0,
       unit: "length",
       message:
         value < 0
-          ? say`The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${-value} too narrow for heel and instep.`
+          ? say`The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${-value} too narrow for heel and instep.${estimateSaid(measures.heel, "girth round heel and instep")}`
           : say`The foot passes with ${value} to spare.`,
       where: placeOf(legs, "hemSide"),
       fix: say`Widen the hem, or leave a slit at the side.`,
@@ -174,13 +187,13 @@ export const kneeBent: CheckRule = {
     const given = (cloth.stretch / 2) * measures.kneeBent.mm;
     const value = kneeGirth - measures.kneeBent.mm;
     return verdict(this, {
-      status: byFloor(value, -given, -Infinity),
+      status: byEstimate(byFloor(value, -given, -Infinity), measures.kneeBent),
       value,
       limit: 0 - given,
       unit: "length",
       message:
         value < 0
-          ? say`The leg is ${-value} smaller than the bent knee: it binds.`
+          ? say`The leg is ${-value} smaller than the bent knee: it binds.${estimateSaid(measures.kneeBent, "bent knee")}`
           : say`${value} of room round the bent knee.`,
       where: placeOf(legs, "kneeSide"),
       fix: say`Widen the knee.`,

@@ -15,6 +15,7 @@ import {
 } from "../pattern";
 import type { BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
+import { forkAt } from "./fork";
 import { boxOf } from "../geometry";
 import type { Mm } from "../units";
 
@@ -85,7 +86,8 @@ export function readPanels(
   const around = (measure: (panel: Panel) => Mm): Mm =>
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
   const waistGirth = rimGirth({ panels, joins }, "waist");
-  const hipGirth = around((panel) => panelWidthAt(panel, levels.hip));
+  // From the centre line carried down: the crotch curve that leaves it above is no width of the body.
+  const hipGirth = around((panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
   const thighY = levels.crotch + 25;
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);

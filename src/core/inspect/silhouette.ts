@@ -1,6 +1,7 @@
 import { isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
 import { halves, type BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
+import { forkAt } from "./fork";
 import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -79,11 +80,12 @@ const GATHERS_OVER: Mm = 90;
  * The outside from the waist to the hip, from the sewn waist and the finished hip, whatever the panels between were cut
  * into. A casing stands above the waist, and its elastic draws the waist in to the wearer's.
  */
-function torsoOf(leg: readonly Panel[], { levels }: LegPlan, m: BodyMeasures): Point[] {
+function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[] {
+  const { levels } = plan;
   const width = (girth: Mm): Mm => halves(girth, 1.36).width;
   const sum = (measure: (panel: Panel) => Mm): Mm => 2 * leg.reduce((all, panel) => all + measure(panel), 0);
   const sewn = sum((panel) => rimLength(panel, "waist"));
-  const hip = width(sum((panel) => panelWidthAt(panel, levels.hip)));
+  const hip = width(sum((panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)));
   const casing = leg.find((panel) => panel.worn?.casings?.waist)?.worn?.casings?.waist;
   const waist = width(casing ? Math.min(sewn, m.waist.mm) : sewn);
   const stand = casing ? casing.added - casing.folded : 0;

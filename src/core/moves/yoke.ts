@@ -1,11 +1,11 @@
 import { choice, length, flag, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
 import { edgeOf, edgesWithRole, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
-import { pathAt, pathLength, type Point } from "../geometry";
-import { quantity, type Mm, say } from "../units";
+import { angleFromTo, pathAt, pathLength, pathStartTangent, type Point } from "../geometry";
+import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
 import { paramOr } from "./auto";
 import { wholeLegs } from "./legs";
-import type { Handle } from "./move";
+import type { Handle, StyleState } from "./move";
 import { joinYokes } from "./joinYokes";
 
 const ID = "yoke";
@@ -76,14 +76,22 @@ export const yoke = defineMove({
       quantity(0.75 * centre.mm, say`three quarters of the centre back ${centre.mm}`, { centre });
     const front =
       paramOr("yoke", "front", params.front, context) ?? quantity(side.mm, "as deep as at the side", { side });
-    let next = state;
-    if (which !== "front") {
-      const cut = cutOf(legs.back);
-      const back = cutTop(next, legs.back, cut, centre, side.mm, params.backDart !== "used", "centre");
-      next = params.fold === false ? back : centreOnFold(back, cut.upper.id);
-    }
-    if (which !== "back")
-      next = cutTop(next, legs.front, cutOf(legs.front), front, side.mm, params.frontDart === "remnant", "front");
+    const cutAt = (deeper: Mm): StyleState => {
+      const more = (depth: Quantity): Quantity => (deeper === 0 ? depth : quantity(depth.mm + deeper, depth.sum));
+      let next: StyleState = state;
+      if (which !== "front") {
+        const cut = cutOf(legs.back);
+        const remnant = params.backDart !== "used";
+        const back = cutTop(next, legs.back, cut, more(centre), side.mm + deeper, remnant, "centre");
+        next = params.fold === false ? back : centreOnFold(back, cut.upper.id);
+      }
+      if (which === "back") return next;
+      const remnant = params.frontDart === "remnant";
+      return cutTop(next, legs.front, cutOf(legs.front), more(front), side.mm + deeper, remnant, "front");
+    };
+    let next = cutAt(0);
+    if (turnsBack(next))
+      throw tooShallow(which === "front" ? "front" : "centre", which === "front" ? front : centre, cutAt);
     const joined = params.joined === true && which === "both";
     if (joined) next = joinYokes(next, cutOf(legs.front).upper.id, cutOf(legs.back).upper.id);
     const seams = next.panels
@@ -104,6 +112,43 @@ export const yoke = defineMove({
     };
   },
 });
+
+/** An edge that turns further than this runs back on itself: the yoke is cut through its darts, not below them. */
+const MOST_TURN: Radians = (100 * Math.PI) / 180;
+
+/** True where an edge of the yoke's seam turns back on itself. */
+function turnsBack({ panels }: StyleState): boolean {
+  const edges = panels.flatMap((p) => p.edges.filter((e) => e.by === ID));
+  return edges.some(({ path }) => {
+    const start = pathStartTangent(path);
+    const whole = pathLength(path);
+    return Array.from({ length: 41 }, (_, i) => pathAt(path, (whole * i) / 40).tangent).some(
+      (tangent) => Math.abs(angleFromTo(start, tangent)) > MOST_TURN,
+    );
+  });
+}
+
+/** Deeper by this much at a step, up to so much, until a yoke lies below its darts. */
+const DEEPER: Mm = 5;
+const MOST_DEEPER: Mm = 120;
+
+function tooShallow(param: string, depth: Quantity, cutAt: (deeper: Mm) => StyleState): Refusal {
+  for (let more = DEEPER; more <= MOST_DEEPER; more += DEEPER) {
+    try {
+      if (!turnsBack(cutAt(more)))
+        return new Refusal(
+          param,
+          say`A yoke ${depth.mm} deep lies across its darts, and its edge would run back on itself. Cut it ${depth.mm + more} deep, and as much deeper at the side.`,
+        );
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+    }
+  }
+  return new Refusal(
+    param,
+    say`A yoke ${depth.mm} deep lies across its darts, and its edge would run back on itself. Use its darts up, or shape the waist without them.`,
+  );
+}
 
 /** What cutting a yoke off a panel makes of it. */
 const cutOf = ({ id, name }: Panel): TopCut => ({

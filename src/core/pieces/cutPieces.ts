@@ -1,13 +1,4 @@
-import {
-  edgeOf,
-  panelArea,
-  panelById,
-  panelOutline,
-  type AllowanceKind,
-  type Edge,
-  type Panel,
-  EDGE_ROLES,
-} from "../pattern";
+import { edgeOf, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   pathAt,
   pathLength,
@@ -18,47 +9,13 @@ import {
   polygonArea,
   type Point,
 } from "../geometry";
-import type { AllowanceSet, Running } from "../finish";
 import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
+import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
+import { edgeAllowances, edgeKey } from "./edgeAllowances";
 import { notchPlaces, type NotchPlace } from "./notches";
 import type { Notch, Piece, PieceEdge } from "./piece";
 import type { Seam } from "./seams";
-
-/** How the hem is cut: its allowance, and whether it is the mirror image of the leg above. */
-export interface HemCut {
-  readonly allowance: Mm;
-  readonly mirrored: boolean;
-}
-
-/** The part of a centre seam that opens, or is cut as if it did: its length below the waist, and its allowance. */
-export interface OpeningCut {
-  readonly root: "front" | "back";
-  readonly length: Mm;
-  readonly width: Mm;
-}
-
-/** What the pieces of a job need beyond its panels. */
-export interface CutPlan {
-  readonly allowances: AllowanceSet;
-  /** Null while the hem is undecided. */
-  readonly hem: HemCut | null;
-  readonly opening: OpeningCut | null;
-  /** The zip is set into the side, whose seams then carry its allowance. */
-  readonly zipAtSide: boolean;
-  /** Marks the finishes ask for. */
-  readonly marks: readonly NotchPlace[];
-  readonly job: { readonly name: string; readonly wearer: string; readonly date: string; readonly version: string };
-}
-
-/** The opening's wide allowance narrows to the crotch's over this length. */
-const ZIP_TAPER: Mm = 60;
-
-/** An edge along which the garment opens: its last stretch, up to the waist. */
-interface OpensOn {
-  readonly length: Mm;
-  readonly width: Mm;
-}
 
 /** Every panel as a piece to cut, with its allowances applied once and its matching marks. */
 export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan: CutPlan): Piece[] {
@@ -70,9 +27,11 @@ export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan
     return [{ panel, edge, along: whole - length, kind: "single", pairs: `crotch-${plan.opening?.root ?? "back"}` }];
   });
   const marks = notchPlaces(panels, seams, [...plan.marks, ...ends]);
+  const allowed = edgeAllowances(panels, seams, opened, plan);
   return panels.map((panel) => {
     const own = marks.filter((mark) => mark.panel === panel.id);
-    return pieceOf(panel, own, opened, plan);
+    const applied = panel.edges.map((edge) => allowed.get(edgeKey(panel, edge)) as EdgeAllowance);
+    return pieceOf(panel, applied, own, opened, plan);
   });
 }
 
@@ -97,37 +56,13 @@ function openedEdges(
   return found;
 }
 
-/** The kind of allowance an edge takes by what it is. */
-function kindOf(panel: Panel, edge: Edge, zipAtSide: boolean): AllowanceKind {
-  if (panel.cutting.sewn?.all) return panel.cutting.sewn.all;
-  const { allowance } = EDGE_ROLES[edge.role];
-  if (allowance === "side") return zipAtSide ? "zip" : "side";
-  if (allowance === "style") return panel.cutting.sewn?.style ?? "style";
-  // A hem that is no rim of the garment's, as a facing's, is sewn to one and cut like a waist.
-  return allowance === "hem" || allowance === "none" ? "waist" : allowance;
-}
-
-/** What is cut beyond one edge. */
-function allowanceOf(panel: Panel, edge: Edge, opens: OpensOn | undefined, plan: CutPlan): EdgeAllowance {
-  const { widths, edges } = plan.allowances;
-  const single = edges[`${panel.id}.${edge.id}`] ?? edges[`${panel.is.leftOf ?? panel.id}.${edge.id}`];
-  if (EDGE_ROLES[edge.role].allowance === "none") return flat(edge, 0);
-  if (single) return running(edge, single);
-  if (opens) return openingAllowance(edge, widths.crotch, opens);
-  if (edge.role === "hem" && panel.is.part !== "hem-facing") {
-    return { ...flat(edge, plan.hem?.allowance ?? 0), mirrored: plan.hem?.mirrored === true && !panel.worn?.ring };
-  }
-  const kind = kindOf(panel, edge, plan.zipAtSide);
-  return flat(edge, kind === "zip" ? Math.max(widths.zip, widths.side) : widths[kind]);
-}
-
 function pieceOf(
   panel: Panel,
+  applied: readonly EdgeAllowance[],
   marks: readonly NotchPlace[],
   opened: ReadonlyMap<string, OpensOn>,
   plan: CutPlan,
 ): Piece {
-  const applied = panel.edges.map((edge) => allowanceOf(panel, edge, opened.get(`${panel.id}.${edge.id}`), plan));
   const edges = applied.flatMap(({ edge, widest, width }): PieceEdge[] => {
     const opens = opened.get(`${panel.id}.${edge.id}`);
     const whole = pathLength(edge.path);
@@ -150,8 +85,6 @@ function cutOf(panel: Panel): Piece["cut"] {
   return { count: pairs ? 2 : 1, pairs, onFold: false, singleLayer: !pairs };
 }
 
-const flat = (edge: Edge, width: Mm): EdgeAllowance => ({ edge, width: () => width, widest: width, mirrored: false });
-
 const stretch = (
   edge: Edge,
   id: string,
@@ -168,27 +101,6 @@ const stretch = (
   allowance,
   ...(allowanceEnd === undefined ? {} : { allowanceEnd }),
 });
-
-/** A width that runs evenly from one end of the edge to the other. */
-function running(edge: Edge, [from, to]: Running): EdgeAllowance {
-  const whole = pathLength(edge.path);
-  return {
-    edge,
-    width: (along) => from + ((to - from) * along) / whole,
-    widest: Math.max(from, to),
-    mirrored: false,
-  };
-}
-
-/** Wide along the opening, narrowing below it. */
-function openingAllowance(edge: Edge, usual: Mm, opens: OpensOn): EdgeAllowance {
-  const from = pathLength(edge.path) - opens.length;
-  const width = (along: Mm): Mm => {
-    const below = Math.min(1, Math.max(0, (from - along) / ZIP_TAPER));
-    return opens.width + (usual - opens.width) * below;
-  };
-  return { edge, width, widest: Math.max(opens.width, usual), mirrored: false };
-}
 
 function openingStretches(edge: Edge, usual: Mm, opens: OpensOn): PieceEdge[] {
   const whole = pathLength(edge.path);

@@ -1,6 +1,7 @@
 export * from "./piece";
 export * from "./seams";
-export { cutPieces, type HemCut, type OpeningCut } from "./cutPieces";
+export { cutPieces } from "./cutPieces";
+export { type HemCut, type OpeningCut } from "./cutPlan";
 export { pathTurn } from "./offset";
 export { rollSeam } from "./roll";
 export { layTape, onOutline } from "./layTape";

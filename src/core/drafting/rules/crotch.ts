@@ -6,7 +6,7 @@ export const frontExtension = defineRule("Front crotch extension, in total, from
   from: row(
     "Crotch",
     choice("Where it comes from.", {
-      label: "Front extension from",
+      label: "Front extension, in total, from",
       options: [
         ["hip20", "hip / 20"],
         ["hip16", "hip / 16"],
@@ -18,7 +18,7 @@ export const frontExtension = defineRule("Front crotch extension, in total, from
       ],
     }),
   ),
-  value: row("Crotch", statedLength("The extension, where it is fixed.", { label: "Front extension" }), {
+  value: row("Crotch", statedLength("The extension, where it is fixed.", { label: "Front extension, in total" }), {
     when: { "frontExtension.from": ["fixed"] },
   }),
   add: row("Crotch", statedLength("Added to it.", { label: "Front extension, added", negative: true })),
@@ -28,7 +28,7 @@ export const backExtension = defineRule("Back crotch extension, in total, from t
   from: row(
     "Crotch",
     choice("Where it comes from.", {
-      label: "Back extension from",
+      label: "Back extension, in total, from",
       options: [
         ["hip10", "hip / 10, in total"],
         ["front", "the front's, and more"],
@@ -38,9 +38,13 @@ export const backExtension = defineRule("Back crotch extension, in total, from t
       ],
     }),
   ),
-  value: row("Crotch", statedLength("The extension, where it is fixed.", { label: "Back extension" }), {
-    when: { "backExtension.from": ["fixed"] },
-  }),
+  value: row(
+    "Crotch",
+    statedLength("The extension, where it is fixed.", { label: "Back extension, in total from its own centre" }),
+    {
+      when: { "backExtension.from": ["fixed"] },
+    },
+  ),
   add: row(
     "Crotch",
     statedLength("More than where it comes from.", { label: "Back extension, more", negative: true }),

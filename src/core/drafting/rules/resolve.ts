@@ -128,6 +128,14 @@ export function resolveRules(
   const changed = new Map<string, ChangedRule>();
   const errors: Complaint[] = [];
   for (const { by, rules } of layers) {
+    for (const name of rebased(rules, resolved)) {
+      const group = resolved[name];
+      if (typeof group !== "object") continue;
+      group.add = 0;
+      const { add: own } = base[name] as Record<string, RuleValue>;
+      changed.delete(`${name}.add`);
+      if (own !== 0) changed.set(`${name}.add`, { path: `${name}.add`, by });
+    }
     for (const [name, key, raw] of entriesOf(rules)) {
       const path = key === null ? name : `${name}.${key}`;
       const rule = ANY_RULES[name];
@@ -148,6 +156,14 @@ export function resolveRules(
   }
   return { rules: resolved as unknown as ResolvedRules, preset, changed: [...changed.values()], errors };
 }
+
+/** Rules that a layer takes from elsewhere than before: what was added to the old sum is no part of the new one. */
+const rebased = (rules: Rules, now: Values): string[] =>
+  Object.entries(rules).flatMap(([name, stated]) => {
+    const group = now[name];
+    if (typeof stated !== "object" || typeof group !== "object" || !("from" in stated) || !("add" in group)) return [];
+    return stated.from !== undefined && stated.from !== group.from ? [name] : [];
+  });
 
 function readRule(
   param: Param | undefined,
