@@ -9,13 +9,16 @@ import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
 import { oneOf } from "../src/core/testing/choices";
 import { randomFinish } from "../src/core/testing/randomFinish";
 import { randomWorksheet } from "../src/core/testing/randomMoves";
-import { record, RECORDED_FOLDER, type Recorded } from "../src/core/testing/recorded";
+import { record, RECORDED_FOLDER, recordedJobs, type Recorded } from "../src/core/testing/recorded";
 import { SAMPLE_CARDS, SAMPLE_JOBS } from "../src/store/sampleWorkroom";
 
 /**
  * Records the sample jobs and 300 random ones with what they come to, before the form of a job changes: the program that
- * follows has to draw the same from them. Run once for each version of the job file, then never again.
+ * follows has to draw the same from them. Run once for each version of the job file. Where shapes change on purpose, with
+ * an edition of their own, AGAIN=1 (or 2, …) takes the jobs of that version as they were kept and records what they come
+ * to now.
  */
+const AGAIN = process.env.AGAIN;
 
 const RANDOM = 300;
 
@@ -58,16 +61,19 @@ const stored: [string, unknown][] = [
   ...SAMPLE_JOBS.map(({ id, job }): [string, unknown] => [id, job]),
 ];
 const random = Array.from({ length: RANDOM }, (_, i): [string, unknown] => [`random-${i}`, randomJob(i)]);
-const recorded = [...stored, ...random].map(([name, job]): Recorded => {
+const jobs: readonly (readonly [string, unknown])[] = AGAIN
+  ? recordedJobs(Number(AGAIN)).map(({ name, job }) => [name, job] as const)
+  : [...stored, ...random];
+const recorded = jobs.map(([name, job]): Recorded => {
   const parsed = readJob(job);
   if (parsed.kind !== "job")
     throw new Error(`${name}: ${parsed.errors.map((e) => `${e.path} ${tell(e.says, "mm")}`).join("; ")}`);
   return record(name, job, derive(parsed.job));
 });
-const folder = join(RECORDED_FOLDER, `version-${JOB_VERSION}`);
+const folder = join(RECORDED_FOLDER, `version-${AGAIN ?? JOB_VERSION}`);
 mkdirSync(folder, { recursive: true });
 writeFileSync(join(folder, "recorded.json.gz"), gzipSync(JSON.stringify(recorded), { level: 9 }));
-writeFileSync(join(folder, "jobs.json"), `${JSON.stringify(Object.fromEntries(stored), null, 1)}\n`);
-writeFileSync(join(folder, "cards.json"), `${JSON.stringify(SAMPLE_CARDS, null, 1)}\n`);
+if (!AGAIN) writeFileSync(join(folder, "jobs.json"), `${JSON.stringify(Object.fromEntries(stored), null, 1)}\n`);
+if (!AGAIN) writeFileSync(join(folder, "cards.json"), `${JSON.stringify(SAMPLE_CARDS, null, 1)}\n`);
 const refused = recorded.filter((r) => r.refused).length;
 console.log(`${recorded.length} jobs recorded, ${refused} of them refused`);

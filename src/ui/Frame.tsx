@@ -10,6 +10,7 @@ import { setView, useView } from "@/store/viewStore";
 import { Commands } from "./Commands";
 import { Header } from "./Header";
 import { JobProvider, LiveJobProvider, type LiveJob, type OpenJob } from "./JobContext";
+import { EditionNotice } from "./EditionNotice";
 import { SaveNotice } from "./SaveNotice";
 import { StoreNotice } from "./StoreNotice";
 import { UnreadableList } from "./workroom/UnreadableList";
@@ -77,6 +78,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
           <Header onHandOver={handOver} />
           <StoreNotice />
           <SaveNotice />
+          <EditionNotice />
           <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
             <TapeRail current={stage} job={id} signs={signs} />
             {children}

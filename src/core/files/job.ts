@@ -5,6 +5,9 @@ import { allowancesSchema, finishSchema } from "../finish";
 import { lengthInputSchema } from "../units";
 import { JOB_VERSION } from "./migrations";
 
+/** The edition of Eland's drawing: it rises when the same job is drawn otherwise on purpose. */
+export const EDITION = 2;
+
 export const JOB_FORMAT = "eland-job";
 
 const moveEntrySchema = z.strictObject({
@@ -58,6 +61,8 @@ export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT),
   version: z.literal(JOB_VERSION),
   name: z.string().max(120).default(""),
+  /** The edition of the drawing its maker has seen it in; left out, today's. */
+  edition: z.int().min(1).max(EDITION).optional(),
   /** ISO date printed on labels. */
   date: z.iso.date().optional(),
   body: bodySchema,

@@ -161,15 +161,18 @@ test("the pleated outline never crosses itself", () => {
 
 test("parallel pleats that take a hair less than the darts held lay the hem in by as much, and cross nothing", () => {
   // Four such bodies in a thousand: the front's one dart holds up to 2 mm more than the pleat.
-  for (const [seed, params] of [
-    [687, { length: "mid-calf", depth: "18.1 mm", count: 1, run: "parallel" }],
-    [783, { length: "knee", depth: "19.7 mm", count: 1, run: "parallel" }],
-    [897, { length: "calf", depth: "27 mm", count: 1, run: "parallel" }],
-    [977, { length: "calf", depth: "28.2 mm", count: 1, run: "parallel" }],
-  ] as const) {
+  const opened = (
+    [
+      [687, { length: "mid-calf", depth: "18.83 mm", count: 1, run: "parallel" }],
+      [783, { length: "knee", depth: "20.49 mm", count: 1, run: "parallel" }],
+      [897, { length: "calf", depth: "27 mm", count: 1, run: "parallel" }],
+      [977, { length: "calf", depth: "28.5 mm", count: 1, run: "parallel" }],
+    ] as const
+  ).map(([seed, params]) => {
     const shape = shapeOf(palazzoJob(plausibleBody(seed), { style: { id: "pleated", params } }));
     expect([seed, badPattern(shape.panels, shape.joins, 3)]).toEqual([seed, []]);
     expect(pleatLine(shape)?.passed).toBeNull();
-    expect(pleatLine(shape)?.numbers.opened?.mm).toBeLessThan(0);
-  }
+    return pleatLine(shape)?.numbers.opened?.mm ?? Infinity;
+  });
+  expect(Math.max(...opened)).toBeLessThan(0);
 });

@@ -1,13 +1,19 @@
 import { panelById, type Panel } from "../pattern";
 import { complaintsOf } from "./said";
 import { derive, deriveShape, type Derived, type Shape } from "../derive";
-import type { Job } from "../files";
+import { JOB_VERSION, type Job } from "../files";
+import { STYLES } from "../styles";
 import { jobFrom } from "./jobFrom";
 
 /** A palazzo job for a body, without pockets unless asked for; throws with the sentence when it is not valid. */
 export function palazzoJob(body: Job["body"], more: Partial<Job> = {}): Job {
-  const job = { format: "eland-job", version: 1, name: "Test", body, style: { id: "palazzo" }, cloth: {}, ...more };
-  return jobFrom({ ...job, finish: { pockets: [], ...more.finish } });
+  const job = { version: JOB_VERSION, name: "Test", body, style: { id: "palazzo" }, cloth: {}, ...more };
+  return jobFrom({
+    format: "eland-job",
+    block: { school: STYLES[job.style.id]?.school ?? "proportional", rules: {} },
+    ...job,
+    finish: { pockets: [], ...more.finish },
+  });
 }
 
 /** A whole card in millimetres, for sums that can be done by hand. */
