@@ -57,6 +57,7 @@ function readParam(param: Param, stated: unknown, reading: Reading): unknown {
     case "number":
     case "flag":
       return stated ?? param.usual;
+    case "levels":
     case "table":
       return stated;
   }

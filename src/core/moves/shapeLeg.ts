@@ -1,4 +1,4 @@
-import { choice, namedLength, length, onTable, statedLength, type StatedOf } from "../params";
+import { choice, namedLength, length, levelList, statedLength, type StatedOf } from "../params";
 import { defineMove } from "./define";
 import { panelWidthAt, roleLength } from "../pattern";
 import {
@@ -56,10 +56,10 @@ const PARAMS = {
       tried: [-60, 200],
     },
   ),
-  levels: onTable(
+  levels: levelList(
     "More widths on the way down, each at its level: thigh, knee, calf, ankle, a length, or one counted from another.",
-    "Widths on the way",
     legLevelsSchema,
+    { label: "More widths on the way", names: ["thigh", "knee", "calf", "ankle"], most: MOST_LEVELS },
   ),
   backExtra: length("How much wider the back is than the front.", {
     label: "Back wider than front",

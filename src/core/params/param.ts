@@ -85,7 +85,15 @@ export interface TableParam extends Stated {
   readonly as: "table";
 }
 
-export type Param = LengthParam | NumberParam | ChoiceParam | RuledParam | FlagParam | TableParam;
+/** Lengths round the leg, each at a level of its own: as many as are wanted. */
+export interface LevelsParam extends Stated {
+  readonly as: "levels";
+  /** Levels by name. */
+  readonly names: readonly string[];
+  readonly most: number;
+}
+
+export type Param = LengthParam | NumberParam | ChoiceParam | RuledParam | FlagParam | TableParam | LevelsParam;
 
 /** A parameter with the schema of its value. */
 export type With<P extends Param, S extends z.ZodType> = P & { readonly schema: S };
@@ -178,6 +186,13 @@ export const onTable = <S extends z.ZodType>(about: string, label: string, schem
   label,
   schema,
 });
+
+/** Lengths at levels, as their schema has them. */
+export const levelList = <S extends z.ZodType>(
+  about: string,
+  schema: S,
+  more: Of<LevelsParam>,
+): With<LevelsParam, S> => ({ as: "levels", about, schema, ...more });
 
 /** Parameters by name, each with its schema. */
 export type Params = Readonly<Record<string, With<Param, z.ZodType>>>;

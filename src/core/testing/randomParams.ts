@@ -25,6 +25,11 @@ export function randomValue(param: Param, random: Random): unknown {
       return oneOf(...param.options.map(([value]) => value))(random);
     case "flag":
       return either(random);
+    case "levels":
+      return Array.from({ length: whole(0, 2)(random) }, () => ({
+        at: random() < 0.7 ? oneOf(...param.names)(random) : mm(420, 900)(random),
+        girth: mm(320, 800)(random),
+      }));
     case "table":
       return undefined;
   }

@@ -82,6 +82,7 @@ function Field({ name, field, path, own, resolved, known, prepare }: FieldProps)
           onCommit={set}
         />
       );
+    case "levels":
     case "table":
       return null;
     case "ruled":

@@ -15,6 +15,12 @@ function LastMove() {
   return line ? <MoveFields line={line} index={line.index ?? 0} /> : null;
 }
 
+function ShapeLine() {
+  const { shape } = useOpenJob();
+  const [line] = shape?.worksheet ?? [];
+  return line ? <MoveFields line={line} index={0} /> : null;
+}
+
 const withMove = (move: string, params: Record<string, unknown> = {}): Job =>
   palazzoJob(HAND_BODY, {
     style: { id: "straight", params: {} },
@@ -39,4 +45,18 @@ test("a number is shown with its sum, typed over and put back", async () => {
   await userEvent.clear(by);
   await userEvent.type(by, "{Enter}");
   expect(jobOnBench().moves?.[1]?.params).toEqual({});
+});
+
+test("a width on the way is added at its level, set, and taken out again", async () => {
+  onBench(withMove("drop-crotch"), <ShapeLine />);
+  await userEvent.click(screen.getByRole("button", { name: "Add a width" }));
+  expect(jobOnBench().moves?.[0]?.params.levels).toEqual([{ at: "thigh", girth: "48.0 cm" }]);
+  await userEvent.click(screen.getByRole("combobox", { name: "Width 1, level" }));
+  await userEvent.click(screen.getByRole("option", { name: "at the calf" }));
+  const girth = screen.getByRole("textbox", { name: "Width 1, round one leg" });
+  await userEvent.clear(girth);
+  await userEvent.type(girth, "41{Enter}");
+  expect(jobOnBench().moves?.[0]?.params.levels).toEqual([{ at: "calf", girth: "41 cm" }]);
+  await userEvent.click(screen.getByRole("button", { name: "Take this width out" }));
+  expect(jobOnBench().moves?.[0]?.params).toEqual({});
 });

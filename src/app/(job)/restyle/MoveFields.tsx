@@ -14,6 +14,7 @@ import { CountField } from "@/ui/CountField";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
 import { LengthField } from "@/ui/LengthField";
+import { LevelsField } from "./LevelsField";
 
 /** Sets parameters of a move in the job, one undo step; undefined puts one back to what the style asks. */
 export function setParams(index: number, params: Readonly<Record<string, unknown>>): void {
@@ -114,6 +115,8 @@ const Field = memo(function Field(props: FieldProps) {
         <NumberField {...props} field={field} />
       );
     // No move asks for a rule or a length yet; what is set on the table alone has no row.
+    case "levels":
+      return <LevelsField index={props.index} param={props.param} field={field} tape={props.tape} unit={props.unit} />;
     case "ruled":
     case "table":
       return null;

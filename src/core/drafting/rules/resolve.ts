@@ -43,6 +43,7 @@ function usualOf(param: Param, tape: Tape): RuleValue {
     case "flag":
     case "number":
       return param.usual;
+    case "levels":
     case "table":
       return "";
   }
