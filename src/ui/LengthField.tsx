@@ -17,6 +17,7 @@ interface Props {
   readonly allowEmpty?: boolean;
   readonly negative?: boolean;
   readonly width?: number | string;
+  readonly autoFocus?: boolean;
   readonly onFocus?: () => void;
   /** Called with the text as typed once it reads as a length (or is empty where that is allowed). */
   readonly onCommit: (text: string) => void;
@@ -80,6 +81,7 @@ export function LengthField(props: Props) {
       helperText={problem ?? props.error ?? props.helper}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={commit}
+      autoFocus={props.autoFocus}
       onFocus={props.onFocus}
       onKeyDown={onKeyDown}
       sx={{ width: props.width ?? "100%" }}

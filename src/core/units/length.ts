@@ -1,22 +1,12 @@
-import { z } from "zod";
 import type { Mm } from "./brands";
 
 /** The units a length may be written in. */
-export const unitSchema = z.enum(["in", "cm", "mm"]);
-export type Unit = z.infer<typeof unitSchema>;
+export type Unit = "in" | "cm" | "mm";
 
 export const MM_PER: Readonly<Record<Unit, number>> = { in: 25.4, cm: 10, mm: 1 };
 
-/** A length as a person typed it: a bare number in the card's unit, text, or text with its unit beside it. */
-export const lengthInputSchema = z.union(
-  [
-    z.number(),
-    z.string().max(40),
-    z.strictObject({ value: z.union([z.number(), z.string().max(40)]), unit: unitSchema }),
-  ],
-  { error: "Write a length: a number, or text such as 72.5 cm or 28 3/8 in." },
-);
-export type LengthInput = z.infer<typeof lengthInputSchema>;
+/** A length as a person writes it: a number in the card's unit, a text, or a value with its own unit. */
+export type LengthInput = number | string | { value: number | string; unit: Unit };
 
 export type ParsedLength = { readonly ok: true; readonly mm: Mm } | { readonly ok: false; readonly message: string };
 

@@ -1,110 +1,205 @@
 "use client";
-import { zodResolver } from "@hookform/resolvers/zod";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { Controller, useForm, useWatch } from "react-hook-form";
-import { z } from "zod";
+import { useMemo, useState, type ReactNode } from "react";
 import { newJob } from "@/core/derive/newJob";
-import type { Job } from "@/core/files";
+import { jobOfVersion } from "@/core/derive/versions";
+import { JOB_VERSION, type Job } from "@/core/files";
+import { isOf } from "@/core/pattern";
 import { STYLES } from "@/core/styles";
+import type { StoredStyle } from "@/store/database";
+import { MiniOutline } from "../MiniOutline";
+import { useMiniatures } from "../useMiniatures";
 
-const formSchema = z.object({
-  name: z.string().trim().min(1, "Give the job a name, so that its pieces can be told apart.").max(120),
-  wearer: z.string(),
-  unit: z.enum(["cm", "in"]),
-  style: z.string(),
-});
-type Form = z.infer<typeof formSchema>;
+/** What a new job starts from, where that is settled already. */
+export interface NewJobStart {
+  readonly wearer?: string;
+  readonly own?: StoredStyle;
+}
 
-const NEW = "";
+const STYLE_LIST = Object.values(STYLES);
 
-/** A new job in three choices: what it is called, who wears it, which style. */
+/** A figure that styles are drawn on while the wearer has no measures yet. */
+const PLAIN_FIGURE: Job["body"] = { name: "", unit: "cm", measures: { waist: 76, hip: 102, height: 168 } };
+
+const UNITS = [
+  ["cm", "A new card, centimetres"],
+  ["in", "A new card, inches"],
+] as const;
+
+const hasMeasures = (body: Job["body"]): boolean => Object.keys(body.measures).length > 0;
+
+/** A new job in three looks: who wears it, which style, which cloth. */
 export function NewJobDialog(props: {
   readonly cards: readonly Job["body"][];
+  readonly start: NewJobStart;
   readonly onClose: () => void;
   readonly onMake: (job: Job) => void;
 }) {
-  const known = [...new Map(props.cards.filter((c) => c.name).map((c) => [c.name, c])).values()];
-  const { control, handleSubmit, formState } = useForm<Form>({
-    resolver: zodResolver(formSchema),
-    defaultValues: { name: "", wearer: NEW, unit: "cm", style: "palazzo" },
-  });
-  const wearer = useWatch({ control, name: "wearer" });
-  const make = (form: Form): void => {
-    const card = known.find((c) => c.name === form.wearer);
-    const body = card ? structuredClone(card) : { name: "", unit: form.unit, measures: {} };
-    props.onMake(newJob(form.name, body, form.style, new Date().toISOString().slice(0, 10)));
+  const { own } = props.start;
+  const [wearer, setWearer] = useState(props.start.wearer ?? "cm");
+  const [style, setStyle] = useState(own?.style.style.id ?? "palazzo");
+  const [cloth, setCloth] = useState("");
+  const [name, setName] = useState("");
+  const card = props.cards.find((c) => c.name === wearer);
+  const called = `${own?.style.name ?? STYLES[style]?.label ?? style}${card ? ` for ${card.name}` : ""}`;
+  const make = (): void => {
+    const body: Job["body"] = card
+      ? structuredClone(card)
+      : { name: "", unit: wearer === "in" ? "in" : "cm", measures: {} };
+    const job = newJob(name.trim() || called, body, style, new Date().toISOString().slice(0, 10));
+    const styled = own ? jobOfVersion(job, own.style) : job;
+    props.onMake({ ...styled, ...(cloth.trim() && { cloth: { name: cloth.trim() } }) });
   };
   return (
-    <Dialog open onClose={props.onClose} fullWidth maxWidth="xs" aria-labelledby="new-job-title">
-      <form onSubmit={(event) => void handleSubmit(make)(event)} noValidate>
+    <Dialog open onClose={props.onClose} fullWidth maxWidth="md" aria-labelledby="new-job-title">
+      <form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          make();
+        }}
+      >
         <DialogTitle id="new-job-title">New job</DialogTitle>
-        <DialogContent sx={{ display: "grid", gap: 2, pt: "8px !important" }}>
-          <Controller
-            name="name"
-            control={control}
-            render={({ field }) => (
-              <TextField
-                {...field}
-                autoFocus
-                label="Name of the job"
-                error={Boolean(formState.errors.name)}
-                helperText={formState.errors.name?.message}
-              />
-            )}
-          />
-          <Controller
-            name="wearer"
-            control={control}
-            render={({ field }) => (
-              <TextField {...field} select label="Wearer">
-                <MenuItem value={NEW}>A new card</MenuItem>
-                {known.map((c) => (
-                  <MenuItem key={c.name} value={c.name}>
-                    {c.name}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-          />
-          {wearer === NEW ? (
-            <Controller
-              name="unit"
-              control={control}
-              render={({ field }) => (
-                <TextField {...field} select label="The new card is written in">
-                  <MenuItem value="cm">centimetres</MenuItem>
-                  <MenuItem value="in">inches</MenuItem>
-                </TextField>
-              )}
+        <DialogContent sx={{ display: "grid", gap: 2 }}>
+          <Group legend="Wearer">
+            {UNITS.map(([unit, words], i) => (
+              <Pick key={unit} name="wearer" value={unit} chosen={wearer} onPick={setWearer} focused={i === 0}>
+                {words}
+              </Pick>
+            ))}
+            {props.cards.map((c) => (
+              <Pick key={c.name} name="wearer" value={c.name} chosen={wearer} onPick={setWearer}>
+                {c.name}
+              </Pick>
+            ))}
+          </Group>
+          {own ? (
+            <p style={{ margin: 0 }}>
+              Style: <b>{own.style.name}</b>
+            </p>
+          ) : (
+            <StylePictures body={card && hasMeasures(card) ? card : PLAIN_FIGURE} chosen={style} onPick={setStyle} />
+          )}
+          <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(220px, 1fr))", gap: 16 }}>
+            <TextField
+              label="Cloth"
+              value={cloth}
+              placeholder="not decided"
+              slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
+              onChange={(event) => setCloth(event.target.value)}
             />
-          ) : null}
-          <Controller
-            name="style"
-            control={control}
-            render={({ field }) => (
-              <TextField {...field} select label="Style">
-                {Object.values(STYLES).map((s) => (
-                  <MenuItem key={s.id} value={s.id}>
-                    {s.label}
-                  </MenuItem>
-                ))}
-              </TextField>
-            )}
-          />
+            <TextField
+              label="Name of the job"
+              value={name}
+              placeholder={called}
+              slotProps={{ htmlInput: { maxLength: 120 }, inputLabel: { shrink: true } }}
+              onChange={(event) => setName(event.target.value)}
+            />
+          </div>
         </DialogContent>
         <DialogActions>
           <Button onClick={props.onClose}>Close</Button>
           <Button type="submit" variant="contained">
-            Make the card
+            {card ? "Make the job" : "Take the measures"}
           </Button>
         </DialogActions>
       </form>
     </Dialog>
+  );
+}
+
+function Group({ legend, children }: { readonly legend: string; readonly children: ReactNode }) {
+  return (
+    <fieldset style={{ border: 0, margin: 0, padding: 0, minWidth: 0 }}>
+      <legend style={{ fontWeight: 650, fontStretch: "85%", padding: 0, marginBottom: 6 }}>{legend}</legend>
+      <div style={{ display: "flex", flexWrap: "wrap", gap: 8 }}>{children}</div>
+    </fieldset>
+  );
+}
+
+/** One of several to choose from, as a card: a radio button that shows what it stands for. */
+function Pick(props: {
+  readonly name: string;
+  readonly value: string;
+  readonly chosen: string;
+  readonly onPick: (value: string) => void;
+  readonly focused?: boolean;
+  readonly title?: string;
+  readonly children: ReactNode;
+}) {
+  const isChosen = props.value === props.chosen;
+  return (
+    <label
+      title={props.title}
+      className="pick"
+      style={{
+        padding: "7px 12px",
+        borderRadius: 5,
+        border: "1px solid var(--rule)",
+        boxShadow: isChosen ? "inset 0 0 0 2px var(--text)" : undefined,
+        background: "var(--field)",
+        fontWeight: isChosen ? 700 : 450,
+        textAlign: "center",
+        cursor: "pointer",
+      }}
+    >
+      <input
+        type="radio"
+        name={props.name}
+        value={props.value}
+        checked={isChosen}
+        autoFocus={props.focused}
+        onChange={() => props.onPick(props.value)}
+        style={{ position: "absolute", opacity: 0, width: 1, height: 1 }}
+      />
+      {props.children}
+    </label>
+  );
+}
+
+/** The styles as the engine draws them for the wearer. */
+function StylePictures(props: {
+  readonly body: Job["body"];
+  readonly chosen: string;
+  readonly onPick: (style: string) => void;
+}) {
+  const jobs = useMemo(
+    () =>
+      STYLE_LIST.map((style): Job => ({
+        format: "eland-job",
+        version: JOB_VERSION,
+        name: "",
+        body: props.body,
+        block: { school: style.school, rules: {} },
+        style: { id: style.id, params: {} },
+      })),
+    [props.body],
+  );
+  const drawn = useMiniatures(jobs);
+  return (
+    <Group legend="Style">
+      {STYLE_LIST.map((style, i) => (
+        <Pick
+          key={style.id}
+          name="style"
+          value={style.id}
+          chosen={props.chosen}
+          onPick={props.onPick}
+          title={style.note}
+        >
+          <span style={{ display: "grid", placeItems: "center", width: 86, height: 92 }}>
+            {drawn[i] ? (
+              <MiniOutline panels={drawn[i].panels.filter((p) => !isOf(p, "back"))} width={84} height={90} />
+            ) : null}
+          </span>
+          {style.label}
+        </Pick>
+      ))}
+    </Group>
   );
 }

@@ -4,14 +4,23 @@ import dynamic from "next/dynamic";
 import { useRouter, useSearchParams } from "next/navigation";
 import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
+import TextField from "@mui/material/TextField";
+import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
+import { Choice } from "../Choice";
 import { Mark } from "../Header";
+import { PaneTabs } from "../PaneTabs";
 import { stageHref } from "../stages";
 import { StoreNotice } from "../StoreNotice";
 import { BinList } from "./BinList";
+import { ExampleList } from "./ExampleList";
 import { JobCard } from "./JobCard";
+import type { NewJobStart } from "./NewJobDialog";
+import { OwnStyleList } from "./OwnStyleList";
 import { UnreadableList } from "./UnreadableList";
 import { useWorkroom } from "./useWorkroom";
+import { WearerList } from "./WearerList";
+import { foundJobs, wearersOf, type SortBy } from "./wearers";
 
 /** Forms are fetched when first opened; the page itself stays light. */
 const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJobDialog), { ssr: false });
@@ -20,17 +29,24 @@ const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was no
 
 const NOT_DONE = "The browser’s store is full or blocked, so nothing was changed. Try again.";
 
-/** The start page: jobs with their pattern in miniature, a new job in three choices, files by choosing or dropping. */
+type Shown = "jobs" | "wearers" | "styles" | "examples";
+
+/** The start page: jobs with their pattern in miniature, wearers, own styles, worked examples; files by choosing or dropping. */
 export function Workroom() {
-  const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample } = useWorkroom();
+  const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample, dropStyle } = useWorkroom();
   const router = useRouter();
   const wantsSample = useSearchParams().get("workroom") === "sample";
   const { enqueueSnackbar } = useSnackbar();
-  const [naming, setNaming] = useState(false);
+  const [making, setMaking] = useState<NewJobStart | null>(null);
+  const [shown, setShown] = useState<Shown>("jobs");
+  const [search, setSearch] = useState("");
+  const [sort, setSort] = useState<SortBy>("changed");
   const [dropping, setDropping] = useState(false);
   const chooser = useRef<HTMLInputElement>(null);
   const list = room?.jobs ?? [];
   const empty = room !== null && list.length === 0;
+  const found = foundJobs(list, search, sort);
+  const wearers = wearersOf(list, room?.cards ?? []);
 
   useEffect(() => {
     if (wantsSample && empty) void addSample();
@@ -49,6 +65,13 @@ export function Workroom() {
     else
       enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
   }
+
+  /** Keeps a new job and opens its card; what the store refuses is said. */
+  const keep = (job: Job): Promise<void> =>
+    add(job).then(
+      (id) => router.push(stageHref("body", id)),
+      () => void enqueueSnackbar(CANNOT_KEEP, { variant: "error" }),
+    );
 
   /** What the store refuses is said. */
   const said = (done: Promise<void>): Promise<void> =>
@@ -105,7 +128,7 @@ export function Workroom() {
         </Button>
         <Button
           variant="contained"
-          onClick={() => setNaming(true)}
+          onClick={() => setMaking({})}
           sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, "&:hover": { bgcolor: "#f08b3a" } }}
         >
           New job
@@ -120,41 +143,97 @@ export function Workroom() {
         />
       </header>
       <StoreNotice />
-      <main style={{ padding: "24px 24px 48px", maxWidth: 1400, margin: "0 auto" }}>
-        <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 26, margin: "0 0 4px" }}>Jobs</h1>
+      <main style={{ padding: "20px 24px 48px", maxWidth: 1400, margin: "0 auto" }}>
+        <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 26, margin: "0 0 8px" }}>The workroom</h1>
         {failed ? <p role="alert">The browser’s store does not answer. Load this page again.</p> : null}
-        {empty ? (
-          <div style={{ padding: "40px 0", maxWidth: 560, fontSize: 16, lineHeight: 1.5 }}>
-            <p>
-              Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page, or
-              look round the sample workroom: a travelling puppet theatre, its company and their trousers, all invented.
-            </p>
-            <Button variant="contained" onClick={() => setNaming(true)} sx={{ mr: 1.5 }}>
-              Start a job
-            </Button>
-            <Button variant="outlined" onClick={() => void addSample()}>
-              Lay out the sample workroom
-            </Button>
+        <div style={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: "8px 20px", marginBottom: 16 }}>
+          <div style={{ width: 460, maxWidth: "100%" }}>
+            <PaneTabs<Shown>
+              label="What lies in the workroom"
+              value={shown}
+              tabs={[
+                ["jobs", "Jobs"],
+                ["wearers", "Wearers"],
+                ["styles", "Own styles"],
+                ["examples", "Worked examples"],
+              ]}
+              onChange={setShown}
+            />
           </div>
-        ) : (
-          <p style={{ color: "var(--quiet)", margin: "0 0 20px" }}>
-            Kept in this browser only. Drop a job file anywhere to open it.
-          </p>
-        )}
-        <ul
-          style={{
-            listStyle: "none",
-            margin: 0,
-            padding: 0,
-            display: "grid",
-            gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))",
-            gap: 20,
-          }}
-        >
-          {list.map((record) => (
-            <JobCard key={record.id} record={record} onRemove={() => void said(takeAway(record))} />
-          ))}
-        </ul>
+          {shown === "jobs" && list.length > 0 ? (
+            <>
+              <TextField
+                placeholder="Search"
+                value={search}
+                onChange={(event) => setSearch(event.target.value)}
+                slotProps={{ htmlInput: { "aria-label": "Search jobs by name, wearer, style or cloth" } }}
+                sx={{ width: 220 }}
+              />
+              <div style={{ width: 250 }}>
+                <Choice
+                  label="In order of"
+                  value={sort}
+                  width={150}
+                  options={[
+                    ["changed", "last change"],
+                    ["name", "name"],
+                    ["wearer", "wearer"],
+                  ]}
+                  onChange={setSort}
+                />
+              </div>
+            </>
+          ) : null}
+        </div>
+        {shown === "jobs" ? (
+          <>
+            {empty ? (
+              <div style={{ padding: "24px 0", maxWidth: 560, fontSize: 16, lineHeight: 1.5 }}>
+                <p>
+                  Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page,
+                  or look round the sample workroom: a travelling puppet theatre, its company and their trousers, all
+                  invented.
+                </p>
+                <Button variant="contained" onClick={() => setMaking({})} sx={{ mr: 1.5 }}>
+                  Start a job
+                </Button>
+                <Button variant="outlined" onClick={() => void addSample()}>
+                  Lay out the sample workroom
+                </Button>
+              </div>
+            ) : (
+              <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
+                Kept in this browser only. Drop a job file anywhere to open it.
+                {search.trim() !== "" && found.length === 0 ? " No job holds these words." : ""}
+              </p>
+            )}
+            <ul
+              style={{
+                listStyle: "none",
+                margin: 0,
+                padding: 0,
+                display: "grid",
+                gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))",
+                gap: 20,
+              }}
+            >
+              {found.map((record) => (
+                <JobCard key={record.id} record={record} onRemove={() => void said(takeAway(record))} />
+              ))}
+            </ul>
+          </>
+        ) : null}
+        {shown === "wearers" ? <WearerList wearers={wearers} onNewJob={(wearer) => setMaking({ wearer })} /> : null}
+        {shown === "styles" ? (
+          <OwnStyleList
+            styles={room?.styles ?? []}
+            onNewJob={(own) => setMaking({ own })}
+            onRemove={(own) => void said(dropStyle(own))}
+          />
+        ) : null}
+        {shown === "examples" ? (
+          <ExampleList onCopy={(job) => void keep({ ...job, name: `${job.name}, my copy` })} />
+        ) : null}
         {room ? <UnreadableList unreadable={room.unreadable} /> : null}
         {room ? (
           <BinList
@@ -164,16 +243,12 @@ export function Workroom() {
           />
         ) : null}
       </main>
-      {naming ? (
+      {making ? (
         <NewJobDialog
-          cards={list.map((r) => r.job.body)}
-          onClose={() => setNaming(false)}
-          onMake={(job) =>
-            void add(job).then(
-              (id) => router.push(stageHref("body", id)),
-              () => enqueueSnackbar(CANNOT_KEEP, { variant: "error" }),
-            )
-          }
+          cards={wearers.map((w) => w.card)}
+          start={making}
+          onClose={() => setMaking(null)}
+          onMake={(job) => void keep(job)}
         />
       ) : null}
     </div>

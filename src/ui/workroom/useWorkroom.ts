@@ -3,6 +3,7 @@ import { tell } from "@/core/units";
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { Job } from "@/core/files";
+import { recordsOf } from "@/workers/client";
 import {
   cardId,
   findJob,
@@ -12,25 +13,35 @@ import {
   listJobs,
   listStyles,
   putBack,
+  removeStyle,
   removeJob,
   throwAway,
   writeJob,
   type Binned,
+  type StoredCard,
   type StoredJob,
+  type StoredStyle,
   type Unreadable,
 } from "@/store/database";
 
 /** Everything the workroom shows: the jobs, what lies in the bin, and what is kept but cannot be read here. */
 export interface Workroom {
   readonly jobs: readonly StoredJob[];
+  readonly cards: readonly StoredCard[];
+  readonly styles: readonly StoredStyle[];
   readonly bin: readonly Binned[];
   readonly unreadable: readonly Unreadable[];
 }
 
 async function readWorkroom(): Promise<Workroom> {
-  const [jobs, cards, styles, bin] = await Promise.all([listJobs(), listCards(), listStyles(), listBin()]);
+  const [jobs, cards, styles, bin] = await Promise.all([
+    listJobs(recordsOf),
+    listCards(recordsOf),
+    listStyles(recordsOf),
+    listBin(recordsOf),
+  ]);
   const unreadable = [jobs, cards, styles, bin].flatMap((shelf) => shelf.unreadable);
-  return { jobs: jobs.records, bin: bin.records, unreadable };
+  return { jobs: jobs.records, cards: cards.records, styles: styles.records, bin: bin.records, unreadable };
 }
 
 /** The workroom of this browser and what can be done in it; null until it is read, and why it could not be. */
@@ -99,6 +110,15 @@ export function useWorkroom() {
     [reload],
   );
 
+  /** Removes a style of one's own. */
+  const dropStyle = useCallback(
+    async (style: StoredStyle) => {
+      await removeStyle(style.id);
+      await reload();
+    },
+    [reload],
+  );
+
   /** Throws away what lies in the bin. */
   const empty = useCallback(
     async (bin: readonly Binned[]) => {
@@ -120,5 +140,5 @@ export function useWorkroom() {
     await reload();
   }, [reload]);
 
-  return { room, failed, add, addFile, remove, restore, empty, addSample };
+  return { room, failed, add, addFile, remove, restore, empty, addSample, dropStyle };
 }

@@ -3,6 +3,7 @@ import { Sentence } from "@/ui/Sentence";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { DATUM_LEVELS, entryLength, entryNet, MEASURES, type Measure, type MeasureKey } from "@/core/body";
+import type { Job } from "@/core/files";
 import { formatLength, keptText, tellSum } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -17,6 +18,12 @@ function typedText(entry: unknown): string {
   const length = entryLength(entry as Parameters<typeof entryLength>[0]);
   return typeof length === "object" ? `${length.value} ${length.unit}` : String(length);
 }
+
+/** The measure a new card begins with. */
+const FIRST: MeasureKey = "waist";
+
+/** True while nothing is written on a card. */
+export const isEmpty = ({ measures }: Job["body"]): boolean => Object.keys(measures).length === 0;
 
 interface Props {
   /** Whether the upper body is carded too. */
@@ -152,7 +159,8 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
         unit={job.body.unit}
         tape={tape}
         placeholder={estimate ? `about ${formatLength(estimate.mm, tape)}` : required ? "needed" : ""}
-        error={faultAt(fault, path, tape)}
+        // What is not written yet is no mistake.
+        error={typed === "" ? null : faultAt(fault, path, tape)}
         helper={
           question ? (
             <span style={{ color: "var(--look)" }}>
@@ -164,6 +172,7 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
             <span>{formatLength(known.mm, tape)} below the waist</span>
           ) : undefined
         }
+        autoFocus={key === FIRST && isEmpty(job.body)}
         onFocus={() => onFocus(key)}
         onCommit={(text) =>
           changeJob((draft) => {

@@ -2,7 +2,7 @@
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState } from "react";
-import { figureOf, measureOf, type FigureView, type MeasureKey, type Tape } from "@/core/body";
+import { figureOf, resolveBody, measureOf, type FigureView, type MeasureKey, type Tape } from "@/core/body";
 import { boxOf, pathFlatten, type Box } from "@/core/geometry";
 import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -10,13 +10,17 @@ import { useOpenJob } from "@/ui/JobContext";
 import { layOut, boundsOf, pathData } from "@/ui/table/layout";
 import { Table } from "@/ui/table/Table";
 
+const plain = resolveBody({ name: "", unit: "cm", measures: { waist: 76, hip: 102, height: 168 } });
+const PLAIN = plain.ok ? plain.measures : null;
+
 const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke", strokeLinecap: "round" } as const;
 
 /** The wearer drawn from the numbers of the card, with the path of the tape for the measure in focus. */
 export function FigureTable({ focus, upper }: { readonly focus: MeasureKey; readonly upper: boolean }) {
   const { shape } = useOpenJob();
   const tape = useView((v) => v.tape);
-  const measures = shape?.measures;
+  // Before there are numbers a plain figure stands there, so that the tape can be shown.
+  const measures = shape?.measures ?? PLAIN;
   const figure = useMemo(() => (measures ? figureOf(measures, upper) : null), [measures, upper]);
   const lit = figure?.tapes[focus];
   const [chosen, setChosen] = useState<{ readonly focus: MeasureKey; readonly view: FigureView } | null>(null);
@@ -41,7 +45,11 @@ export function FigureTable({ focus, upper }: { readonly focus: MeasureKey; read
         bounds={{ ...boundsOf(places), top: boundsOf(places).top - 0.06 * figure.floor }}
         fitKey={`${main}-${upper}-${Math.round(figure.floor)}`}
         tape={tape}
-        footer={`${label} ${formatLength(measures[focus].mm, tape)}${measures[focus].source === "estimated" ? ", estimated" : ""}`}
+        footer={
+          shape
+            ? `${label} ${formatLength(measures[focus].mm, tape)}${measures[focus].source === "estimated" ? ", estimated" : ""}`
+            : `${label}: a plain figure, until waist and hip are written`
+        }
         overlay={(view) =>
           places.map(({ id, at, box }) => (
             <text

@@ -2,11 +2,12 @@
 import { useView } from "@/store/viewStore";
 import { Sentence } from "@/ui/Sentence";
 import Checkbox from "@mui/material/Checkbox";
-import { entryLength, entryNet, measureOf, type MeasureKey } from "@/core/body";
+import { entryLength, entryNet, MEASURES, measureOf, type MeasureKey } from "@/core/body";
 import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
 import { PaneHeading } from "@/ui/StageLayout";
+import { isEmpty } from "./BodyCard";
 
 /** Marks a girth as net, or as holding its ease already. */
 function setNet(key: MeasureKey, net: boolean): void {
@@ -21,8 +22,16 @@ function setNet(key: MeasureKey, net: boolean): void {
 /** How to take the measure in focus, and what on the card is worth asking. */
 export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
   const tape = useView((v) => v.tape);
-  const { job, shape } = useOpenJob();
+  const { job, shape, fault } = useOpenJob();
   const measure = measureOf(focus);
+  // A measure that is not written yet is no mistake; one that cannot be read is.
+  const unwritten = (fault?.errors ?? []).every((e) =>
+    MEASURES.some((m) => e.path === `body.measures.${m.key}` && job.body.measures[m.key] === undefined),
+  );
+  const missing =
+    fault && unwritten
+      ? MEASURES.filter((m) => m.required && job.body.measures[m.key] === undefined).map((m) => m.label.toLowerCase())
+      : [];
   const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
   return (
     <>
@@ -42,7 +51,15 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
           This girth already holds its ease; add no more
         </label>
       ) : null}
-      <FaultNote />
+      {missing.length > 0 ? (
+        <p role="status" style={{ margin: "0 0 14px", fontSize: 16 }}>
+          {isEmpty(job.body)
+            ? "Waist and hip are enough for a first pattern; what else you measure makes it yours."
+            : `Still needed for a pattern: ${missing.join(", ")}.`}
+        </p>
+      ) : (
+        <FaultNote />
+      )}
       {shape && shape.questions.length > 0 ? (
         <section aria-label="Questions">
           <PaneHeading>Worth asking</PaneHeading>
@@ -56,7 +73,9 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
       <p style={{ color: "var(--quiet)" }}>
         {estimated > 0
           ? `${estimated} measures are estimates, in slanted type. Measure them before cutting good cloth: what rests on them is printed with the pattern.`
-          : "Every measure is taken."}
+          : shape
+            ? "Every measure is taken."
+            : null}
       </p>
       <p style={{ color: "var(--quiet)" }}>
         Tie a tape round the waist first; every length starts at that tape. Write lengths as you would on paper: 28 3/8,

@@ -1,0 +1,90 @@
+"use client";
+import Button from "@mui/material/Button";
+import { useEffect, useState } from "react";
+import type { Job } from "@/core/files";
+import { recordsOf } from "@/workers/client";
+import { MiniOutline } from "../MiniOutline";
+import { useMiniatures } from "../useMiniatures";
+
+interface Example {
+  readonly id: string;
+  readonly teaches: string;
+  readonly job: Job;
+}
+
+const NONE: readonly Example[] = [];
+
+/** The worked examples, read where the page does not carry the schemas; null until they are. */
+function useExamples(): readonly Example[] | null {
+  const [examples, setExamples] = useState<readonly Example[] | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    void import("@/store/workedExamples").then(async ({ WORKED_EXAMPLES }) => {
+      const { records } = await recordsOf(
+        "jobs",
+        WORKED_EXAMPLES.map(({ id, job }) => ({ id, version: 1, job })),
+      );
+      const read = WORKED_EXAMPLES.flatMap(({ id, teaches }) => {
+        const job = records.find((r) => r.id === id)?.job;
+        return job ? [{ id, teaches, job: withoutEdition(job) }] : [];
+      });
+      if (wanted) setExamples(read);
+    });
+    return () => {
+      wanted = false;
+    };
+  }, []);
+  return examples;
+}
+
+/** An example is drawn as it is meant today: nothing of it was kept before. */
+function withoutEdition(job: Job): Job {
+  const { edition: _edition, ...rest } = job;
+  return rest;
+}
+
+/** Garments worked through, each with what it teaches; one opens as a copy. */
+export function ExampleList({ onCopy }: { readonly onCopy: (job: Job) => void }) {
+  const examples = useExamples();
+  const [jobs, setJobs] = useState<readonly Job[]>([]);
+  if (examples && jobs.length !== examples.length) setJobs(examples.map((e) => e.job));
+  const drawn = useMiniatures(jobs);
+  return (
+    <ul
+      style={{
+        listStyle: "none",
+        margin: 0,
+        padding: 0,
+        display: "grid",
+        gridTemplateColumns: "repeat(auto-fill, minmax(270px, 1fr))",
+        gap: 16,
+      }}
+    >
+      {(examples ?? NONE).map(({ id, teaches, job }, i) => (
+        <li
+          key={id}
+          style={{
+            display: "grid",
+            gridTemplateColumns: "92px 1fr",
+            gap: 12,
+            padding: 12,
+            background: "var(--panel)",
+            border: "1px solid var(--rule)",
+            borderRadius: 6,
+          }}
+        >
+          <div style={{ height: 96, display: "grid", placeItems: "center" }}>
+            {drawn[i] ? <MiniOutline panels={drawn[i].panels} width={88} height={94} /> : null}
+          </div>
+          <div style={{ display: "flex", flexDirection: "column", alignItems: "flex-start", gap: 4 }}>
+            <b style={{ lineHeight: 1.25 }}>{job.name}</b>
+            <span style={{ color: "var(--quiet)", lineHeight: 1.35, flex: 1 }}>{teaches}</span>
+            <Button size="small" sx={{ px: 0 }} onClick={() => onCopy(job)} aria-label={`Open a copy of ${job.name}`}>
+              Open a copy
+            </Button>
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,55 @@
+"use client";
+import Button from "@mui/material/Button";
+import Link from "next/link";
+import { stageHref } from "../stages";
+import type { Wearer } from "./wearers";
+
+const day = (date: string): string =>
+  new Date(`${date}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
+
+/** Everyone clothes are made for: when they were measured, and what was made for them. */
+export function WearerList(props: {
+  readonly wearers: readonly Wearer[];
+  readonly onNewJob: (wearer: string) => void;
+}) {
+  if (props.wearers.length === 0)
+    return <p style={{ color: "var(--quiet)" }}>Nobody yet: a wearer is here once a card has a name.</p>;
+  return (
+    <ul style={{ listStyle: "none", margin: 0, padding: 0, display: "grid", gap: 10 }}>
+      {props.wearers.map(({ name, taken, jobs }) => (
+        <li
+          key={name}
+          style={{
+            display: "grid",
+            gridTemplateColumns: "minmax(160px, 1fr) minmax(180px, 1fr) minmax(220px, 2fr) auto",
+            gap: 16,
+            alignItems: "baseline",
+            padding: "10px 14px",
+            background: "var(--panel)",
+            border: "1px solid var(--rule)",
+            borderRadius: 6,
+          }}
+          className="wearer"
+        >
+          <b style={{ fontSize: 16 }}>{name}</b>
+          <span style={{ color: "var(--quiet)" }}>
+            {taken.length === 0 ? "card without a date" : `measured ${taken.map(day).join(", ")}`}
+          </span>
+          <span>
+            {jobs.length === 0
+              ? "nothing made yet"
+              : jobs.map(({ id, job }, i) => (
+                  <span key={id}>
+                    {i > 0 ? ", " : ""}
+                    <Link href={stageHref("restyle", id)}>{job.name || "Unnamed job"}</Link>
+                  </span>
+                ))}
+          </span>
+          <Button size="small" onClick={() => props.onNewJob(name)}>
+            New job
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
