@@ -5,13 +5,16 @@ import { expectSaved, openSample, openStage, reading, tabTo } from "./support";
 test("a new user goes from an empty card to a printed palazzo", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Start a job" }).click();
-  await page.getByRole("button", { name: "Make the card" }).click();
-  await expect(page.getByText("Give the job a name")).toBeVisible();
+  await expect(page.getByRole("radio", { name: "Palazzo" })).toBeChecked();
   await page.getByLabel("Name of the job").fill("First wide leg");
-  await page.getByRole("button", { name: "Make the card" }).click();
+  await page.getByRole("button", { name: "Take the measures" }).click();
 
   await expect(page).toHaveURL(/\/body\?job=/);
-  await expect(page.getByText("Waist is needed").first()).toBeVisible();
+  // One calm line, a plain figure, and nothing red before a mistake.
+  await expect(page.getByText("Waist and hip are enough for a first pattern")).toBeVisible();
+  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+  await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
+  await expect(page.locator(".Mui-error")).toHaveCount(0);
   await page.getByRole("textbox", { name: "Wearer" }).fill("Pia Marlow");
   await page.getByLabel("Waist", { exact: true }).fill("29 1/8 in");
   await page.getByLabel("Hip", { exact: true }).fill("104");
@@ -43,12 +46,11 @@ test("the same by keyboard alone: nothing but keys, from an empty workroom", asy
   await expect(page.getByText("Nothing is on the table yet")).toBeVisible();
   await tabTo(page, page.getByRole("button", { name: "New job" }));
   await page.keyboard.press("Enter");
-  await expect(page.getByLabel("Name of the job")).toBeFocused();
-  await page.keyboard.type("Keys only");
+  await expect(page.getByRole("radio", { name: "A new card, centimetres" })).toBeFocused();
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/body\?job=/);
-  await expect(page.getByText("Waist is needed").first()).toBeVisible();
-  await tabTo(page, page.getByLabel("Waist", { exact: true }));
+  // The first measure is one key away.
+  await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
   await page.keyboard.type("74");
   await page.keyboard.press("Tab");
   await page.keyboard.type("104");

@@ -39,6 +39,11 @@ const CHANGES: readonly Change[] = [
   },
   {
     since: 2,
+    says: say`A hip-wide front goes straight up from the hip, and the back gives back at its own side what its slant takes in.`,
+    concerns: (job) => (job.block.rules.waist?.shaping ?? STYLES[job.style.id]?.rules.waist?.shaping) === "hipWide",
+  },
+  {
+    since: 2,
     says: say`Both sides of a seam are cut with one allowance; a part sewn on used to have its own.`,
     concerns: () => true,
   },

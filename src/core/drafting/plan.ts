@@ -171,7 +171,10 @@ export function shiftPanel(plan: PanelPlan, by: Mm): PanelPlan {
 /** A place on a panel's way down, moved the same. */
 export const shiftPassing = ({ side, inseam }: Passing, by: Mm): Passing => ({ side: side + by, inseam: inseam + by });
 
-/** The sewn waists that leave both panels as wide as the hip; what the centres take in is given back at both sides alike. */
+/**
+ * The sewn waists that leave each panel as wide as its hip: the front goes straight up from there, and what the back's
+ * centre takes in by its slant the back gives back at its own side.
+ */
 export function hipWideWaists(plan: LegPlan): { readonly front: Mm; readonly back: Mm } {
   const { levels } = plan;
   const straight = (panel: PanelPlan): { readonly top: Mm; readonly hip: Mm } => {
@@ -180,9 +183,8 @@ export function hipWideWaists(plan: LegPlan): { readonly front: Mm; readonly bac
     const atHip = panel.centreAtCrotch + lean * (levels.crotch - levels.hip);
     return { top: panel.hipX - raised, hip: panel.hipX - atHip };
   };
-  const [front, back] = [straight(plan.front), straight(plan.back)];
-  const lost = Math.max(0, front.hip + back.hip - front.top - back.top) / 2;
-  return { front: front.top + lost, back: back.top + lost };
+  const whole = ({ top, hip }: { readonly top: Mm; readonly hip: Mm }): Mm => Math.max(top, hip);
+  return { front: whole(straight(plan.front)), back: whole(straight(plan.back)) };
 }
 
 /** The plan with its waist following its hip, where the waist is left as wide as the hip. */

@@ -155,6 +155,10 @@ export function resolveRules(
       if (!isSchools) changed.set(path, { path, by });
     }
   }
+  const states = (key: "shaping" | "frontIn"): boolean => layers.some(({ rules }) => rules.waist?.[key] !== undefined);
+  const { waist } = resolved;
+  // A hip-wide front is squared straight up, unless its maker takes the centre in.
+  if (typeof waist === "object" && waist.shaping === "hipWide" && !states("frontIn")) waist.frontIn = 0;
   return { rules: resolved as unknown as ResolvedRules, preset, changed: [...changed.values()], errors };
 }
 
