@@ -14,7 +14,9 @@ import { EditionNotice } from "./EditionNotice";
 import { SaveNotice } from "./SaveNotice";
 import { StoreNotice } from "./StoreNotice";
 import { UnreadableList } from "./workroom/UnreadableList";
-import type { StageId } from "./stages";
+import { stageLabel, type StageId } from "./stages";
+import { StageBar } from "./StageBar";
+import { usePhone } from "./usePhone";
 import { TapeRail, type Sign } from "./TapeRail";
 import { useProof, useShape } from "./useDerived";
 
@@ -37,6 +39,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
     if (later === under) setView({ letGo: false });
   }, [later, under]);
   const proved = useProof(job);
+  const phone = usePhone();
   const [handing, setHanding] = useState(false);
   const handOver = useCallback(() => setHanding(true), []);
   const open = useMemo(
@@ -79,9 +82,12 @@ export function Frame({ children }: { readonly children: ReactNode }) {
           <StoreNotice />
           <SaveNotice />
           <EditionNotice />
-          <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
-            <TapeRail current={stage} job={id} signs={signs} />
+          <title>{`${open.job.name || "Unnamed job"}, ${stageLabel(stage)} · Eland`}</title>
+          <h1 className="unseen">{`${open.job.name || "Unnamed job"}: ${stageLabel(stage)}`}</h1>
+          <div style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: phone ? "column" : "row" }}>
+            {phone ? null : <TapeRail current={stage} job={id} signs={signs} />}
             {children}
+            {phone ? <StageBar current={stage} job={id} signs={signs} /> : null}
           </div>
         </div>
         {handing ? <HandOverDialog onClose={() => setHanding(false)} /> : null}

@@ -16,6 +16,7 @@ import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "./JobContext";
 import { stageHref } from "./stages";
+import { usePhone } from "./usePhone";
 
 /** Eland's mark: two legs falling from one waist. */
 export function Mark({ size = 26 }: { readonly size?: number }) {
@@ -57,6 +58,7 @@ const chip: CSSProperties = {
 
 export const Header = memo(function Header({ onHandOver }: { readonly onHandOver: () => void }) {
   const { id, job } = useOpenJob();
+  const phone = usePhone();
   const tape = useView((v) => v.tape);
   const save = useJobStore((s) => s.save);
   const isKept = useStoreState((s) => s.kept);
@@ -74,8 +76,8 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
         flexShrink: 0,
         display: "flex",
         alignItems: "center",
-        gap: 14,
-        padding: "0 14px 0 16px",
+        gap: phone ? 6 : 14,
+        padding: phone ? "0 8px" : "0 14px 0 16px",
         background: "var(--ink)",
         color: "var(--on-ink)",
       }}
@@ -86,14 +88,18 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
         style={{ display: "flex", gap: 10, alignItems: "center", color: "inherit", textDecoration: "none" }}
       >
         <Mark />
-        <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
+        {phone ? null : (
+          <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
+        )}
       </Link>
       <JobName key={job.name} name={job.name} />
-      <Link href={stageHref("body", id)} style={chip} title="The wearer’s card">
-        <b>{job.body.name || "No wearer yet"}</b>
-        {job.body.taken ? `, card of ${shortDate(job.body.taken)}` : ""}
-      </Link>
-      {job.cloth?.name ? (
+      {phone ? null : (
+        <Link href={stageHref("body", id)} style={chip} title="The wearer’s card">
+          <b>{job.body.name || "No wearer yet"}</b>
+          {job.body.taken ? `, card of ${shortDate(job.body.taken)}` : ""}
+        </Link>
+      )}
+      {job.cloth?.name && !phone ? (
         <span style={chip}>
           <b>{job.cloth.name}</b>
           {size(job.cloth.width)}
@@ -101,9 +107,11 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
         </span>
       ) : null}
       <span style={{ flex: 1 }} />
-      <Tool name="Find a command" keys="Ctrl+K" icon={SearchIcon} onClick={() => setView({ commandsOpen: true })} />
+      {phone ? null : (
+        <Tool name="Find a command" keys="Ctrl+K" icon={SearchIcon} onClick={() => setView({ commandsOpen: true })} />
+      )}
       <Tool name="Undo" keys="Ctrl+Z" icon={UndoIcon} onClick={undo} disabled={undoable === 0} />
-      <Tool name="Redo" keys="Ctrl+Shift+Z" icon={RedoIcon} onClick={redo} disabled={redoable === 0} />
+      {phone ? null : <Tool name="Redo" keys="Ctrl+Shift+Z" icon={RedoIcon} onClick={redo} disabled={redoable === 0} />}
       <ToggleButtonGroup
         exclusive
         size="small"
@@ -122,7 +130,11 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <span role="status" style={{ minWidth: 52, opacity: 0.85, fontStretch: "82%" }}>
+      <span
+        role="status"
+        className={phone ? "unseen" : undefined}
+        style={{ minWidth: 52, opacity: 0.85, fontStretch: "82%" }}
+      >
         {isTyping ? "Not entered" : isKept ? SAVE_WORDS[save] : "Not kept"}
       </span>
       <Button
@@ -196,7 +208,7 @@ function JobName({ name }: { readonly name: string }) {
       }}
       style={{
         width: 190,
-        minWidth: 80,
+        minWidth: 60,
         flexShrink: 1,
         background: "transparent",
         border: 0,

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Drawer from "@mui/material/Drawer";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { useState, type ReactNode } from "react";
+import { usePhone } from "./usePhone";
 
 interface Props {
   readonly worksheet: ReactNode;
@@ -12,16 +13,60 @@ interface Props {
   readonly worksheetLabel: string;
 }
 
-/** Worksheet, table and readings. Under 1200 px the readings become a drawer. */
+const SHEET_BUTTON = { flex: 1, minHeight: 44 } as const;
+const SHEET = { height: "72dvh", display: "flex", flexDirection: "column", borderRadius: "10px 10px 0 0" } as const;
+
+/** Worksheet, table and readings. Under 1200 px the readings become a drawer; on a phone both are sheets from below. */
 export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, worksheetLabel }: Props) {
   const narrow = useMediaQuery("(max-width: 1199px)");
+  const phone = usePhone();
   const [open, setOpen] = useState(false);
+  const [sheet, setSheet] = useState<"worksheet" | "readings" | null>(null);
   const pane: React.CSSProperties = {
     background: "var(--panel)",
     overflowY: "auto",
     padding: "14px 16px",
     boxSizing: "border-box",
   };
+  if (phone) {
+    return (
+      <main style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
+        <div style={{ flex: 1, minHeight: 0, position: "relative" }}>{table}</div>
+        <div
+          style={{
+            display: "flex",
+            gap: 8,
+            padding: 8,
+            background: "var(--panel)",
+            borderTop: "1px solid var(--rule)",
+          }}
+        >
+          <Button variant="outlined" sx={SHEET_BUTTON} onClick={() => setSheet("worksheet")}>
+            {worksheetLabel}
+          </Button>
+          <Button variant="outlined" sx={SHEET_BUTTON} onClick={() => setSheet("readings")}>
+            Readings
+          </Button>
+        </div>
+        <Drawer
+          anchor="bottom"
+          open={sheet !== null}
+          onClose={() => setSheet(null)}
+          slotProps={{
+            paper: { "aria-label": sheet === "readings" ? "Readings" : worksheetLabel, sx: SHEET } as object,
+          }}
+        >
+          <Button
+            sx={{ minHeight: 44, borderRadius: 0, borderBottom: "1px solid var(--rule)" }}
+            onClick={() => setSheet(null)}
+          >
+            Back to the table
+          </Button>
+          <div style={{ ...pane, flex: 1 }}>{sheet === "readings" ? readings : worksheet}</div>
+        </Drawer>
+      </main>
+    );
+  }
   return (
     <>
       <aside
@@ -40,7 +85,12 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
         ) : null}
       </main>
       {narrow ? (
-        <Drawer anchor="right" open={open} onClose={() => setOpen(false)}>
+        <Drawer
+          anchor="right"
+          open={open}
+          onClose={() => setOpen(false)}
+          slotProps={{ paper: { "aria-label": "Readings" } as object }}
+        >
           <aside aria-label="Readings" style={{ ...pane, width: 320 }}>
             {readings}
           </aside>

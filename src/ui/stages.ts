@@ -12,3 +12,6 @@ export type StageId = (typeof STAGES)[number]["id"];
 export function stageHref(stage: StageId, job: string): string {
   return `/${stage}?job=${encodeURIComponent(job)}`;
 }
+
+/** A stage as it is called. */
+export const stageLabel = (stage: StageId): string => STAGES.find(({ id }) => id === stage)?.label ?? "";

@@ -12,6 +12,7 @@ import { Mark } from "../Header";
 import { PaneTabs } from "../PaneTabs";
 import { stageHref } from "../stages";
 import { StoreNotice } from "../StoreNotice";
+import { usePhone } from "../usePhone";
 import { BinList } from "./BinList";
 import { ExampleList } from "./ExampleList";
 import { JobCard } from "./JobCard";
@@ -35,6 +36,7 @@ type Shown = "jobs" | "wearers" | "styles" | "examples";
 export function Workroom() {
   const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample, dropStyle } = useWorkroom();
   const router = useRouter();
+  const phone = usePhone();
   const wantsSample = useSearchParams().get("workroom") === "sample";
   const { enqueueSnackbar } = useSnackbar();
   const [making, setMaking] = useState<NewJobStart | null>(null);
@@ -121,15 +123,26 @@ export function Workroom() {
       >
         <Mark />
         <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
-        <span style={{ opacity: 0.85 }}>The workroom</span>
+        {phone ? null : <span style={{ opacity: 0.85 }}>The workroom</span>}
         <span style={{ flex: 1 }} />
-        <Button variant="outlined" color="inherit" onClick={() => chooser.current?.click()}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ whiteSpace: "nowrap" }}
+          onClick={() => chooser.current?.click()}
+        >
           Open a file
         </Button>
         <Button
           variant="contained"
           onClick={() => setMaking({})}
-          sx={{ bgcolor: "#e8791f", color: "#14120c", fontSize: 15, "&:hover": { bgcolor: "#f08b3a" } }}
+          sx={{
+            whiteSpace: "nowrap",
+            bgcolor: "#e8791f",
+            color: "#14120c",
+            fontSize: 15,
+            "&:hover": { bgcolor: "#f08b3a" },
+          }}
         >
           New job
         </Button>

@@ -1,0 +1,49 @@
+"use client";
+import { memo } from "react";
+import Link from "next/link";
+import { STAGES, stageHref, type StageId } from "./stages";
+import type { Sign } from "./TapeRail";
+
+/** The stages along the lower edge of a phone, under the thumb. */
+export const StageBar = memo(function StageBar({
+  current,
+  job,
+  signs,
+}: {
+  readonly current: StageId;
+  readonly job: string;
+  readonly signs: Readonly<Record<StageId, Sign>>;
+}) {
+  return (
+    <nav
+      aria-label="Stages"
+      style={{ display: "flex", flexShrink: 0, background: "var(--tape)", borderTop: "1px solid var(--rule)" }}
+    >
+      {STAGES.map(({ n, id, label }) => {
+        const here = id === current;
+        return (
+          <Link
+            key={id}
+            href={stageHref(id, job)}
+            aria-current={here ? "step" : undefined}
+            aria-label={`${n} ${label}${signs[id] === "open" ? ", something to settle" : ""}`}
+            style={{
+              flex: 1,
+              minHeight: 52,
+              display: "grid",
+              placeContent: "center",
+              textAlign: "center",
+              lineHeight: 1.15,
+              background: here ? "var(--ink)" : "transparent",
+              color: here ? "var(--on-ink)" : "var(--tape-ink)",
+              textDecoration: "none",
+            }}
+          >
+            <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 19 }}>{n}</span>
+            <span style={{ fontSize: 13, fontStretch: "80%", fontWeight: 500 }}>{label}</span>
+          </Link>
+        );
+      })}
+    </nav>
+  );
+});
