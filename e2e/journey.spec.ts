@@ -69,7 +69,7 @@ test("the same by keyboard alone: nothing but keys, from an empty workroom", asy
   await tabTo(page, page.getByRole("button", { name: "PDF on Letter" }));
   const coming = page.waitForEvent("download");
   await page.keyboard.press("Enter");
-  expect((await coming).suggestedFilename()).toBe("keys-only-letter.pdf");
+  expect((await coming).suggestedFilename()).toBe("palazzo-letter.pdf");
 });
 
 test("bad input says what to do, and the last good pattern stays", async ({ page }) => {

@@ -178,6 +178,7 @@ test("a hem asked of a flounce gives the share of the circle up, and the share t
   await expect(worksheet(page)).toContainText("solved for the hem");
   await expect(field("Share of a circle")).toHaveValue("");
   await field("Share of a circle").fill("0.5");
+  await field("Share of a circle").press("Enter");
   await expect(worksheet(page)).toContainText("half a circle");
   await expect(worksheet(page)).not.toContainText("solved for the hem");
   // Too narrow a hem is refused with what works, and the pattern stays.

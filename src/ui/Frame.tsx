@@ -41,7 +41,7 @@ export function Frame({ children }: { readonly children: ReactNode }) {
   const proved = useProof(job);
   const phone = usePhone();
   const [handing, setHanding] = useState(false);
-  const handOver = useCallback(() => setHanding(true), []);
+  const handOver = useCallback(() => setHanding(true), [setHanding]);
   const open = useMemo(
     (): OpenJob | null => shown && { ...shown, proof: proved?.proof ?? null, stale: proved?.job !== shown.job },
     [shown, proved],

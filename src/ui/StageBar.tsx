@@ -21,12 +21,13 @@ export const StageBar = memo(function StageBar({
     >
       {STAGES.map(({ n, id, label }) => {
         const here = id === current;
+        const sign = signs[id];
         return (
           <Link
             key={id}
             href={stageHref(id, job)}
             aria-current={here ? "step" : undefined}
-            aria-label={`${n} ${label}${signs[id] === "open" ? ", something to settle" : ""}`}
+            aria-label={`${n} ${label}${sign === "open" ? ", something to settle" : ""}`}
             style={{
               flex: 1,
               minHeight: 52,
