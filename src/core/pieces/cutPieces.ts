@@ -1,11 +1,16 @@
 import { edgeOf, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   pathAt,
+  pathEnd,
   pathLength,
+  pathStart,
   pointAdd,
   pointBetween,
   pointDistance,
+  pointDot,
   pointScale,
+  pointSubtract,
+  pointUnit,
   polygonArea,
   type Point,
 } from "../geometry";
@@ -144,12 +149,24 @@ function finish(
     seamLine: panelOutline(panel),
     cutLine,
     edges,
-    grain: [grainLine.points[0] as Point, grainLine.points[grainLine.points.length - 1] as Point],
+    grain: grainOf(panel, cut, grainLine.points),
     notches,
     drills: drillsOf(panel),
     label: labelOf(panel, cut, plan),
     area: panelArea(panel),
   };
+}
+
+/** The grain as drawn; on a piece cut on the fold it runs along the fold, which lies on the thread. */
+function grainOf(panel: Panel, cut: Piece["cut"], points: readonly Point[]): Piece["grain"] {
+  const [from, to] = [points[0] as Point, points[points.length - 1] as Point];
+  const fold = cut.onFold ? panel.edges.find((edge) => edge.role === "fold") : undefined;
+  if (!fold) return [from, to];
+  const along = pointUnit(pointSubtract(pathEnd(fold.path), pathStart(fold.path)));
+  const half = pointDistance(from, to) / 2;
+  const middle = pointBetween(from, to, 0.5);
+  const way = pointDot(along, pointSubtract(to, from)) < 0 ? -1 : 1;
+  return [pointAdd(middle, pointScale(along, -way * half)), pointAdd(middle, pointScale(along, way * half))];
 }
 
 /** Drilled this far short of a dart's tip, so that the hole is hidden in the dart. */

@@ -13,14 +13,17 @@ import {
 import {
   cubic,
   line,
+  pathAt,
   pathBetween,
   pathLength,
   pathReverse,
   pointAdd,
   pointBetween,
+  pointCross,
   pointDistance,
   pointScale,
   pointSubtract,
+  pointUnit,
   polygonSelfCrossing,
   type Path,
   type Point,
@@ -70,6 +73,10 @@ const ID = "slant-pocket";
 const CAUGHT: Mm = 40;
 /** Width of the facing that stiffens the opening. */
 const FACING: Mm = 35;
+/** How much wider it is behind scallops, to reach past their bows. */
+const BOWS: Mm = 10;
+/** The facing is caught in the side seam this far below the opening. */
+const CORNER: Mm = 22;
 
 /** The line of the opening from the waist to the side. */
 function openingPath(a: Point, b: Point, shape: Slant["edge"], inward: 1 | -1): Path {
@@ -158,8 +165,16 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     ...part(bagId, "Pocket, bag", "pocket-bag", [waistUnder, openingEdge, sideUnder, bag], "pocketing"),
     landmarks,
   };
-  const facingFrom = Math.min(FACING, under * 0.8);
-  const [f, g] = [placeAt(waist, room - across - facingFrom), placeAt(side, down + FACING * 0.9)];
+  const wide = FACING + (pocket.edge === "scalloped" ? BOWS : 0);
+  const slant = pointUnit(pointSubtract(b, mouth));
+  // Toward the centre and down, square to the opening.
+  const off = pointScale([inward * Math.abs(slant[1]), Math.abs(slant[0])], wide);
+  const atWaist = pathAt(waist.path, room - across).tangent;
+  const facingFrom = Math.min(wide / Math.max(0.3, Math.abs(pointCross(slant, atWaist))), under * 0.9);
+  const f = placeAt(waist, room - across - facingFrom);
+  const g = placeAt(side, down + CORNER);
+  // Its lower corner is cut off square to the opening, so that no spike runs down the side.
+  const corner = pointAdd(b, off);
   const facing = part(
     facingId,
     "Pocket, facing",
@@ -167,20 +182,24 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     [
       { ...waistUnder, id: "waist", path: pathBetween(waist.path, room - across - facingFrom, room - across) },
       openingEdge,
-      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + FACING * 0.9) },
+      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + CORNER) },
       {
         id: "free",
         role: "style",
         name: "free edge",
         path: pathReverse([
           ...(top > 0 ? [line(f, pointAdd(f, run))] : []),
-          ...openingPath(pointAdd(f, run), g, pocket.edge === "curved" ? "curved" : "straight", inward),
+          ...openingPath(pointAdd(f, run), corner, pocket.edge === "curved" ? "curved" : "straight", inward),
+          line(corner, g),
         ]),
       },
     ],
     panel.cutting.material,
   );
-  const facingPanel: Panel = { ...facing, lines: [shortGrain(middleOf(a, b, f, g), Math.min(80, down * 0.4))] };
+  const facingPanel: Panel = {
+    ...facing,
+    lines: [shortGrain(middleOf(mouth, b, f, corner), Math.min(80, down * 0.4))],
+  };
   if (polygonSelfCrossing(panelOutline(facingPanel)))
     return unsettled(
       garment,
