@@ -1,4 +1,5 @@
 import { derive } from "@/core/derive";
+import { withCures } from "@/core/derive/cures";
 import { EXPORT_FORMATS, handOver, type ExportFormat } from "@/core/derive/handOver";
 import { replyOf } from "@/core/derive/reply";
 import { readJob } from "@/core/files";
@@ -60,7 +61,7 @@ export async function answer(question: Question): Promise<Answer> {
   const { job } = read;
   const derived = derive(job);
   if (!derived.ok) return complaints(derived.status, derived.errors, tapeOf(job.body.unit));
-  if (question.kind === "derive") return json(200, replyOf(derived, job.body.unit));
+  if (question.kind === "derive") return json(200, replyOf(withCures(job, derived), job.body.unit));
   const file = await handOver(job, derived, question.format as ExportFormat, question.paper as Paper);
   return { status: 200, type: file.type, name: file.name, bytes: file.bytes };
 }

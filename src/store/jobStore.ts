@@ -2,7 +2,7 @@ import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
-import { movesOfStyle } from "@/core/derive/newJob";
+import { ownMoves } from "@/core/derive/changes";
 import { exactLength } from "@/core/units";
 import {
   findJob,
@@ -19,6 +19,8 @@ import { useTyping } from "./typing";
 
 /** Where the open job stands with the browser's store. */
 export type SaveState = "loading" | "missing" | "unreadable" | "saved" | "saving" | "blocked" | "conflict";
+
+export { applyChanges, ownMoves, setAtPath } from "@/core/derive/changes";
 
 interface JobState {
   id: string | null;
@@ -93,12 +95,6 @@ export function changeJob(recipe: (job: Job) => void): void {
   });
 }
 
-/** The moves of a job, its own list from now on; a job that still follows its style takes a copy of the style's. */
-export function ownMoves(job: Job): NonNullable<Job["moves"]> {
-  job.moves ??= movesOfStyle(job.style.id);
-  return job.moves;
-}
-
 /** Sets what a handle pulls: its parameter, exactly, and takes away those that would win over it. */
 export function setPulled(job: Job, pull: Pull): void {
   const entry = ownMoves(job)[pull.moveIndex];
@@ -106,16 +102,6 @@ export function setPulled(job: Job, pull: Pull): void {
   for (const other of pull.clears) delete entry.params[other];
   entry.params[pull.param] = pull.counts ? Math.round(pull.value) : exactLength(pull.value);
   for (const [param, value] of Object.entries(pull.also ?? {})) entry.params[param] = exactLength(value);
-}
-
-/** Sets a value at a path of the job (advice and single numbers use this). */
-export function setAtPath(job: Job, path: readonly (string | number)[], value: unknown): void {
-  let at = job as unknown as Record<string | number, unknown>;
-  path.slice(0, -1).forEach((key) => {
-    if (typeof at[key] !== "object" || at[key] === null) at[key] = {};
-    at = at[key] as Record<string | number, unknown>;
-  });
-  at[path[path.length - 1] as string | number] = value;
 }
 
 useJobStore.subscribe((state, before) => {

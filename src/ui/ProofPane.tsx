@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Check, CheckStatus, Remedy } from "@/core/inspect";
 import { tell, tellNumber, type Tape } from "@/core/units";
-import { changeJob, ownMoves, setAtPath } from "@/store/jobStore";
+import { applyChanges, changeJob } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
 import { useOpenJob } from "./JobContext";
@@ -72,13 +72,7 @@ function Mend({ remedy }: { readonly remedy: Remedy }) {
   return (
     <Button
       sx={{ px: 0, ml: "26px", textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
-      onClick={() =>
-        changeJob((draft) => {
-          // Moves are named by place; a job that still follows its style gets its own list first.
-          if (remedy.changes.some((change) => change.path[0] === "moves")) ownMoves(draft);
-          for (const change of remedy.changes) setAtPath(draft, change.path, change.value);
-        })
-      }
+      onClick={() => changeJob((draft) => applyChanges(draft, remedy.changes))}
     >
       {tell(remedy.label, tape)}
     </Button>

@@ -1,6 +1,7 @@
 import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
 import { derive, deriveShape } from "@/core/derive";
+import { withCures } from "@/core/derive/cures";
 import { handOver, noticesOf, type ExportFormat } from "@/core/derive/handOver";
 import type { HandedFile, Job } from "@/core/files";
 import type { Paper } from "@/core/files/pdf";
@@ -32,7 +33,7 @@ const face = {
   proof(job: Job): Proof | null {
     const derived = derive(job);
     if (!derived.ok) return null;
-    const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided } = derived;
+    const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided } = withCures(job, derived);
     return { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
   },
 

@@ -8,7 +8,7 @@ import { plausibleBody } from "@/core/testing/bodies";
 import { derive } from "@/core/derive";
 import { badPattern } from "@/core/testing/badOutline";
 import { STYLES } from "@/core/styles";
-import { ownMoves, setAtPath } from "@/store/jobStore";
+import { applyChanges } from "@/store/jobStore";
 import type { ZodObject } from "zod";
 import { MOVES } from "@/core/moves";
 import { RULE_SECTIONS } from "@/core/drafting";
@@ -127,8 +127,7 @@ function mended(job: Job): Job {
     const fault = derivedOf(now).checks.find((c) => c.status === "fault" && c.remedy);
     if (!fault?.remedy) return now;
     const next = structuredClone(now);
-    if (fault.remedy.changes.some((c) => c.path[0] === "moves")) ownMoves(next);
-    for (const change of fault.remedy.changes) setAtPath(next, change.path, change.value);
+    applyChanges(next, fault.remedy.changes);
     now = next;
   }
   return now;
