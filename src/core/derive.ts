@@ -252,7 +252,10 @@ export function derive(job: Job): Derived | DeriveFault {
     pieces,
     seams,
     notions: garment.notions,
-    checks: inspect(inspected),
+    checks: inspect(inspected).map((check) => {
+      const why = check.status === "pass" ? undefined : job.meant?.[check.id];
+      return why === undefined ? check : { ...check, meant: why };
+    }),
     advice: advise({
       ...inspected,
       allowances: shape.allowances,

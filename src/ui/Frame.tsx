@@ -14,6 +14,7 @@ import { EditionNotice } from "./EditionNotice";
 import { SaveNotice } from "./SaveNotice";
 import { StoreNotice } from "./StoreNotice";
 import { UnreadableList } from "./workroom/UnreadableList";
+import { isOpen } from "@/core/inspect";
 import { stageLabel, type StageId } from "./stages";
 import { StageBar } from "./StageBar";
 import { usePhone } from "./usePhone";
@@ -133,10 +134,7 @@ function signsOf({ shape, fault, proof }: OpenJob): Readonly<Record<StageId, Sig
     block: faultOn("block") ? "open" : shape ? "settled" : "none",
     restyle: faultOn("moves") || faultOn("style") ? "open" : shape ? "settled" : "none",
     pieces:
-      faultOn("finish") ||
-      faultOn("allowances") ||
-      checks.some((c) => c.status !== "pass") ||
-      (proof?.undecided.length ?? 0) > 0
+      faultOn("finish") || faultOn("allowances") || checks.some(isOpen) || (proof?.undecided.length ?? 0) > 0
         ? "open"
         : proof
           ? "settled"

@@ -1,12 +1,14 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import type { Check, CheckStatus, Remedy } from "@/core/inspect";
+import TextField from "@mui/material/TextField";
+import { isOpen, type Check, type CheckStatus, type Remedy } from "@/core/inspect";
 import { tell, tellNumber, type Tape } from "@/core/units";
 import { applyChanges, changeJob } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import type { Proof } from "@/workers/proof";
 import { useOpenJob } from "./JobContext";
+import { Quiet } from "./Quiet";
 import { Sentence } from "./Sentence";
 import { PaneHeading } from "./StageLayout";
 
@@ -61,8 +63,61 @@ function CheckRow({ check }: { readonly check: Check }) {
           </span>
         )}
       </button>
-      {check.remedy ? <Mend remedy={check.remedy} /> : null}
+      {check.status === "pass" ? null : (
+        <div style={{ display: "flex", flexWrap: "wrap", alignItems: "baseline", gap: "0 14px", marginLeft: 26 }}>
+          {check.remedy && check.meant === undefined ? <Mend remedy={check.remedy} /> : null}
+          <MeantSo check={check} />
+        </div>
+      )}
     </li>
+  );
+}
+
+/** Marks a look or fault as meant, with a word why, or takes that back. */
+function MeantSo({ check: { id, label, meant } }: { readonly check: Check }) {
+  const [why, setWhy] = useState<string | null>(null);
+  const set = (word: string | undefined): void =>
+    changeJob((draft) => {
+      const held = { ...draft.meant };
+      if (word === undefined) delete held[id];
+      else held[id] = word;
+      if (Object.keys(held).length === 0) delete draft.meant;
+      else draft.meant = held;
+    });
+  if (meant !== undefined)
+    return (
+      <span style={{ color: "var(--quiet)", fontSize: 13 }}>
+        Meant so{meant ? `: ${meant}` : ""}. <Quiet onPress={() => set(undefined)}>Take back</Quiet>
+      </span>
+    );
+  if (why === null)
+    return (
+      <Quiet onPress={() => setWhy("")} label={`${label}: meant so`}>
+        Meant so
+      </Quiet>
+    );
+  return (
+    <form
+      style={{ display: "flex", gap: 6, width: "100%", margin: "2px 0 6px" }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        set(why.trim());
+        setWhy(null);
+      }}
+    >
+      <TextField
+        autoFocus
+        value={why}
+        placeholder="why, in a word"
+        slotProps={{ htmlInput: { "aria-label": `Why ${label.toLowerCase()} is meant so`, maxLength: 300 } }}
+        onChange={(event) => setWhy(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Escape") setWhy(null);
+        }}
+        sx={{ flex: 1 }}
+      />
+      <Button type="submit">Keep</Button>
+    </form>
   );
 }
 
@@ -71,7 +126,7 @@ function Mend({ remedy }: { readonly remedy: Remedy }) {
   const tape = useView((v) => v.tape);
   return (
     <Button
-      sx={{ px: 0, ml: "26px", textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
+      sx={{ px: 0, textDecoration: "underline", textUnderlineOffset: 4, color: "var(--text)" }}
       onClick={() => changeJob((draft) => applyChanges(draft, remedy.changes))}
     >
       {tell(remedy.label, tape)}
@@ -92,7 +147,8 @@ export function ProofPane({
   const tape = useView((v) => v.tape);
   const [unfolded, setUnfolded] = useState(open);
   if (!proof) return <PaneHeading>Proof is being worked out</PaneHeading>;
-  const wanting = proof.checks.filter((c) => c.status !== "pass");
+  const wanting = proof.checks.filter(isOpen);
+  const meant = proof.checks.filter((c) => c.meant !== undefined);
   const passed = proof.checks.filter((c) => c.status === "pass");
   return (
     <section aria-label="Proof" aria-busy={stale} style={{ marginTop: 18 }}>
@@ -101,10 +157,15 @@ export function ProofPane({
         {wanting.map((c) => (
           <CheckRow key={c.id} check={c} />
         ))}
+        {meant.map((c) => (
+          <CheckRow key={c.id} check={c} />
+        ))}
         {unfolded ? passed.map((c) => <CheckRow key={c.id} check={c} />) : null}
       </ul>
       <Button onClick={() => setUnfolded(!unfolded)} sx={{ px: 0, color: "var(--pass)" }} aria-expanded={unfolded}>
-        {unfolded ? "Fold what passes" : `${passed.length} of ${proof.checks.length} pass`}
+        {unfolded
+          ? "Fold what passes"
+          : `${passed.length} of ${proof.checks.length} pass${meant.length > 0 ? `, ${meant.length} meant so` : ""}`}
       </Button>
       {proof.undecided.length > 0 ? (
         <>

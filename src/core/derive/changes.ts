@@ -1,11 +1,6 @@
 import type { Job } from "../files";
+import type { JobChange } from "../inspect";
 import { movesOfStyle } from "./newJob";
-
-/** One value of a job to be set, as a remedy or an advice asks. */
-export interface Change {
-  readonly path: readonly (string | number)[];
-  readonly value: unknown;
-}
 
 /** The job's own list of moves; a style's becomes the job's own. */
 export function ownMoves(job: Job): NonNullable<Job["moves"]> {
@@ -24,7 +19,7 @@ export function setAtPath(job: Job, path: readonly (string | number)[], value: u
 }
 
 /** Changes a job in place as a remedy or an advice asks. */
-export function applyChanges(job: Job, changes: readonly Change[]): void {
+export function applyChanges(job: Job, changes: readonly JobChange[]): void {
   // Moves are named by place; a job that still follows its style gets its own list first.
   if (changes.some(({ path }) => path[0] === "moves")) ownMoves(job);
   for (const { path, value } of changes) setAtPath(job, path, value);

@@ -1,12 +1,12 @@
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
-import type { Check } from "../inspect";
-import { applyChanges, type Change } from "./changes";
+import type { Check, JobChange } from "../inspect";
+import { applyChanges } from "./changes";
 
 const RANK: Readonly<Record<Check["status"], number>> = { pass: 0, look: 1, fault: 2 };
 
 /** The job with changes made, derived; null where it cannot be. */
-function tried(job: Job, changes: readonly Change[]): Derived | null {
+function tried(job: Job, changes: readonly JobChange[]): Derived | null {
   const changed = structuredClone(job);
   applyChanges(changed, changes);
   const derived = derive(changed);

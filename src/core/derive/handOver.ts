@@ -3,6 +3,7 @@ import { PAPERS, writePdf, type Paper } from "../files/pdf";
 import { writeSvg } from "../files/svg";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
+import { isOpen } from "../inspect";
 import { say, tapeOf, tell, type Sentence } from "../units";
 
 export const EXPORT_FORMATS = ["pdf", "svg", "json"] as const;
@@ -14,7 +15,10 @@ export function noticesOf(derived: Derived): Sentence[] {
     (m) => m.label.toLowerCase(),
   );
   return [
-    ...derived.checks.filter((c) => c.status === "fault").map((c) => say`Fault: ${c.message}`),
+    ...derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => say`Fault: ${c.message}`),
+    ...derived.checks.flatMap(({ label, message, meant }) =>
+      meant === undefined ? [] : [say`Meant so, ${label.toLowerCase()}: ${message}${meant && ` ${meant}`}`],
+    ),
     ...derived.undecided,
     ...(estimates.length > 0 ? [say`Estimated, not measured: ${estimates.join(", ")}.`] : []),
   ];

@@ -72,6 +72,8 @@ export const jobSchema = z.strictObject({
   finish: finishSchema.optional(),
   allowances: allowancesSchema.optional(),
   cloth: clothSchema.optional(),
+  /** Looks and faults that are meant so, by their check, each with a word why. */
+  meant: z.record(z.string().max(40), z.string().max(300)).optional(),
   versions: z.array(versionSchema).max(40).optional(),
 });
 export type Job = z.infer<typeof jobSchema>;

@@ -24,7 +24,13 @@ export interface Check {
   readonly fix: Sentence | null;
   /** What one press changes in the job to mend it; null or absent where that is for the maker. */
   readonly remedy?: Remedy | null;
+  /** Why its maker means it so; it is then listed and printed, and counts as nothing to settle. */
+  readonly meant?: string;
 }
+
+/** True for what is left to settle: neither passed nor meant so. */
+export const isOpen = ({ status, meant }: Pick<Check, "status" | "meant">): boolean =>
+  status !== "pass" && meant === undefined;
 
 /** A change to the job's own data, by path; applying a remedy or advice is nothing but this. */
 export interface JobChange {

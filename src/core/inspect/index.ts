@@ -9,8 +9,8 @@ import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
 
-export type { Check, CheckRule, CheckStatus, Inspected, Remedy } from "./check";
-export { asStored } from "./check";
+export type { Check, CheckRule, CheckStatus, Inspected, JobChange, Remedy } from "./check";
+export { asStored, isOpen } from "./check";
 export { bandGapes } from "./onBody";
 export { turnUpExcess } from "./hemTurn";
 export { acrossGrain } from "./made";
