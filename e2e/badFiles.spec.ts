@@ -8,7 +8,7 @@ import { openSample, openStage } from "./support";
 const ROOT = join(__dirname, "..");
 /** A page may think this long about a file, and has to answer then. */
 const PATIENCE = 4_000;
-const TRIES = 24;
+const TRIES = 16;
 
 test("damaged drawings in the dialog: each is read or refused in a sentence, and the page goes on", async ({
   page,
@@ -48,6 +48,8 @@ test("damaged job files at the workroom: each opens or is refused in a sentence,
   const sample = JSON.parse(readFileSync(join(ROOT, "samples/garments/palazzo.json"), "utf8")) as object;
   const job = JSON.stringify(sample, null, 1);
   const random = seededRandom(12);
+  // Every file that opens is a job of its own, and the workroom is loaded again after each.
+  test.setTimeout(150_000);
   await openSample(page);
   const jobs = page.getByRole("listitem").filter({ has: page.getByRole("link") });
   await expect(jobs.first()).toBeVisible();

@@ -1,6 +1,7 @@
-import { edgeOf } from "../pattern";
+import { edgeOf, legOf, panelWidthAt, type Panel } from "../pattern";
+import type { LegPlan } from "../drafting";
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
-import { pathLength } from "../geometry";
+import { pathFlatten, pathLength } from "../geometry";
 import { plain, type Mm, say, type Sentence } from "../units";
 import {
   asStored,
@@ -133,12 +134,37 @@ export const crotchLength: CheckRule = {
   },
 };
 
-/** The hem lets the foot through. */
+/** Levels are looked at this far apart. */
+const STEP: Mm = 10;
+
+/** The narrowest the leg is from the knee down to where its seams end; a flounce below it is another matter. */
+function narrowestBelowKnee(legs: readonly Panel[], { levels }: LegPlan): Mm {
+  const leg = legOf(legs, "right").filter((panel) => !panel.worn?.ring);
+  // Every edge across the leg below the knee, hem or cut, ends it where that edge is highest.
+  const ends = leg.flatMap((panel) =>
+    panel.edges
+      .filter((edge) => edge.role !== "side" && edge.role !== "inseam")
+      .map((edge) => pathFlatten(edge.path).map(([, y]) => y))
+      .filter((levelsOf) => Math.min(...levelsOf) > levels.knee)
+      .map((levelsOf) => Math.min(...levelsOf)),
+  );
+  const bottom = Math.min(...ends) - 1;
+  // A leg that ends above the knee has nothing narrower than its hem.
+  if (!Number.isFinite(bottom)) return Infinity;
+  let narrowest = Infinity;
+  for (let y = levels.knee; y <= bottom; y += STEP) {
+    const girth = leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
+    narrowest = Math.min(narrowest, girth);
+  }
+  return narrowest;
+}
+
+/** The hem, and whatever is narrower above it, lets the foot through. */
 export const footEntry: CheckRule = {
   id: "foot-entry",
   label: "Foot passes",
-  note: "Hem and stretched cuff open wide enough for heel and instep.",
-  measure({ measures, readings, panels, legs, finish, finishSource }) {
+  note: "Below the knee the leg, its hem and a stretched cuff open wide enough for heel and instep.",
+  measure({ measures, readings, panels, legs, plan, finish, finishSource }) {
     const cuff = panels.find((p) => p.is.part === "cuff");
     // Rib stretches itself; a cuff with elastic in it opens as far as that does.
     const relaxed =
@@ -148,7 +174,8 @@ export const footEntry: CheckRule = {
           ? pathLength(edgeOf(cuff, "sewn").path)
           : Infinity;
     const stretched = relaxed * STRETCHES;
-    const value = Math.min(readings.hemGirth, stretched) - measures.heel.mm;
+    const leg = Math.min(readings.hemGirth, narrowestBelowKnee(legs, plan));
+    const value = Math.min(leg, stretched) - measures.heel.mm;
     return verdict(this, {
       status: byEstimate(byFloor(value, 0, 0), measures.heel),
       value,
@@ -156,7 +183,7 @@ export const footEntry: CheckRule = {
       unit: "length",
       message:
         value < 0
-          ? say`The ${stretched < readings.hemGirth ? "stretched cuff" : "hem"} is ${-value} too narrow for heel and instep.${estimateSaid(measures.heel, "girth round heel and instep")}`
+          ? say`The ${stretched < leg ? "stretched cuff" : leg < readings.hemGirth - 1 ? "leg below the knee" : "hem"} is ${-value} too narrow for heel and instep.${estimateSaid(measures.heel, "girth round heel and instep")}`
           : say`The foot passes with ${value} to spare.`,
       where: placeOf(legs, "hemSide"),
       fix: say`Widen the hem, or leave a slit at the side.`,
