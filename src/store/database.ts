@@ -10,21 +10,16 @@ import {
   type StoredStyle,
   type Unreadable,
 } from "./records";
-import { shelves, type Kept } from "./shelf";
+import { shelves } from "./shelf";
 
 export * from "./records";
 
-/** Reads what lies on a shelf: here, or by a worker where a page should not carry the schemas. */
-export type ReadRecords = <S extends keyof Listed>(shelf: S, raws: readonly Kept[]) => Promise<Shelf<Listed[S]>>;
-
-const readHere: ReadRecords = async (shelf, raws) => (await import("./reading")).readRecords(shelf, raws);
-
 async function readShelf<S extends keyof Listed>(
   shelf: S,
-  read: ReadRecords,
   order: (a: Listed[S], b: Listed[S]) => number,
 ): Promise<Shelf<Listed[S]>> {
-  const { records, unreadable } = await read(shelf, await (await shelves()).all(shelf));
+  const { readRecords } = await import("./reading");
+  const { records, unreadable } = readRecords(shelf, await (await shelves()).all(shelf));
   return { records: [...records].sort(order), unreadable };
 }
 
@@ -45,14 +40,15 @@ export class HeldUnreadable extends Error {
 }
 
 /** All jobs, newest first, and the records that cannot be read. */
-export const listJobs = (read: ReadRecords = readHere): Promise<Shelf<StoredJob>> =>
-  readShelf("jobs", read, (a, b) => b.updated.localeCompare(a.updated) || a.id.localeCompare(b.id));
+export const listJobs = (): Promise<Shelf<StoredJob>> =>
+  readShelf("jobs", (a, b) => b.updated.localeCompare(a.updated) || a.id.localeCompare(b.id));
 
 /** One job, or why it cannot be read; undefined when there is none. */
 export async function findJob(id: string): Promise<StoredJob | Unreadable | undefined> {
   const raw = await (await shelves()).get("jobs", id);
   if (!raw) return undefined;
-  const { records, unreadable } = await readHere("jobs", [raw]);
+  const { readRecords } = await import("./reading");
+  const { records, unreadable } = readRecords("jobs", [raw]);
   return records[0] ?? unreadable[0];
 }
 
@@ -85,8 +81,7 @@ export async function removeJob(record: StoredJob): Promise<Binned> {
 }
 
 /** What lies in the bin, last removed first, and what of it cannot be read. */
-export const listBin = (read: ReadRecords = readHere): Promise<Shelf<Binned>> =>
-  readShelf("bin", read, (a, b) => b.removed.localeCompare(a.removed));
+export const listBin = (): Promise<Shelf<Binned>> => readShelf("bin", (a, b) => b.removed.localeCompare(a.removed));
 
 /** Puts a removed job back as it was; beside the one that has taken its place since, if one has. */
 export async function putBack({ id, record }: Binned): Promise<void> {
@@ -105,12 +100,8 @@ export async function throwAway(bin: readonly Binned[]): Promise<void> {
 export const cardId = (card: Body): string => `${card.name.trim().toLowerCase()}|${card.taken ?? ""}`;
 
 /** All kept cards, oldest first, and the records that cannot be read. */
-export const listCards = (read: ReadRecords = readHere): Promise<Shelf<StoredCard>> =>
-  readShelf(
-    "cards",
-    read,
-    (a, b) => (a.card.taken ?? "").localeCompare(b.card.taken ?? "") || a.id.localeCompare(b.id),
-  );
+export const listCards = (): Promise<Shelf<StoredCard>> =>
+  readShelf("cards", (a, b) => (a.card.taken ?? "").localeCompare(b.card.taken ?? "") || a.id.localeCompare(b.id));
 
 /** Keeps cards, all of them or none. Throws HeldUnreadable where one would lie over a card that cannot be read. */
 export async function keepCards(cards: readonly Body[]): Promise<void> {
@@ -126,8 +117,8 @@ export async function removeCard(id: string): Promise<void> {
 }
 
 /** All styles someone made here, by name, and the records that cannot be read. */
-export const listStyles = (read: ReadRecords = readHere): Promise<Shelf<StoredStyle>> =>
-  readShelf("styles", read, (a, b) => a.style.name.localeCompare(b.style.name));
+export const listStyles = (): Promise<Shelf<StoredStyle>> =>
+  readShelf("styles", (a, b) => a.style.name.localeCompare(b.style.name));
 
 /** Keeps a style of someone's own. */
 export async function keepStyle(style: Version): Promise<void> {

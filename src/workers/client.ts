@@ -2,9 +2,6 @@ import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
 import type { ExportFormat } from "@/core/derive/handOver";
 import type { Paper } from "@/core/files/pdf";
-import type { Listed } from "@/store/reading";
-import type { Shelf } from "@/store/records";
-import type { Kept } from "@/store/shelf";
 import type { DeriveWorker } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
 import type { Miniature, Proof } from "./proof";
@@ -34,10 +31,6 @@ export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job
 /** A job's style and outline in miniature. */
 export const miniatureOf = (job: Job): Promise<Miniature> =>
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.miniature(job));
-
-/** Records of the browser's store, read where a page does not have to carry the schemas. */
-export const recordsOf = <S extends keyof Listed>(shelf: S, raws: readonly Kept[]): Promise<Shelf<Listed[S]>> =>
-  deriving.ask(DERIVES_WITHIN_MS, (face) => face.readRecords(shelf, raws) as Promise<Shelf<Listed[S]>>);
 
 /** The file that leaves the program. */
 export const fileOf = (job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> =>

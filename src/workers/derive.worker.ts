@@ -7,9 +7,6 @@ import type { HandedFile, Job } from "@/core/files";
 import type { Paper } from "@/core/files/pdf";
 import { STYLES } from "@/core/styles";
 import { tapeOf, tell, type Sentence } from "@/core/units";
-import { readRecords, type Listed } from "@/store/reading";
-import type { Shelf } from "@/store/records";
-import type { Kept } from "@/store/shelf";
 import type { Miniature, Proof } from "./proof";
 
 const CANNOT: Sentence = ["This job cannot be drawn."];
@@ -22,11 +19,6 @@ const face = {
     return shape.ok
       ? { style, panels: shape.panels, message: null }
       : { style, panels: [], message: shape.errors[0]?.says ?? CANNOT };
-  },
-
-  /** Records of the browser's store, read and brought to today's form. */
-  readRecords<S extends keyof Listed>(shelf: S, raws: readonly Kept[]): Shelf<Listed[S]> {
-    return readRecords(shelf, raws);
   },
 
   /** Pieces, proof and advice of a job; null where it cannot be derived. */

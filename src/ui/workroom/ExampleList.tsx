@@ -2,7 +2,6 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import type { Job } from "@/core/files";
-import { recordsOf } from "@/workers/client";
 import { MiniOutline } from "../MiniOutline";
 import { useMiniatures } from "../useMiniatures";
 
@@ -14,22 +13,24 @@ interface Example {
 
 const NONE: readonly Example[] = [];
 
-/** The worked examples, read where the page does not carry the schemas; null until they are. */
+/** The worked examples, fetched when they are first looked at; null until they are. */
 function useExamples(): readonly Example[] | null {
   const [examples, setExamples] = useState<readonly Example[] | null>(null);
   useEffect(() => {
     let wanted = true;
-    void import("@/store/workedExamples").then(async ({ WORKED_EXAMPLES }) => {
-      const { records } = await recordsOf(
-        "jobs",
-        WORKED_EXAMPLES.map(({ id, job }) => ({ id, version: 1, job })),
-      );
-      const read = WORKED_EXAMPLES.flatMap(({ id, teaches }) => {
-        const job = records.find((r) => r.id === id)?.job;
-        return job ? [{ id, teaches, job: withoutEdition(job) }] : [];
-      });
-      if (wanted) setExamples(read);
-    });
+    void Promise.all([import("@/store/workedExamples"), import("@/store/reading")]).then(
+      ([{ WORKED_EXAMPLES }, { readRecords }]) => {
+        const { records } = readRecords(
+          "jobs",
+          WORKED_EXAMPLES.map(({ id, job }) => ({ id, version: 1, job })),
+        );
+        const read = WORKED_EXAMPLES.flatMap(({ id, teaches }) => {
+          const job = records.find((r) => r.id === id)?.job;
+          return job ? [{ id, teaches, job: withoutEdition(job) }] : [];
+        });
+        if (wanted) setExamples(read);
+      },
+    );
     return () => {
       wanted = false;
     };

@@ -3,7 +3,6 @@ import { tell } from "@/core/units";
 import { nanoid } from "nanoid";
 import { useCallback, useEffect, useState } from "react";
 import type { Job } from "@/core/files";
-import { recordsOf } from "@/workers/client";
 import {
   cardId,
   findJob,
@@ -34,12 +33,7 @@ export interface Workroom {
 }
 
 async function readWorkroom(): Promise<Workroom> {
-  const [jobs, cards, styles, bin] = await Promise.all([
-    listJobs(recordsOf),
-    listCards(recordsOf),
-    listStyles(recordsOf),
-    listBin(recordsOf),
-  ]);
+  const [jobs, cards, styles, bin] = await Promise.all([listJobs(), listCards(), listStyles(), listBin()]);
   const unreadable = [jobs, cards, styles, bin].flatMap((shelf) => shelf.unreadable);
   return { jobs: jobs.records, cards: cards.records, styles: styles.records, bin: bin.records, unreadable };
 }
