@@ -31,6 +31,21 @@ describe("several widths down one leg", () => {
     }
   });
 
+  test("in a style that falls straight as well: a later line keeps the widths of the first", () => {
+    const job = jobWith(
+      [
+        ["shape-leg", { levels: [{ at: "calf", girth: "560 mm" }] }],
+        ["shape-leg", { levels: [{ at: "ankle", girth: "600 mm" }] }],
+        ["set-length"],
+      ],
+      HAND_BODY,
+      "palazzo",
+    );
+    const leg = shapeOf(job);
+    expect(leg.plan.turns).toHaveLength(2);
+    expect(legGirth(leg, "right", leg.plan.turns[0]?.level ?? 0)).toBeCloseTo(560, 0);
+  });
+
   test("knee, ankle and then straight to the floor", () => {
     const leg = shaped([
       "shape-leg",

@@ -143,10 +143,13 @@ const refuseGirth = (param: string, at: string, girth: Quantity, extra: Quantity
     throw new Refusal(param, say`A leg of ${girth.mm} at the ${at} cannot be cut. Choose ${range(120, 2500)}.`);
 };
 
-/** True where the leg comes straight down: asked here, or of the style by a line that gives the knee no width. */
-function falls({ fall, knee, start }: Params, context: MoveContext): boolean {
+/**
+ * True where the leg comes straight down: asked here, or of the style by the first line where that gives the knee no
+ * width. A later line adds to what was asked before, and clears nothing unless it says so.
+ */
+function falls({ fall, knee, start }: Params, first: boolean, context: MoveContext): boolean {
   if (fall !== undefined) return fall === "straight";
-  return styleParam("shape-leg", "fall", context) === "straight" && !isStated(knee) && start === undefined;
+  return first && styleParam("shape-leg", "fall", context) === "straight" && !isStated(knee) && start === undefined;
 }
 
 /** The plan with its leg straight down from hip and crotch point, the crease of each panel in its middle. */
@@ -170,7 +173,7 @@ export const shapeLeg = defineMove({
   redraws: true,
   apply(state, params, context) {
     const first = !state.plan.shaped;
-    const start = falls(params, context) ? fallen(state.plan) : state.plan;
+    const start = falls(params, first, context) ? fallen(state.plan) : state.plan;
     const extra =
       askedOr("backExtra", params, first, context) ??
       quantity(start.backExtra, "the block's own: back wider than front");

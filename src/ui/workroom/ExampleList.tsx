@@ -1,6 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
+import { useSnackbar } from "notistack";
+import { useEffect, useMemo, useState } from "react";
 import type { Job } from "@/core/files";
 import { MiniOutline } from "../MiniOutline";
 import { useMiniatures } from "../useMiniatures";
@@ -13,9 +14,10 @@ interface Example {
 
 const NONE: readonly Example[] = [];
 
-/** The worked examples, fetched when they are first looked at; null until they are. */
-function useExamples(): readonly Example[] | null {
-  const [examples, setExamples] = useState<readonly Example[] | null>(null);
+/** The worked examples, fetched when they are first looked at; none until they are, and said where they cannot be. */
+function useExamples(): readonly Example[] {
+  const { enqueueSnackbar } = useSnackbar();
+  const [examples, setExamples] = useState(NONE);
   useEffect(() => {
     let wanted = true;
     void Promise.all([import("@/store/workedExamples"), import("@/store/reading")]).then(
@@ -30,11 +32,13 @@ function useExamples(): readonly Example[] | null {
         });
         if (wanted) setExamples(read);
       },
+      () =>
+        void enqueueSnackbar("The worked examples could not be loaded. Load this page again.", { variant: "error" }),
     );
     return () => {
       wanted = false;
     };
-  }, []);
+  }, [enqueueSnackbar]);
   return examples;
 }
 
@@ -47,8 +51,7 @@ function withoutEdition(job: Job): Job {
 /** Garments worked through, each with what it teaches; one opens as a copy. */
 export function ExampleList({ onCopy }: { readonly onCopy: (job: Job) => void }) {
   const examples = useExamples();
-  const [jobs, setJobs] = useState<readonly Job[]>([]);
-  if (examples && jobs.length !== examples.length) setJobs(examples.map((e) => e.job));
+  const jobs = useMemo(() => examples.map((e) => e.job), [examples]);
   const drawn = useMiniatures(jobs);
   return (
     <ul
@@ -61,7 +64,7 @@ export function ExampleList({ onCopy }: { readonly onCopy: (job: Job) => void })
         gap: 16,
       }}
     >
-      {(examples ?? NONE).map(({ id, teaches, job }, i) => (
+      {examples.map(({ id, teaches, job }, i) => (
         <li
           key={id}
           style={{

@@ -21,6 +21,9 @@ interface Props {
   readonly unit: Unit;
 }
 
+/** True for a level that is counted from another. */
+const isRelative = (at: unknown): boolean => typeof at === "object" && at !== null && "of" in at;
+
 const asEntries = (value: unknown): readonly Entry[] => (Array.isArray(value) ? (value as Entry[]) : []);
 
 /** Widths of the leg at levels of their own: each with its level and its girth, added and taken out by one press. */
@@ -67,11 +70,9 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
                   at the {name}
                 </MenuItem>
               ))}
-              <MenuItem value="length">
-                {typeof entry.at === "object" ? "from another level" : "below the waist"}
-              </MenuItem>
+              <MenuItem value="length">{isRelative(entry.at) ? "from another level" : "below the waist"}</MenuItem>
             </TextField>
-            {named || typeof entry.at === "object" ? null : (
+            {named || isRelative(entry.at) ? null : (
               <LengthField
                 label={`Width ${i + 1}, below the waist`}
                 hideLabel
