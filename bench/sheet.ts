@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { deriveShape } from "../src/core/derive";
-import { JOB_VERSION, type Job } from "../src/core/files";
+import { jobInStyle } from "../src/core/derive/newJob";
 import { panelPath, isOf, type Panel } from "../src/core/pattern";
 import { STYLES } from "../src/core/styles";
 import { FOUR_BODIES } from "../src/core/testing/jobs";
@@ -14,15 +14,6 @@ const OUT = process.env.OUT ?? "docs/screenshots/styles.png";
 const [WIDE, HIGH] = [300, 262];
 /** Pattern millimetres to a pixel, the same for all. */
 const SCALE = 0.165;
-
-const jobOf = (styleId: string, body: Job["body"]): Job => ({
-  format: "eland-job",
-  version: JOB_VERSION,
-  name: "",
-  body,
-  block: { school: STYLES[styleId]?.school ?? "proportional", rules: {} },
-  style: { id: styleId, params: {} },
-});
 
 function drawn(panels: readonly Panel[]): string {
   const placed = arrange(panels);
@@ -39,7 +30,7 @@ function drawn(panels: readonly Panel[]): string {
 const bodies = Object.values(FOUR_BODIES);
 const rows = Object.values(STYLES).map(({ id, label }, row) => {
   const cells = bodies.map((body, column) => {
-    const shape = deriveShape(jobOf(id, body));
+    const shape = deriveShape(jobInStyle(id, body));
     const inside = shape.ok
       ? drawn(shape.panels)
       : `<text x="8" y="40" font-size="12">${tell(shape.errors[0]?.says ?? [], "cm")}</text>`;

@@ -1,19 +1,11 @@
 "use client";
 import { memo } from "react";
 import Link from "next/link";
-import { STAGES, stageHref, type StageId } from "./stages";
-import type { Sign } from "./TapeRail";
+import { STAGES, stageHref } from "./stages";
+import type { StageNavigation } from "./TapeRail";
 
 /** The stages along the lower edge of a phone, under the thumb. */
-export const StageBar = memo(function StageBar({
-  current,
-  job,
-  signs,
-}: {
-  readonly current: StageId;
-  readonly job: string;
-  readonly signs: Readonly<Record<StageId, Sign>>;
-}) {
+export const StageBar = memo(function StageBar({ current, job, signs }: StageNavigation) {
   return (
     <nav
       aria-label="Stages"

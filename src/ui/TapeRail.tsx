@@ -13,16 +13,15 @@ const SIGNS: Readonly<Record<Sign, { readonly path: string; readonly label: stri
 
 const STEP = 108;
 
-/** The measuring tape down the left edge: its large marks are the stages, in the order of work. */
-export const TapeRail = memo(function TapeRail({
-  current,
-  job,
-  signs,
-}: {
+/** Where one is, and how each stage of a job stands. */
+export interface StageNavigation {
   readonly current: StageId;
   readonly job: string;
   readonly signs: Readonly<Record<StageId, Sign>>;
-}) {
+}
+
+/** The measuring tape down the left edge: its large marks are the stages, in the order of work. */
+export const TapeRail = memo(function TapeRail({ current, job, signs }: StageNavigation) {
   return (
     <nav
       aria-label="Stages"

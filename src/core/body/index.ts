@@ -3,3 +3,4 @@ export * from "./card";
 export * from "./plausibility";
 export * from "./figure";
 export * from "./halves";
+export * from "./plain";

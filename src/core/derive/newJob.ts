@@ -1,4 +1,4 @@
-import { type Job, JOB_VERSION } from "../files";
+import { type Job, JOB_FORMAT, JOB_VERSION } from "../files";
 import { STYLES } from "../styles";
 
 /** The moves of a style as a list of a job's own. */
@@ -9,15 +9,21 @@ export function movesOfStyle(styleId: string): NonNullable<Job["moves"]> {
 /** A new job for a wearer's card in a style, with nothing changed yet. `date` is an ISO date for the labels. */
 export function newJob(name: string, body: Job["body"], styleId: string, date: string): Job {
   return {
-    format: "eland-job",
-    version: JOB_VERSION,
+    ...jobInStyle(styleId, body),
     name,
     date,
-    body,
-    block: { school: STYLES[styleId]?.school ?? "proportional", rules: {} },
-    style: { id: styleId, params: {} },
     moves: movesOfStyle(styleId),
     finish: {},
     allowances: {},
   };
 }
+
+/** A style on a card with nothing of a maker's own: what shelves and dialogs draw. */
+export const jobInStyle = (styleId: string, body: Job["body"]): Job => ({
+  format: JOB_FORMAT,
+  version: JOB_VERSION,
+  name: "",
+  body,
+  block: { school: STYLES[styleId]?.school ?? "proportional", rules: {} },
+  style: { id: styleId, params: {} },
+});

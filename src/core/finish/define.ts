@@ -69,8 +69,11 @@ interface Definition<R extends Room, K extends string, P extends Params> {
   readonly note?: string;
   readonly params: P;
   readonly facts: Facts<ReadOf<P, Quantity>>[R];
-  /** The garment with it sewn on; what does not suit the garment is said there, never left out silently. */
-  make(garment: Garment, asked: ReadOf<P, Quantity>, context: Finishing): Garment;
+  /**
+   * The garment with it sewn on; what does not suit the garment is said there, never left out silently. Left out where
+   * it adds nothing to the garment but what its facts say.
+   */
+  make?(garment: Garment, asked: ReadOf<P, Quantity>, context: Finishing): Garment;
 }
 
 /** A kind of finish: what can be stated of it, what it says to the rest, and how it is made. */
@@ -104,5 +107,5 @@ export interface AnyFinish<R extends Room = Room> {
   readonly params: Params;
   readonly schema: z.ZodType;
   readonly facts: Facts<object>[R];
-  make(garment: Garment, asked: object, context: Finishing): Garment;
+  make?(garment: Garment, asked: object, context: Finishing): Garment;
 }

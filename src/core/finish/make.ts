@@ -29,7 +29,7 @@ export function finishGarment(
       : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const make = (room: Room, chosen: { readonly kind: string } | null): void => {
-    if (chosen) garment = finishKind(room, chosen.kind)?.make(garment, chosen, { ...context, opens }) ?? garment;
+    if (chosen) garment = finishKind(room, chosen.kind)?.make?.(garment, chosen, { ...context, opens }) ?? garment;
   };
   if (finish.waist && !waistIsCutOn(finish) && panels.some((p) => p.worn?.casings?.waist)) {
     garment = unsettled(

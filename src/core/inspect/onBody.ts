@@ -1,7 +1,7 @@
 import { edgeOf, legOf, panelWidthAt, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
-import { pathFlatten, pathLength } from "../geometry";
+import { boxOf, pathFlatten, pathLength } from "../geometry";
 import { plain, type Mm, say, type Sentence } from "../units";
 import {
   asStored,
@@ -144,9 +144,8 @@ function narrowestBelowKnee(legs: readonly Panel[], { levels }: LegPlan): Mm {
   const ends = leg.flatMap((panel) =>
     panel.edges
       .filter((edge) => edge.role !== "side" && edge.role !== "inseam")
-      .map((edge) => pathFlatten(edge.path).map(([, y]) => y))
-      .filter((levelsOf) => Math.min(...levelsOf) > levels.knee)
-      .map((levelsOf) => Math.min(...levelsOf)),
+      .map((edge) => boxOf(pathFlatten(edge.path)).top)
+      .filter((top) => top > levels.knee),
   );
   const bottom = Math.min(...ends) - 1;
   // A leg that ends above the knee has nothing narrower than its hem.

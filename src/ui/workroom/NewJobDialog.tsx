@@ -6,9 +6,10 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import TextField from "@mui/material/TextField";
 import { useMemo, useState, type ReactNode } from "react";
-import { newJob } from "@/core/derive/newJob";
+import { isEmptyCard, PLAIN_CARD } from "@/core/body";
+import { jobInStyle, newJob } from "@/core/derive/newJob";
 import { jobOfVersion } from "@/core/derive/versions";
-import { JOB_VERSION, type Job } from "@/core/files";
+import type { Job } from "@/core/files";
 import { isOf } from "@/core/pattern";
 import { STYLES } from "@/core/styles";
 import type { StoredStyle } from "@/store/database";
@@ -23,15 +24,10 @@ export interface NewJobStart {
 
 const STYLE_LIST = Object.values(STYLES);
 
-/** A figure that styles are drawn on while the wearer has no measures yet. */
-const PLAIN_FIGURE: Job["body"] = { name: "", unit: "cm", measures: { waist: 76, hip: 102, height: 168 } };
-
 const UNITS = [
   ["cm", "A new card, centimetres"],
   ["in", "A new card, inches"],
 ] as const;
-
-const hasMeasures = (body: Job["body"]): boolean => Object.keys(body.measures).length > 0;
 
 /** A new job in three looks: who wears it, which style, which cloth. */
 export function NewJobDialog(props: {
@@ -83,7 +79,7 @@ export function NewJobDialog(props: {
               Style: <b>{own.style.name}</b>
             </p>
           ) : (
-            <StylePictures body={card && hasMeasures(card) ? card : PLAIN_FIGURE} chosen={style} onPick={setStyle} />
+            <StylePictures body={card && !isEmptyCard(card) ? card : PLAIN_CARD} chosen={style} onPick={setStyle} />
           )}
           <div style={{ display: "grid", gridTemplateColumns: "repeat(auto-fit, minmax(220px, 1fr))", gap: 16 }}>
             <TextField
@@ -168,18 +164,7 @@ function StylePictures(props: {
   readonly chosen: string;
   readonly onPick: (style: string) => void;
 }) {
-  const jobs = useMemo(
-    () =>
-      STYLE_LIST.map((style): Job => ({
-        format: "eland-job",
-        version: JOB_VERSION,
-        name: "",
-        body: props.body,
-        block: { school: style.school, rules: {} },
-        style: { id: style.id, params: {} },
-      })),
-    [props.body],
-  );
+  const jobs = useMemo(() => STYLE_LIST.map(({ id }) => jobInStyle(id, props.body)), [props.body]);
   const drawn = useMiniatures(jobs);
   return (
     <Group legend="Style">

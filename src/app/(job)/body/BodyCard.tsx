@@ -2,8 +2,7 @@
 import { Sentence } from "@/ui/Sentence";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { DATUM_LEVELS, entryLength, entryNet, MEASURES, type Measure, type MeasureKey } from "@/core/body";
-import type { Job } from "@/core/files";
+import { DATUM_LEVELS, entryLength, entryNet, isEmptyCard, MEASURES, type Measure, type MeasureKey } from "@/core/body";
 import { formatLength, keptText, tellSum } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -21,9 +20,6 @@ function typedText(entry: unknown): string {
 
 /** The measure a new card begins with. */
 const FIRST: MeasureKey = "waist";
-
-/** True while nothing is written on a card. */
-export const isEmpty = ({ measures }: Job["body"]): boolean => Object.keys(measures).length === 0;
 
 interface Props {
   /** Whether the upper body is carded too. */
@@ -172,7 +168,7 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
             <span>{formatLength(known.mm, tape)} below the waist</span>
           ) : undefined
         }
-        autoFocus={key === FIRST && isEmpty(job.body)}
+        autoFocus={key === FIRST && isEmptyCard(job.body)}
         onFocus={() => onFocus(key)}
         onCommit={(text) =>
           changeJob((draft) => {

@@ -2,7 +2,7 @@
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState } from "react";
-import { figureOf, resolveBody, measureOf, type FigureView, type MeasureKey, type Tape } from "@/core/body";
+import { figureOf, measureOf, plainMeasures, type FigureView, type MeasureKey, type Tape } from "@/core/body";
 import { boxOf, pathFlatten, type Box } from "@/core/geometry";
 import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -10,8 +10,7 @@ import { useOpenJob } from "@/ui/JobContext";
 import { layOut, boundsOf, pathData } from "@/ui/table/layout";
 import { Table } from "@/ui/table/Table";
 
-const plain = resolveBody({ name: "", unit: "cm", measures: { waist: 76, hip: 102, height: 168 } });
-const PLAIN = plain.ok ? plain.measures : null;
+const PLAIN = plainMeasures();
 
 const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke", strokeLinecap: "round" } as const;
 
@@ -21,16 +20,9 @@ export function FigureTable({ focus, upper }: { readonly focus: MeasureKey; read
   const tape = useView((v) => v.tape);
   // Before there are numbers a plain figure stands there, so that the tape can be shown.
   const measures = shape?.measures ?? PLAIN;
-  const figure = useMemo(() => (measures ? figureOf(measures, upper) : null), [measures, upper]);
-  const lit = figure?.tapes[focus];
+  const figure = useMemo(() => figureOf(measures, upper), [measures, upper]);
+  const lit = figure.tapes[focus];
   const [chosen, setChosen] = useState<{ readonly focus: MeasureKey; readonly view: FigureView } | null>(null);
-  if (!figure || !measures) {
-    return (
-      <p style={{ padding: 32, color: "var(--quiet)", margin: 0 }}>
-        Write waist and hip on the card, and the figure is drawn from them.
-      </p>
-    );
-  }
   // The view the tape shows best in comes to the front with a new focus, until another is chosen by hand.
   const main = chosen?.focus === focus ? chosen.view : (lit?.view ?? "front");
   const shown: readonly FigureView[] =

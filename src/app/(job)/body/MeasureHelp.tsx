@@ -2,12 +2,11 @@
 import { useView } from "@/store/viewStore";
 import { Sentence } from "@/ui/Sentence";
 import Checkbox from "@mui/material/Checkbox";
-import { entryLength, entryNet, MEASURES, measureOf, type MeasureKey } from "@/core/body";
+import { entryLength, entryNet, isEmptyCard, measureOf, missingMeasures, type MeasureKey } from "@/core/body";
 import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
 import { PaneHeading } from "@/ui/StageLayout";
-import { isEmpty } from "./BodyCard";
 
 /** Marks a girth as net, or as holding its ease already. */
 function setNet(key: MeasureKey, net: boolean): void {
@@ -25,13 +24,9 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
   const { job, shape, fault } = useOpenJob();
   const measure = measureOf(focus);
   // A measure that is not written yet is no mistake; one that cannot be read is.
-  const unwritten = (fault?.errors ?? []).every((e) =>
-    MEASURES.some((m) => e.path === `body.measures.${m.key}` && job.body.measures[m.key] === undefined),
-  );
-  const missing =
-    fault && unwritten
-      ? MEASURES.filter((m) => m.required && job.body.measures[m.key] === undefined).map((m) => m.label.toLowerCase())
-      : [];
+  const lacking = missingMeasures(job.body);
+  const unwritten = fault?.errors.every((e) => lacking.some((m) => e.path === `body.measures.${m.key}`)) ?? false;
+  const missing = unwritten ? lacking.map((m) => m.label.toLowerCase()) : [];
   const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
   return (
     <>
@@ -53,7 +48,7 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
       ) : null}
       {missing.length > 0 ? (
         <p role="status" style={{ margin: "0 0 14px", fontSize: 16 }}>
-          {isEmpty(job.body)
+          {isEmptyCard(job.body)
             ? "Waist and hip are enough for a first pattern; what else you measure makes it yours."
             : `Still needed for a pattern: ${missing.join(", ")}.`}
         </p>

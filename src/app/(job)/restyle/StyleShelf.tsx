@@ -1,6 +1,7 @@
 "use client";
 import { isOf } from "@/core/pattern";
-import { type Job, JOB_VERSION } from "@/core/files";
+import { jobInStyle } from "@/core/derive/newJob";
+import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
 import Checkbox from "@mui/material/Checkbox";
 import { memo, useMemo, useState } from "react";
@@ -35,18 +36,7 @@ export function StyleShelf() {
 const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body"]; readonly chosenId: string }) {
   const [keep, setKeep] = useState(false);
   const [all, setAll] = useState(false);
-  const jobs = useMemo(
-    () =>
-      STYLE_LIST.map((style): Job => ({
-        format: "eland-job",
-        version: JOB_VERSION,
-        name: "",
-        body,
-        block: { school: style.school, rules: {} },
-        style: { id: style.id, params: {} },
-      })),
-    [body],
-  );
+  const jobs = useMemo(() => STYLE_LIST.map(({ id }) => jobInStyle(id, body)), [body]);
   const drawn = useMiniatures(jobs);
   return (
     <section aria-label="Styles for this wearer" style={{ marginBottom: 6 }}>

@@ -8,7 +8,6 @@ export const zipCentreBack = defineFinish({
   about: "A zip down the centre back.",
   params: { length: ZIP },
   facts: { opens: "centre-back", zip: (asked) => asked.length },
-  make: (garment) => garment,
 });
 
 export const zipSide = defineFinish({
@@ -18,7 +17,6 @@ export const zipSide = defineFinish({
   about: "A zip down the left side seam.",
   params: { length: ZIP },
   facts: { opens: "side", zip: (asked) => asked.length },
-  make: (garment) => garment,
 });
 
 export const frontPlacket = defineFinish({
@@ -28,7 +26,6 @@ export const frontPlacket = defineFinish({
   about: "It opens at the placket cut on to a front, under the band.",
   params: {},
   facts: { opens: "centre-front", opensByItself: true },
-  make: (garment) => garment,
 });
 
 export const pulledOn = defineFinish({
@@ -38,5 +35,4 @@ export const pulledOn = defineFinish({
   about: "It is pulled on.",
   params: {},
   facts: { opens: "none", isPulledOn: true },
-  make: (garment) => garment,
 });

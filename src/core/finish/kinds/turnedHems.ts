@@ -17,7 +17,6 @@ export const turnedHem = defineFinish({
   about: "Turned up once, mirrored to lie flat.",
   params: MIRRORED,
   facts: { turn: ({ depth }) => ({ depth, times: 1 }) },
-  make: (garment) => garment,
 });
 
 export const doubleHem = defineFinish({
@@ -34,7 +33,6 @@ export const doubleHem = defineFinish({
     }),
   },
   facts: { turn: ({ depth }) => ({ depth, times: 2 }) },
-  make: (garment) => garment,
 });
 
 export const rolledHem = defineFinish({
@@ -46,7 +44,6 @@ export const rolledHem = defineFinish({
     depth: statedLength("Depth of each turn.", { label: "Width of the roll", usual: { mm: 5 }, within: [3, 10] }),
   },
   facts: { turn: ({ depth }) => ({ depth, times: 2 }) },
-  make: (garment) => garment,
 });
 
 export const bondedHem = defineFinish({
@@ -57,5 +54,4 @@ export const bondedHem = defineFinish({
   note: "Hot iron: try the web on a scrap, and press, do not slide.",
   params: MIRRORED,
   facts: { turn: ({ depth }) => ({ depth, times: 1 }) },
-  make: (garment) => garment,
 });
