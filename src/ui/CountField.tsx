@@ -1,7 +1,7 @@
 "use client";
 import TextField from "@mui/material/TextField";
-import { useState, type KeyboardEvent, type ReactNode } from "react";
-import { useCountedTyping } from "@/store/typing";
+import type { ReactNode } from "react";
+import { useTyped } from "./useTyped";
 
 interface Props {
   readonly label: string;
@@ -22,42 +22,29 @@ interface Props {
  * what is usual. What cannot be taken stays in the field with a sentence beneath, and nothing is changed.
  */
 export function CountField({ label, value, least, most, step, whole, helper, error, onCommit }: Props) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const text = value === null ? "" : String(value);
-  useCountedTyping(typed !== null && typed !== text);
-  const problem = typed === null || typed.trim() === "" ? null : refusal(Number(typed));
-
-  function refusal(number: number): string | null {
+  function refusal(typed: string): string | null {
+    if (typed.trim() === "") return null;
+    const number = Number(typed);
     if (!Number.isFinite(number) || (whole && !Number.isInteger(number)))
       return whole ? "Write a whole number." : "Write a number.";
     return number < least || number > most ? `Choose between ${least} and ${most} here.` : null;
   }
-
-  function commit(): void {
-    if (typed === null || problem !== null) return;
-    if (typed !== text) onCommit(typed.trim() === "" ? undefined : Number(typed));
-    setTyped(null);
-  }
-
-  function onKeyDown(event: KeyboardEvent): void {
-    if (event.key === "Enter") commit();
-    if (event.key === "Escape") {
-      event.stopPropagation();
-      setTyped(null);
-    }
-    if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
-    event.preventDefault();
-    const from = Number(typed ?? text);
-    const next = Math.min(most, Math.max(least, from + (event.key === "ArrowUp" ? step : -step)));
-    setTyped(null);
-    onCommit(Number(next.toFixed(6)));
-  }
+  const { shown, problem, setTyped, commit, onKeyDown } = useTyped({
+    text: value === null ? "" : String(value),
+    refusal,
+    onCommit: (typed) => onCommit(typed === "" ? undefined : Number(typed)),
+    onStep(from, direction) {
+      const next = Math.min(most, Math.max(least, Number(from) + direction * step));
+      onCommit(Number(next.toFixed(6)));
+      return true;
+    },
+  });
 
   return (
     <TextField
       type="number"
       label={label}
-      value={typed ?? text}
+      value={shown}
       error={problem !== null || Boolean(error)}
       helperText={problem ?? error ?? helper}
       slotProps={{ htmlInput: { min: least, max: most, step } }}
@@ -65,7 +52,7 @@ export function CountField({ label, value, least, most, step, whole, helper, err
         // What the field's own arrows set says no kind of typing: it is taken at once, like a key.
         const { inputType } = event.nativeEvent as InputEvent;
         const next = event.target.value;
-        if (inputType || next === "" || refusal(Number(next)) !== null) setTyped(next);
+        if (inputType || next === "" || refusal(next) !== null) setTyped(next);
         else {
           setTyped(null);
           onCommit(Number(next));

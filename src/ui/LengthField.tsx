@@ -1,8 +1,8 @@
 "use client";
-import { useCountedTyping } from "@/store/typing";
 import TextField from "@mui/material/TextField";
-import { useState, type KeyboardEvent, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import { formatLength, MM_PER, parseLength, tapeDivision, type Mm, type Tape, type Unit } from "@/core/units";
+import { useTyped } from "./useTyped";
 
 interface Props {
   readonly label: string;
@@ -30,39 +30,23 @@ interface Props {
  */
 export function LengthField(props: Props) {
   const { label, text, unit, tape, onCommit } = props;
-  const [typed, setTyped] = useState<string | null>(null);
-  const shown = typed ?? text;
-  useCountedTyping(typed !== null && typed.trim() !== text);
-  const problem = typed === null ? null : refusal(typed);
-
-  function refusal(value: string): string | null {
-    if (value.trim() === "") return props.allowEmpty ? null : "Write a length here.";
-    const read = parseLength(value, unit);
-    if (!read.ok) return read.message;
-    return !props.negative && read.mm < 0 ? "Write a length of nothing or more." : null;
-  }
-
-  function commit(): void {
-    if (typed === null || refusal(typed) !== null) return;
-    if (typed.trim() !== text) onCommit(typed.trim());
-    setTyped(null);
-  }
-
-  function onKeyDown(event: KeyboardEvent): void {
-    if (event.key === "Enter") commit();
-    if (event.key === "Escape") {
-      event.stopPropagation();
-      setTyped(null);
-    }
-    if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
-    const read = parseLength(shown || String(props.placeholder ?? ""), unit);
-    if (!read.ok) return;
-    event.preventDefault();
-    const step: Mm = event.shiftKey ? MM_PER[tape] : tapeDivision(tape);
-    const next = Math.max(props.negative ? -Infinity : 0, read.mm + (event.key === "ArrowUp" ? step : -step));
-    setTyped(null);
-    onCommit(formatLength(next, tape));
-  }
+  const { shown, problem, setTyped, commit, onKeyDown } = useTyped({
+    text,
+    onCommit,
+    refusal(value) {
+      if (value.trim() === "") return props.allowEmpty ? null : "Write a length here.";
+      const read = parseLength(value, unit);
+      if (!read.ok) return read.message;
+      return !props.negative && read.mm < 0 ? "Write a length of nothing or more." : null;
+    },
+    onStep(from, direction, large) {
+      const read = parseLength(from || String(props.placeholder ?? ""), unit);
+      if (!read.ok) return false;
+      const step: Mm = large ? MM_PER[tape] : tapeDivision(tape);
+      onCommit(formatLength(Math.max(props.negative ? -Infinity : 0, read.mm + direction * step), tape));
+      return true;
+    },
+  });
 
   return (
     <TextField

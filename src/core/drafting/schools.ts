@@ -1,6 +1,6 @@
 import { z } from "zod";
 import type { PerTape } from "../params";
-import type { BackHow, ResolvedRules } from "./rules";
+import type { BackHow, ResolvedRules, WaistShaping } from "./rules";
 
 type PresetValue<V> = V extends number ? PerTape : V;
 
@@ -85,6 +85,9 @@ export const BACKS: Readonly<Record<BackHow, { readonly note: string; readonly p
     },
   },
 };
+
+/** What a way of shaping the waist brings with it: a hip-wide front is squared straight up, its centre too. */
+export const SHAPINGS: Readonly<Partial<Record<WaistShaping, Preset>>> = { hipWide: { waist: { frontIn: 0 } } };
 
 export const SCHOOLS: Readonly<Record<DraftedSchool, School>> = {
   proportional: {

@@ -1,1 +1,2 @@
 export * from "./param";
+export * from "./read";

@@ -37,6 +37,7 @@ export type Rules = { [K in keyof Known]?: StatedRule<Known[K]> | undefined };
 export type ResolvedRules = { readonly [K in keyof Known]: ReadRule<Known[K]> };
 
 export type BackHow = ResolvedRules["back"]["how"];
+export type WaistShaping = ResolvedRules["waist"]["shaping"];
 
 /** The rules without the types of their parameters. */
 export const ANY_RULES = RULES as unknown as Readonly<Record<string, AnyRule>>;

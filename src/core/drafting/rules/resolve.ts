@@ -1,19 +1,7 @@
-import type { Param } from "../../params";
-import { usualOn, type PerTape } from "../../params";
-import {
-  range,
-  readLength,
-  say,
-  tapeOf,
-  type Complaint,
-  type LengthInput,
-  type Mm,
-  type Sentence,
-  type Tape,
-  type Unit,
-} from "../../units";
-import { ANY_RULES, type ResolvedRules, type Rules } from "./known";
-import { BACKS, SCHOOLS, type Preset, type SchoolId } from "../schools";
+import { readWithin, usualOf, usualOn, type Param, type PerTape } from "../../params";
+import { tapeOf, type Complaint, type LengthInput, type Mm, type Sentence, type Tape, type Unit } from "../../units";
+import { ANY_RULES, type BackHow, type ResolvedRules, type Rules, type WaistShaping } from "./known";
+import { BACKS, SCHOOLS, SHAPINGS, type Preset, type SchoolId } from "../schools";
 
 type RuleValue = Mm | string | boolean;
 type Values = Record<string, Record<string, RuleValue> | RuleValue>;
@@ -30,23 +18,6 @@ export interface ResolvedRuleSet {
   readonly preset: ResolvedRules;
   readonly changed: readonly ChangedRule[];
   readonly errors: readonly Complaint[];
-}
-
-/** What a rule's number or choice is where no school says otherwise. */
-function usualOf(param: Param, tape: Tape): RuleValue {
-  switch (param.as) {
-    case "length":
-      return param.word && !param.usual ? param.word[0] : usualOn(param.usual?.mm ?? 0, tape);
-    case "choice":
-    case "ruled":
-      return param.options[0]?.[0] ?? "";
-    case "flag":
-    case "number":
-      return param.usual;
-    case "levels":
-    case "table":
-      return "";
-  }
 }
 
 /** What every school starts from. */
@@ -82,19 +53,28 @@ export const schoolRules = (school: SchoolId, tape: Tape): ResolvedRules => pres
 
 /**
  * The school's rules with its back's own numbers, or, where another back is chosen, that back's numbers over nothing
- * else: what the school's back left behind is gone.
+ * else: what the school's back left behind is gone. The way the waist is shaped brings its own numbers as well.
  */
-export function presetFor(school: SchoolId, how: ResolvedRules["back"]["how"] | undefined, tape: Tape): ResolvedRules {
+export function presetFor(
+  school: SchoolId,
+  how: BackHow | undefined,
+  tape: Tape,
+  shaping?: WaistShaping,
+): ResolvedRules {
   const { rules } = SCHOOLS[school === "own" ? "proportional" : school];
   const usual = usualRules(tape);
-  const own = rules.back?.how ?? (usual.back as { how: ResolvedRules["back"]["how"] }).how;
+  const own = rules.back?.how ?? (usual.back as { how: BackHow }).how;
   const made = { back: { ...BACKS[how ?? own].preset.back, how: how ?? own } };
   const ofSchool = lay(usual, rules, tape);
   const laid =
     how === undefined || how === own
       ? lay(ofSchool, made, tape)
       : lay({ ...lay(ofSchool, BACKS[how].preset, tape), back: usual.back as Record<string, RuleValue> }, made, tape);
-  return laid as unknown as ResolvedRules;
+  return lay(
+    laid,
+    SHAPINGS[shaping ?? (laid.waist as { shaping: WaistShaping }).shaping] ?? {},
+    tape,
+  ) as unknown as ResolvedRules;
 }
 
 type Entry = readonly [group: string, key: string | null, raw: LengthInput | string | boolean];
@@ -123,7 +103,8 @@ export function resolveRules(
 ): ResolvedRuleSet {
   const tape = tapeOf(unit);
   const how = layers.map((l) => l.rules.back?.how).findLast((h) => h !== undefined);
-  const preset = presetFor(school, how, tape);
+  const shaping = layers.map((l) => l.rules.waist?.shaping).findLast((to) => to !== undefined);
+  const preset = presetFor(school, how, tape, shaping);
   const base = preset as unknown as Values;
   const resolved: Values = structuredClone(base);
   const changed = new Map<string, ChangedRule>();
@@ -155,10 +136,6 @@ export function resolveRules(
       if (!isSchools) changed.set(path, { path, by });
     }
   }
-  const states = (key: "shaping" | "frontIn"): boolean => layers.some(({ rules }) => rules.waist?.[key] !== undefined);
-  const { waist } = resolved;
-  // A hip-wide front is squared straight up, unless its maker takes the centre in.
-  if (typeof waist === "object" && waist.shaping === "hipWide" && !states("frontIn")) waist.frontIn = 0;
   return { rules: resolved as unknown as ResolvedRules, preset, changed: [...changed.values()], errors };
 }
 
@@ -176,12 +153,6 @@ function readRule(
   unit: Unit,
 ): { readonly ok: true; readonly value: RuleValue } | { readonly ok: false; readonly says: Sentence } {
   if (param?.as !== "length" || raw === param.word?.[0]) return { ok: true, value: raw as RuleValue };
-  const read = readLength(raw as LengthInput, unit);
-  if (!read.ok) return { ok: false, says: [read.message] };
-  const { within, refusal } = param;
-  if (within && (read.mm < within[0] || read.mm > within[1])) {
-    const limits = range(...within);
-    return { ok: false, says: refusal?.(limits) ?? say`Choose ${limits} here.` };
-  }
-  return { ok: true, value: read.mm };
+  const read = readWithin(param, raw as LengthInput, unit);
+  return read.ok ? { ok: true, value: read.mm } : read;
 }
