@@ -1,8 +1,6 @@
 import { choice, namedLength, length, levelList, statedLength, type StatedOf } from "../params";
 import { defineMove } from "./define";
-import { panelWidthAt, roleLength } from "../pattern";
 import {
-  drawnLeg,
   hemGirthOf,
   panelWidths,
   passingAbove,
@@ -18,8 +16,9 @@ import { quantity, type Mm, type Quantity, say, Refusal, range, isStated } from 
 import { paramOr, readParam, styleParam } from "./auto";
 import { levelOf, levelSchema, LEVEL_NAMES } from "./level";
 import { legLevelsSchema, MOST_LEVELS, readLevels, refuseLevel, withLevels, type LegLevel } from "./legLevels";
-import { type MoveContext, type StyleState, type Told } from "./move";
+import { type MoveContext, type StyleState } from "./move";
 import { shapeHandles } from "./shapeHandles";
+import { shapeTold, shapeWords } from "./shapeWords";
 
 const PARAMS = {
   fall: choice("How the leg comes down: through the width where it turns, or in one line from hip and crotch point.", {
@@ -233,84 +232,12 @@ export const shapeLeg = defineMove({
     };
     return {
       state: { ...state, plan: shaped },
-      template: templateOf(shaped, numbers),
+      template: shapeWords(shaped, numbers),
       numbers,
       shown: [],
       handles: [],
     };
   },
-  // What was asked is told as it is drawn once the length is known: a width below the hem is passed over.
-  toldOf(plan, numbers, { front, back }): Told {
-    const at = (level: Mm): Mm => panelWidthAt(front, level) + panelWidthAt(back, level);
-    const measured = (girth: Quantity, mm: Mm): Quantity => quantity(mm, girth.sum, {}, girth.mm);
-    const drawn = { ...numbers };
-    for (const [girth, level] of widthsOf(numbers)) {
-      const place = numbers[level] as Quantity;
-      if (isDrawnAt(plan, place.mm)) drawn[girth] = measured(numbers[girth] as Quantity, at(place.mm));
-    }
-    const hem = numbers.hem as Quantity;
-    drawn.hem = measured(hem, roleLength(front, "hem") + roleLength(back, "hem"));
-    const hemLevel = quantity(plan.levels.hem, "where the leg ends");
-    return { template: templateOf(plan, drawn), numbers: { ...drawn, hemLevel } };
-  },
+  toldOf: shapeTold,
   handlesOn: shapeHandles,
 });
-
-/** How the widths of a line are called among its numbers, each with its level. */
-const WIDTHS: readonly (readonly [girth: string, level: string])[] = [
-  ["knee", "start"],
-  ...Array.from({ length: MOST_LEVELS }, (_, i) => [`girth${i + 1}`, `level${i + 1}`] as const),
-];
-
-const widthsOf = (numbers: Numbers): (readonly [girth: string, level: string])[] =>
-  WIDTHS.filter(([girth]) => numbers[girth] !== undefined);
-
-const isDrawnAt = (plan: LegPlan, level: Mm): boolean =>
-  level < plan.levels.hem &&
-  [...drawnLeg(plan).turns.map((t) => t.level), ...(plan.thigh ? [plan.levels.crotch + plan.thigh.below] : [])].some(
-    (drawn) => Math.abs(drawn - level) < 0.5,
-  );
-
-/** What the move does, in words: falls straight, flares, tapers, or is led through several widths. */
-function templateOf(plan: LegPlan, numbers: Numbers): string {
-  const all = widthsOf(numbers).sort((a, b) => (numbers[a[1]]?.mm ?? 0) - (numbers[b[1]]?.mm ?? 0));
-  const made = all.filter(([, level]) => isDrawnAt(plan, numbers[level]?.mm ?? 0));
-  const lost = all.filter((width) => !made.includes(width));
-  const where = (level: string): string =>
-    Math.abs((numbers[level]?.mm ?? 0) - plan.levels.knee) < 0.5 ? "the knee line" : `{${level}} below the waist`;
-  const passed = lost
-    .map(([girth, level]) => ` The leg ends above ${where(level)}: {${girth}} there is passed over.`)
-    .join("");
-  const replaced = numbers.replaced1 ? " It takes the place of {replaced1} asked there before." : "";
-  return `${wayOf(plan, numbers, made, where)}${passed}${replaced}`;
-}
-
-function wayOf(
-  plan: LegPlan,
-  numbers: Numbers,
-  made: readonly (readonly [string, string])[],
-  where: (level: string) => string,
-): string {
-  const [one] = made;
-  const hangs = {
-    crease: "shared about the crease",
-    offset: "shared about the crease",
-    side: "hung from the side",
-    inseam: "hung from the inseam",
-  }[plan.hang];
-  if (!one)
-    return plan.turns.length === 0 || drawnLeg(plan).turns.length === 0
-      ? "Let side and inseam run straight from hip and crotch point to the hem, {hem} round."
-      : "Bring the hem to {hem}.";
-  const [girth, level] = one;
-  if (made.length > 1) {
-    const way = made.map(([g, l]) => `{${g}} at ${where(l)}`).join(", ");
-    return `Lead the leg through ${way}, and {hem} at the hem, ${hangs}.`;
-  }
-  const [knee, hem] = [numbers[girth]?.mm ?? 0, numbers.hem?.mm ?? 0];
-  if (Math.abs(knee - hem) < 0.5)
-    return `Let the leg fall straight from ${where(level)}, {${girth}} round there and at the hem, ${hangs}.`;
-  return hem > knee
-    ? `Bring the leg to {${girth}} round at ${where(level)} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
-    : `Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
-}

@@ -28,7 +28,7 @@ function useExamples(): readonly Example[] {
         );
         const read = WORKED_EXAMPLES.flatMap(({ id, teaches }) => {
           const job = records.find((r) => r.id === id)?.job;
-          return job ? [{ id, teaches, job: withoutEdition(job) }] : [];
+          return job ? [{ id, teaches, job }] : [];
         });
         if (wanted) setExamples(read);
       },
@@ -40,12 +40,6 @@ function useExamples(): readonly Example[] {
     };
   }, [enqueueSnackbar]);
   return examples;
-}
-
-/** An example is drawn as it is meant today: nothing of it was kept before. */
-function withoutEdition(job: Job): Job {
-  const { edition: _edition, ...rest } = job;
-  return rest;
 }
 
 /** Garments worked through, each with what it teaches; one opens as a copy. */
