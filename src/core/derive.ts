@@ -13,7 +13,7 @@ import {
 import { runMoves, type WorksheetLine } from "./derive/runMoves";
 import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
-import { hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
+import { freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job } from "./files";
 import {
@@ -34,9 +34,18 @@ import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
-import { STYLES, type MoveEntry, type Style } from "./styles";
+import { styleOn, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
-import { type Mm, type Quantity, Refusal, say, type Complaint, type Sentence, complaintsOfSchema } from "./units";
+import {
+  type Mm,
+  type Quantity,
+  Refusal,
+  say,
+  tapeOf,
+  type Complaint,
+  type Sentence,
+  complaintsOfSchema,
+} from "./units";
 
 /** The block stays as it was while moves are pulled and set. */
 const blockOf = remembered(draftBlock);
@@ -96,7 +105,7 @@ const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault =>
  * in a few milliseconds; the same job gives the same shape.
  */
 export function deriveShape(job: Job): Shape | DeriveFault {
-  const style = STYLES[job.style.id];
+  const style = styleOn(job.style.id, tapeOf(job.body.unit));
   if (!style) return fault(400, [{ path: "style.id", says: say`There is no style “${job.style.id.slice(0, 30)}”.` }]);
   const params = style.params.safeParse(job.style.params);
   if (!params.success) {
@@ -131,7 +140,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
     const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
-    const block = job.block.school === "own" ? ownBlockOf(job) : blockOf(measures, levelled);
+    const block =
+      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled);
     const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,
@@ -141,6 +151,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       feeds: style.feeds ?? {},
       autos: style.autos,
       shoe: SHOE,
+      allowances: allowances.widths,
       ...(hung && { cuff: hung }),
     };
     const moves = job.moves ?? style.moves;
@@ -187,7 +198,7 @@ function heldWaist(finish: ResolvedFinish, measures: BodyMeasures): Mm {
 }
 
 /** The block a job brought in; says what to do where there is none yet. */
-function ownBlockOf(job: Job): Block {
+function ownBlockOf(job: Job, keepsMiddle: boolean): Block {
   const { own } = job.block;
   if (!own) {
     throw new Refusal(
@@ -195,7 +206,7 @@ function ownBlockOf(job: Job): Block {
       say`There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.`,
     );
   }
-  return ownBlock(own, job.body.unit);
+  return ownBlock(own, job.body.unit, keepsMiddle);
 }
 
 /** The whole way: shape, then finishes, pieces, seams, proof and advice. */
@@ -203,7 +214,7 @@ export function derive(job: Job): Derived | DeriveFault {
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
   const { finish, zip, measures, readings, plan } = shape;
-  const hemDepth = hemDepthOf(shape.panels, finish);
+  const hemDepth = hemDepthOf(shape.panels, finish, tapeOf(job.body.unit));
   const length = lengthOf(shape);
   const mockFly = mockFlyLength(shape.panels, shape.joins);
   const garment = finishGarment(shape.panels, shape.joins, finish, {
@@ -211,6 +222,8 @@ export function derive(job: Job): Derived | DeriveFault {
     hip: measures.hip.mm,
     zip: zip?.length.mm ?? 0,
     hipLevel: plan.levels.hip,
+    cloth: clothOf(job).cloth,
+    tape: tapeOf(job.body.unit),
     mockFly,
     cuffDepth: length.cuff,
   });
@@ -218,8 +231,9 @@ export function derive(job: Job): Derived | DeriveFault {
   const pieces = cutPieces(garment.panels, seams, {
     allowances: shape.allowances,
     hem: hemCut(finish, hemDepth, shape.allowances),
-    opening: openingCut(finish, zip, shape.allowances, mockFly),
+    opening: openingCut(finish, zip, shape.allowances),
     zipAtSide: zip?.at === "side",
+    freeEdge: freeEdgeOf(finish),
     marks: garment.marks,
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
   });
@@ -239,6 +253,7 @@ export function derive(job: Job): Derived | DeriveFault {
     shoe: SHOE,
     length: { whole: length.whole, cuff: length.cuff ?? 0 },
     rules: shape.rules,
+    tape: tapeOf(job.body.unit),
     ownBlock: job.block.school === "own",
     moves: shape.moves,
     finishSource: job.finish ?? {},

@@ -33,10 +33,11 @@ export const refused = (status: number, path: string, message: string): Answer =
 
 /** What stands in the way, told on a tape. */
 function complaints(status: number, list: readonly Complaint[], tape: Tape): Answer {
-  const errors = list.slice(0, MOST_ERRORS).map(({ path, says, nearest }) => ({
+  const errors = list.slice(0, MOST_ERRORS).map(({ path, says, least, most }) => ({
     path,
     message: tell(says, tape),
-    ...(nearest !== undefined && { largest: nearest }),
+    ...(least !== undefined && { smallest: least }),
+    ...(most !== undefined && { largest: most }),
   }));
   return json(status, { ok: false, errors });
 }

@@ -1,7 +1,7 @@
 import { legOf, rimLength } from "../pattern";
 import type { Job } from "../files";
 import { type MoveContext } from "../moves";
-import type { MoveEntry, Style } from "../styles";
+import type { MoveEntry } from "../styles";
 import { exactLength, readLength, type LengthInput, type Mm, Refusal, isStated } from "../units";
 import { type MovesRun, type WorksheetLine } from "./runMoves";
 
@@ -28,32 +28,34 @@ const HEM_PARAMS: Readonly<Record<string, string>> = {
 interface Made {
   readonly worksheet: readonly WorksheetLine[];
   readonly moves: readonly MoveEntry[];
-  readonly style: Style;
 }
 
+/** Parameters of these moves that give a hem another way: a maker who states one has let the hem follow it. */
+const GIVES_HEM: Readonly<Record<string, readonly string[]>> = {
+  "shape-leg": ["out"],
+  "widen-leg": ["inseam", "inseamShare"],
+  spread: ["hemSpread", "cuts"],
+  "side-panel": ["fullness"],
+  flounce: ["share", "fullness"],
+};
+
 /**
- * The hem of one leg that was asked for in so many words: of the last move that widens it, or of the style where a move
- * took the style's number. Null where the hem follows other numbers.
+ * The hem of one leg that was asked for: of the last line that widens it, made or passed over, else of the style, unless a
+ * line states a number that the hem follows. Null where none was asked for.
  */
 export function askedHem(job: Job, made: Made): Mm | null {
-  const lines = made.worksheet.filter((l) => l.on && l.passed === null && l.index !== null && HEM_MOVES.has(l.move));
+  const lines = made.worksheet.filter((l) => l.on && l.index !== null && HEM_MOVES.has(l.move));
+  const paramsOf = ({ index }: WorksheetLine): Readonly<Record<string, unknown>> =>
+    made.moves[index as number]?.params ?? {};
   const last = lines.at(-1);
-  const own = last && made.moves[last.index as number]?.params[HEM_PARAMS[last.move] ?? ""];
-  const input = isStated(own)
-    ? own
-    : lines.some((line) => takesStyle(line, made))
-      ? job.style.params.hemGirth
-      : undefined;
+  const own = last && paramsOf(last)[HEM_PARAMS[last.move] ?? ""];
+  const follows = lines.some((line) =>
+    [...(GIVES_HEM[line.move] ?? []), HEM_PARAMS[line.move] ?? ""].some((param) => isStated(paramsOf(line)[param])),
+  );
+  const input = isStated(own) ? own : follows ? undefined : job.style.params.hemGirth;
   if (!isStated(input)) return null;
   const read = readLength(input as LengthInput, job.body.unit);
   return read.ok ? read.mm : null;
-}
-
-/** True where a move left its hem to the style's `hemGirth`. */
-function takesStyle({ move, index }: WorksheetLine, { moves, style }: Made): boolean {
-  const param = HEM_PARAMS[move];
-  if (!param || index === null || isStated(moves[index]?.params[param])) return false;
-  return param === "hemGirth" || style.feeds?.[`${move}.${param}`] === "hemGirth";
 }
 
 const CLOSE: Mm = 0.1;

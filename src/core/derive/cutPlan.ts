@@ -1,7 +1,8 @@
 import { edgesWithRole, type Join, type Panel } from "../pattern";
 import { grownCentre, hemTurnOf, type AllowanceSet, type ResolvedFinish } from "../finish";
 import { pathTurn, type HemCut, type OpeningCut } from "../pieces";
-import { quantity, type Mm, type Quantity, say, making, angle, toDegrees } from "../units";
+import { usualOn } from "../params";
+import { quantity, type Mm, type Quantity, type Tape, say, making, angle, toDegrees } from "../units";
 import { centreOf, type ZipPlan } from "./zip";
 
 /** How the hem is cut: a double turn is twice as deep, what is sewn to another part takes a seam's allowance. */
@@ -13,6 +14,13 @@ export function hemCut(finish: ResolvedFinish, depth: Quantity | null, { widths 
     : { allowance: widths.inseam, mirrored: false };
 }
 
+/** What an edge that is in no seam is turned by, unless it is kept some other way. */
+const TURNED: Mm = 10;
+
+/** What is cut beyond an edge that is in no seam: overlocked, bound or raw it needs nothing, else it is turned. */
+export const freeEdgeOf = ({ inside }: ResolvedFinish): Mm =>
+  inside === "overlocked" || inside === "bound" || inside === "raw" ? 0 : TURNED;
+
 /** A mock fly ends at the hip line, or where the crotch begins to turn if that comes first. */
 export function mockFlyLength(panels: readonly Panel[], joins: readonly Join[]): Mm {
   const front = centreOf(panels, joins, "front");
@@ -20,35 +28,32 @@ export function mockFlyLength(panels: readonly Panel[], joins: readonly Join[]):
 }
 
 /** The stretch of a centre seam that opens, and what is cut beyond it. */
-export function openingCut(
-  finish: ResolvedFinish,
-  zip: ZipPlan | null,
-  { widths }: AllowanceSet,
-  mockFly: Mm,
-): OpeningCut | null {
-  const grown = grownCentre(finish);
-  if (grown?.isSham) return mockFly > 0 ? { root: "front", length: mockFly, width: grown.width } : null;
+export function openingCut(finish: ResolvedFinish, zip: ZipPlan | null, { widths }: AllowanceSet): OpeningCut | null {
   if (!zip || zip.at === "side") return null;
   return {
     root: zip.at === "centre-front" ? "front" : "back",
     length: zip.length.mm,
-    width: grown?.width ?? widths.zip,
+    width: grownCentre(finish) ?? widths.zip,
   };
 }
 
+/** How deep a hem is turned up that is straight enough. */
+const USUAL_TURN: Mm = 40;
+
 /** Left `auto`, a hem is turned up 40 mm, or only as far as a curved hem lies flat: 6 / (2 x its turn). */
-export function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish): Quantity | null {
+export function hemDepthOf(panels: readonly Panel[], finish: ResolvedFinish, tape: Tape): Quantity | null {
   const turned = hemTurnOf(finish);
   if (!turned) return null;
   if (turned.depth !== "auto") return turned.depth;
+  const usual = usualOn(USUAL_TURN, tape);
   const hems = panels.flatMap((panel) => edgesWithRole(panel, "hem"));
   const turn = Math.max(0, ...hems.map((hem) => Math.abs(pathTurn(hem.path))));
   const flat = turn > 1e-6 ? 6 / (2 * turn) : Infinity;
-  const depth = Math.max(7, Math.min(40, flat));
+  const depth = Math.max(7, Math.min(usual, flat));
   return quantity(
     depth,
-    flat >= 40
-      ? say`${40}, the hem is straight enough`
+    flat >= usual
+      ? say`${usual}, the hem is straight enough`
       : say`${making(6)} / (2 x turn ${angle(toDegrees(turn))}), so that it lies flat`,
   );
 }

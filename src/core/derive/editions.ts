@@ -15,6 +15,17 @@ const movesOf = (job: Job): readonly { readonly move: string; readonly params: R
 const shapes = (job: Job): number => movesOf(job).filter((m) => m.move === "shape-leg").length;
 const hangOf = ({ block: { rules } }: Job): unknown => (typeof rules.hang === "object" ? rules.hang.from : rules.hang);
 
+const makes = (job: Job, move: string): boolean => movesOf(job).some((m) => m.move === move);
+
+/** The kinds of finish of a job's room, its own or its style's. */
+function finished(job: Job, room: "waist" | "fastening" | "hem" | "pockets" | "trims"): readonly string[] {
+  const chosen: unknown = job.finish?.[room] ?? STYLES[job.style.id]?.finish[room];
+  const entries: readonly unknown[] = Array.isArray(chosen) ? chosen : [chosen];
+  return entries.flatMap((entry) =>
+    typeof entry === "object" && entry !== null && "kind" in entry ? [String(entry.kind)] : [],
+  );
+}
+
 const CHANGES: readonly Change[] = [
   {
     since: 2,
@@ -46,6 +57,62 @@ const CHANGES: readonly Change[] = [
     since: 2,
     says: say`Both sides of a seam are cut with one allowance; a part sewn on used to have its own.`,
     concerns: () => true,
+  },
+  {
+    since: 3,
+    says: say`What the back has more at the hip line only is gone at the crotch line; it used to run out at the knee.`,
+    concerns: ({ block: { rules } }) => rules.hipInch === "hipOnly",
+  },
+  {
+    since: 3,
+    says: say`A dart whose width is stated is drawn as stated; a small surplus used to leave it out.`,
+    concerns: ({ block: { rules } }) => isStated(rules.waist?.frontIntake) || isStated(rules.waist?.backIntake),
+  },
+  {
+    since: 3,
+    says: say`What nobody stated lies on the tape: bands, hems, ease and the schools' own numbers are whole eighths of an inch.`,
+    concerns: ({ body }) => body.unit === "in",
+  },
+  {
+    since: 3,
+    says: say`The straight part of a side panel is counted from the dart line of each panel; it used to be counted from the crease.`,
+    concerns: (job) => makes(job, "side-panel"),
+  },
+  {
+    since: 3,
+    says: say`A patch opens across its upper outer corner alone, and is doubled on a fold at the dart line.`,
+    concerns: (job) => finished(job, "pockets").includes("patch"),
+  },
+  {
+    since: 3,
+    says: say`A mock fly is a piece of its own, with a shield; the fronts keep their plain centre.`,
+    concerns: (job) => finished(job, "fastening").includes("mock-fly"),
+  },
+  {
+    since: 3,
+    says: say`An edge of a part that is in no seam is cut with what keeps it from fraying, and no more.`,
+    concerns: (job) =>
+      [
+        ...finished(job, "waist"),
+        ...finished(job, "hem"),
+        ...finished(job, "fastening"),
+        ...finished(job, "pockets"),
+      ].some((kind) => ["facing", "faced", "fly", "slant"].includes(kind)),
+  },
+  {
+    since: 3,
+    says: say`A block brought in keeps its seams as straight as they are when its length is set.`,
+    concerns: (job) => job.block.school === "own" && makes(job, "set-length"),
+  },
+  {
+    since: 3,
+    says: say`Points of a flounce are as many as were asked for, an odd number too.`,
+    concerns: (job) => makes(job, "flounce") && movesOf(job).some((m) => Number(m.params.points) % 2 === 1),
+  },
+  {
+    since: 3,
+    says: say`A pleated strip is sewn inside its seam, and what it shows is what was asked.`,
+    concerns: (job) => finished(job, "trims").includes("pleated-strip"),
   },
 ];
 

@@ -1,7 +1,7 @@
 import { isOf, panelMap, panelOutline, type Panel, onPanel, type Drawing, drawingOn, drawingMoved } from "../pattern";
 import { drawSettledLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
 import { pathNearest, type Point } from "../geometry";
-import { MOVES, type Handle, type MoveContext, type StyleState } from "../moves";
+import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
 import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
 import {
@@ -13,6 +13,8 @@ import {
   type Figure,
   type Sentence,
   isStated,
+  limitsOf,
+  nearestOf,
   complaintsOfSchema,
   type Complaint,
 } from "../units";
@@ -23,6 +25,12 @@ const legsOf = remembered(drawSettledLegs);
 /** A limit as it is told: to a tenth of a millimetre, rounded to the inner side. */
 const toTenth = (mm: Mm): Mm => Math.trunc(mm * 10 + 1e-6 * Math.sign(mm)) / 10 || 0;
 
+const roundedLimits = ({ least, most }: Refusal): Pick<Refusal, "least" | "most"> =>
+  limitsOf({
+    ...(least !== undefined && { least: toTenth(least) }),
+    ...(most !== undefined && { most: toTenth(most) }),
+  });
+
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
   readonly id: string;
@@ -32,6 +40,8 @@ export interface WorksheetLine {
   readonly label: string;
   readonly on: boolean;
   readonly sentence: Sentence;
+  /** What of the style's own gave way, as its sentence goes on; null where nothing did. */
+  readonly gaveWay: Sentence | null;
   readonly numbers: Numbers;
   /** Numbers of it that are no lengths. */
   readonly figures: Readonly<Record<string, Figure>>;
@@ -75,8 +85,12 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     state = { ...state, plan, panels: withLegs(state, legs) };
     reconciled = { plan, legs };
     stale = false;
-    const { backCrotchDrop, backShorter } = legs.solved as Record<string, Quantity>;
-    const numbers = { ...(backCrotchDrop && { backCrotchDrop }), ...(backShorter && { backShorter }) };
+    const { backCrotchDrop, backShorter, reconcilingTook } = legs.solved as Record<string, Quantity>;
+    const numbers = {
+      ...(backCrotchDrop && { backCrotchDrop }),
+      ...(backShorter && { backShorter }),
+      ...(reconcilingTook && { reconcilingTook }),
+    };
     act({
       id: "reconcile",
       index: null,
@@ -84,9 +98,10 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       label: "Reconcile front and back",
       on: true,
       sentence: fill(
-        "Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter.",
+        `Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter${reconcilingTook ? "; that takes {reconcilingTook} back of what was asked" : ""}.`,
         numbers,
       ),
+      gaveWay: null,
       numbers,
       figures: {},
       handles: [],
@@ -114,7 +129,18 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const unmade = (on: boolean, passed: Sentence | null): void => {
       before = state;
       const nothing = { numbers: {}, figures: {}, handles: [], drawn: [] };
-      act({ id: entry.id, index, move: id, label, on, sentence: [label], ...nothing, after: state, passed });
+      act({
+        id: entry.id,
+        index,
+        move: id,
+        label,
+        on,
+        sentence: [label],
+        gaveWay: null,
+        ...nothing,
+        after: state,
+        passed,
+      });
     };
     if (!entry.on) {
       unmade(false, null);
@@ -130,7 +156,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       cutBy = move.label;
     }
     try {
-      const result = move.apply(state, parsed.data, context);
+      const { result, gaveWay } = made(move, parsed.data as object, entry);
       refuseOverBudget(result.state, `${path}.move`);
       before = state;
       state = result.state;
@@ -142,6 +168,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         label,
         on: true,
         sentence: fill(result.template, { ...result.numbers, ...result.figures }),
+        gaveWay,
         numbers: result.numbers,
         figures: result.figures ?? {},
         handles: result.handles,
@@ -150,34 +177,44 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         passed: null,
       });
     } catch (error) {
-      if (error instanceof Refusal && error.nearest === undefined && !error.unreadable) {
+      if (!(error instanceof Refusal)) throw error;
+      if (nearestOf(error) === undefined && !error.unreadable) {
         passOver(error.says);
         return;
       }
-      if (error instanceof Refusal) {
-        const { nearest, unreadable, says } = error;
-        throw new Refusal(
-          error.path.startsWith("moves.") ? error.path : placeOf(entry, index, error.path, context),
-          says,
-          {
-            unreadable,
-            ...(nearest !== undefined && { nearest: toTenth(nearest) }),
-          },
-        );
-      }
-      throw error;
+      throw error.path.startsWith("moves.") ? error : error.at(placeOf(entry, index, error.path, context));
     }
   });
   reconcile();
   const shown = worksheet.filter((l) => l.index !== null).flatMap((l) => l.drawn);
   return mirrored({ state, worksheet: worksheet.map(withHandles).map(told), shown });
 
+  /** Makes a move; a number of the style's own that cannot be made gives way to the nearest that can, with a word. */
+  function made(move: Move, params: object, entry: MoveEntry): { result: MoveResult; gaveWay: Sentence | null } {
+    try {
+      return { result: move.apply(state, params, context), gaveWay: null };
+    } catch (error) {
+      if (!(error instanceof Refusal) || error.unreadable) throw error;
+      const rounded = new Refusal(error.path, error.says, roundedLimits(error));
+      const nearest = nearestOf(rounded);
+      if (
+        nearest === undefined ||
+        move.params[error.path]?.as !== "length" ||
+        isStatedByMaker(entry, error.path, context)
+      )
+        throw rounded;
+      const result = move.apply(state, { ...params, [error.path]: `${nearest} mm` }, context);
+      return { result, gaveWay: say` The style's own number gives way: ${error.says}` };
+    }
+  }
+
   /** What a line asked of the legs, as it came out on them. */
   function told(line: WorksheetLine): WorksheetLine {
     const toldOf = line.on && !line.passed ? MOVES[line.move]?.toldOf : undefined;
-    if (!toldOf || !reconciled) return line;
+    if (!toldOf || !reconciled) return line.gaveWay ? { ...line, sentence: [...line.sentence, ...line.gaveWay] } : line;
     const { template, numbers } = toldOf(reconciled.plan, line.numbers, reconciled.legs);
-    return { ...line, numbers, sentence: fill(template, { ...numbers, ...line.figures }) };
+    const sentence = [...fill(template, { ...numbers, ...line.figures }), ...(line.gaveWay ?? [])];
+    return { ...line, numbers, sentence };
   }
 
   /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */
@@ -206,11 +243,20 @@ function refuseOverBudget({ panels }: StyleState, path: string): void {
     });
 }
 
+/** The name of the style's parameter that fills what a move leaves open. */
+const fedBy = ({ move }: MoveEntry, param: string, { feeds }: MoveContext): string =>
+  feeds[`${move}.${param}`] ?? param;
+
+/** True where the maker stated a move's parameter, with the move or with the style; else it is the style's own. */
+const isStatedByMaker = (entry: MoveEntry, param: string, context: MoveContext): boolean =>
+  isStated(entry.params[param]) || context.stated.has(fedBy(entry, param, context));
+
 /** Where in the job a move's parameter was stated: with the move, or with the style that fills what the move leaves open. */
-function placeOf({ move, params }: MoveEntry, index: number, param: string, context: MoveContext): string {
-  const own = params[param];
-  const fed = context.feeds[`${move}.${param}`] ?? param;
-  return !isStated(own) && context.stated.has(fed) ? `style.params.${fed}` : `moves.${index}.params.${param}`;
+function placeOf(entry: MoveEntry, index: number, param: string, context: MoveContext): string {
+  const fed = fedBy(entry, param, context);
+  return !isStated(entry.params[param]) && context.stated.has(fed)
+    ? `style.params.${fed}`
+    : `moves.${index}.params.${param}`;
 }
 
 /** True where a handle's place is still there: inside the panel, on the seam it pulls, or anywhere on the outline. */

@@ -27,6 +27,8 @@ import { drawnLeg, FLARED, passingAbove, type LegPlan } from "./plan";
 export interface Outline {
   readonly waist: readonly Edge[];
   readonly dartLines: readonly PanelLine[];
+  /** Notches that a block brought in has on its outline. */
+  readonly notches?: readonly Point[];
   readonly side: Path;
   /** From the crotch point down. */
   readonly inseamDown: Path;
@@ -110,6 +112,7 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   const grainTop = Math.max(levels.hip - 20, levels.waist + 40);
   const lines: PanelLine[] = [
     ...run.dartLines,
+    ...(run.notches ?? []).map((p): PanelLine => ({ kind: "notch", points: [p] })),
     {
       kind: "grain",
       points: [

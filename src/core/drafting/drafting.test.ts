@@ -74,9 +74,21 @@ describe("dart budget", () => {
     [68, { count: 1, intake: 33, side: 35 }],
     [90, { count: 2, intake: 27.5, side: 35 }],
   ])("a surplus of %p", (surplus, expected) => {
-    expect(dartBudget(surplus, 25, 125, 35, 210)).toMatchObject(expected);
+    expect(dartBudget(surplus, "auto", 125, 35, 210)).toMatchObject(expected);
   });
 });
+
+test.each([
+  [10, 25, { count: 1, intake: 25, side: -15 }],
+  [5, 12, { count: 1, intake: 12, side: -7 }],
+  [60, 0, { count: 0, side: 60 }],
+  [60, 60, { count: 2, intake: 30, side: 0 }],
+])(
+  "a surplus of %p with darts of %p asked: the stated width is drawn, the side gives or takes the rest",
+  (surplus, asked, expected) => {
+    expect(dartBudget(surplus, asked, 125, 35, 210)).toMatchObject(expected);
+  },
+);
 
 test("a seam through the knee is upright where the leg narrows above and widens below", () => {
   expect(kneeSlope(0.2, -0.1)).toBe(0);

@@ -49,12 +49,13 @@ function inseamOf(legs: LegPlan, panel: "front" | "back", drop: Mm): Path {
 
 function sideOf(legs: LegPlan, panel: "front" | "back", thigh: Point | null): Path {
   const { turns, hem } = wayDown(legs, panel, "side");
-  return lowerSideSeam(
-    [legs[panel].hipX, legs.levels.hip],
-    thigh ? [thigh, ...turns] : turns,
-    hem,
-    legs.turns.length === 0 && !thigh,
-  );
+  const { hipX, sideAtCrotch } = legs[panel];
+  const places: Point[] = [
+    ...(sideAtCrotch === null ? [] : [[sideAtCrotch, legs.levels.crotch] as Point]),
+    ...(thigh ? [thigh] : []),
+    ...turns,
+  ];
+  return lowerSideSeam([hipX, legs.levels.hip], places, hem, places.length === 0);
 }
 
 /** A tighter turn than this is no outline to cut. */
@@ -203,6 +204,12 @@ export function drawLegs(asked: LegPlan): DrawnLegs {
         {},
         legs.dropAsked > 0 ? legs.dropAsked : undefined,
       ),
+      ...(legs.dropAsked > 0 && {
+        reconcilingTook: quantity(
+          legs.dropAsked - drop,
+          say`${legs.dropAsked} lower as chosen - ${drop}, so that the inseams agree`,
+        ),
+      }),
       backShorter: quantity(legs.backShorter, say`${legs.backShorter} as chosen, stretched on when sewn`),
       ...steering("front", legs.front, front.crotch),
       ...steering("back", legs.back, back.crotch),

@@ -26,7 +26,7 @@ export {
 } from "./plan";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
-export { WORDS as OWN_WORDS } from "./own/ownOutline";
+export { snappedPlace, WORDS as OWN_WORDS } from "./own/ownOutline";
 export { outlineData } from "./own/outlineData";
 export * from "./own/schema";
 export { draftBlock, type Block } from "./block";

@@ -77,6 +77,8 @@ const SHAPING_TEXT = {
   hipWide: "Leave the waist as wide as the hip, {waistHipWide} all round, for gathers, pleats or elastic.",
   centreBack:
     "Let the side run straight up; the centre back takes in {centreBackIntake}, and {waistLeft} stays to be fitted on the cloth.",
+  frontSide:
+    "Shape the front to {waistQuarter} at its side, which takes {sideTakes}; the back keeps that side, its centre takes in {centreBackIntake}, and {waistLeft} stays to be fitted on the cloth.",
 } as const;
 
 function shapingText(panel: "front" | "back", rules: ResolvedRules): string {
@@ -229,7 +231,12 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
     ],
     seams: [scene.centreLine],
   });
-  step(making.widthText, { points: points("hipSide", "hipCentre") });
+  step(
+    plan.back.sideAtCrotch === null
+      ? making.widthText
+      : `${making.widthText} On the crotch line it is {backWidthAtCrotch}: what the hip has more stays at the hip line.`,
+    { points: points("hipSide", "hipCentre") },
+  );
   step(
     "From the back's own centre line mark the extension {backExtension}, {backExtensionMore} more than the front's.",
     {
@@ -237,7 +244,16 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
       guides: [[corner, [landmarkOf(panel, "crotchPoint")[0], levels.crotch]]],
     },
   );
-  step("Lower the back crotch point {backCrotchDrop}, so that the inseams agree.", { points: points("crotchPoint") });
+  step(
+    plan.dropAsked > 0
+      ? "Lower the back crotch point {backCrotchDrop}, so that the inseams agree; that takes {reconcilingTook} back of what was asked."
+      : "Lower the back crotch point {backCrotchDrop}, so that the inseams agree.",
+    { points: points("crotchPoint") },
+  );
+  if (rules.back.lower === "rise" && rules.back.drop > 0)
+    step("Raise the back waist {riseForLower} more: the back crotch line is as much lower from there.", {
+      points: points("waistCentre"),
+    });
   step(`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
     ...crotchDrawing(scene),
     seams: [scene.crotchCurve],

@@ -7,6 +7,8 @@ import type { DartPlan } from "./waist";
 export interface OwnPanel {
   readonly waist: readonly Edge[];
   readonly dartLines: readonly PanelLine[];
+  /** Its own notches. */
+  readonly notches: readonly Point[];
   readonly side: Path;
   readonly inseamDown: Path;
   readonly hem: Path;
@@ -56,6 +58,8 @@ export interface PanelPlan {
   /** Upward from the waist line (negative: the centre drops). */
   readonly centreRise: Mm;
   readonly hipX: Mm;
+  /** Where the side passes the crotch line, if what the hip has more stays at the hip line; else it runs on from the hip. */
+  readonly sideAtCrotch: Mm | null;
   readonly crotchX: Mm;
   readonly extension: Mm;
   readonly curve: CurvePlan;
@@ -73,7 +77,8 @@ export interface Turn {
   readonly asked: boolean;
 }
 
-export type Hang = "crease" | "side" | "inseam" | "offset";
+/** `kept`: about the middle that a block brought in has at each level. */
+export type Hang = "crease" | "side" | "inseam" | "offset" | "kept";
 
 /**
  * The draft of a leg as numbers, before it is drawn. Moves that redraw side or inseam change the plan; drawing it
@@ -127,7 +132,8 @@ export const turnGirth = ({ front, back }: Turn): Mm => widthOf(front) + widthOf
 export function passingOf(hang: Hang, width: Mm, now: Passing, toSide: Mm = 0): Passing {
   if (hang === "side") return { side: now.side + toSide, inseam: now.side + toSide - width };
   if (hang === "inseam") return { side: now.inseam + toSide + width, inseam: now.inseam + toSide };
-  return { side: width / 2 + toSide, inseam: toSide - width / 2 };
+  const middle = hang === "kept" ? (now.side + now.inseam) / 2 : 0;
+  return { side: middle + width / 2 + toSide, inseam: middle + toSide - width / 2 };
 }
 
 /** A panel of `width` further down: what it gains or loses on the way is shared by both edges, wherever the leg hangs. */
@@ -163,6 +169,7 @@ export function shiftPanel(plan: PanelPlan, by: Mm): PanelPlan {
     centreAtCrotch: plan.centreAtCrotch + by,
     centreAtWaist: plan.centreAtWaist + by,
     hipX: plan.hipX + by,
+    sideAtCrotch: plan.sideAtCrotch === null ? null : plan.sideAtCrotch + by,
     crotchX: plan.crotchX + by,
     hem: shiftPassing(plan.hem, by),
   };

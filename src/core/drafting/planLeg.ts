@@ -2,7 +2,7 @@ import type { BodyMeasures } from "../body";
 import { quantity, type Mm, type Quantity, say } from "../units";
 import { BACK_MAKINGS } from "./backs";
 import { refuseImpossible } from "./refuseImpossible";
-import { dartBudget, type DartShare } from "./darts";
+import { dartBudget, USUAL_DART, type DartShare } from "./darts";
 import type { Drafter } from "./drafter";
 import { shiftPanel, shiftPassing, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
 import { planWidths } from "./planWidths";
@@ -88,7 +88,7 @@ export function planLeg(
   );
   const dartAt = dartPlace(m, rules, drafter);
   const frontDart = withPlace(frontDarts, rules, dartAt, 0 - frontWaist);
-  const made = BACK_MAKINGS[rules.back.how].lines({
+  const drawn = BACK_MAKINGS[rules.back.how].lines({
     measures: m,
     rules,
     drafter,
@@ -106,6 +106,9 @@ export function planLeg(
     frontDartAt: frontDart.at ?? (quarter.mm + frontDarts.intake * frontDarts.count) / 2,
   });
 
+  const lower = rules.back.lower === "rise" ? rules.back.drop : 0;
+  if (lower > 0) drafter.number("riseForLower", quantity(lower, say`${lower} lower, made as a rise of the waist`));
+  const made = { ...drawn, rise: drawn.rise + lower };
   const waists = shareWaist(rules, drafter, quarter.mm, hipX - frontWaist, made, levels);
   const backShare = (raised: Mm): DartShare =>
     dartBudget(
@@ -129,7 +132,18 @@ export function planLeg(
   for (const name of ["sideRise", "frontDrop", "frontIn"] as const)
     drafter.number(name, quantity(rules.waist[name], say`${rules.waist[name]} as chosen`));
 
-  const legs = planWidths(m, rules, drafter, { hipX, crotchX }, lines);
+  const inch = rules.hipInch === "hipOnly" ? easeOf(easeBack - rules.ease.front) : 0;
+  const sideAtCrotch = inch === 0 ? null : (lines.sideAtCrotch ?? lines.hipX) - inch;
+  if (sideAtCrotch !== null)
+    drafter.number(
+      "backWidthAtCrotch",
+      quantity(
+        sideAtCrotch - lines.centreAtCrotch,
+        say`back width ${backWidth.mm} - ${inch}, which is at the hip line only`,
+        { backWidth },
+      ),
+    );
+  const legs = planWidths(m, rules, drafter, { hipX, crotchX }, { ...lines, sideAtCrotch: sideAtCrotch ?? lines.hipX });
   const thigh = rules.thigh.girth === "none" ? null : { below: rules.thigh.below, girth: rules.thigh.girth };
   const frontPlan: PanelPlan = {
     centre: "bent",
@@ -137,6 +151,7 @@ export function planLeg(
     centreAtWaist: frontWaist,
     centreRise: -rules.waist.frontDrop,
     hipX,
+    sideAtCrotch: null,
     crotchX,
     extension: front.mm,
     curve: curvePlan(rules, "front", front.mm),
@@ -150,6 +165,7 @@ export function planLeg(
     centreAtWaist: lines.centreAtWaist,
     centreRise: lines.rise,
     hipX: lines.hipX,
+    sideAtCrotch,
     crotchX: lines.crotchX,
     extension: back.mm,
     curve: curvePlan(rules, "back", back.mm),
@@ -161,7 +177,7 @@ export function planLeg(
     levels,
     sideRise: rules.waist.sideRise,
     backShorter: rules.inseam.backShorter,
-    dropAsked: rules.back.drop,
+    dropAsked: rules.back.lower === "rise" ? 0 : rules.back.drop,
     hang: rules.hang.from,
     turns: legs.turns
       ? [
@@ -213,6 +229,17 @@ function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Le
         })
       : quantity(waistToKnee.mm - 25, say`waist to knee ${waistToKnee.mm} - ${25}`, { waistToKnee }),
   );
+  if (waistUp.mm !== 0) {
+    const off = say` ${waistUp.mm > 0 ? "+" : "-"} ${Math.abs(waistUp.mm)}, what the edge lies ${waistUp.mm > 0 ? "above" : "below"} the waist`;
+    drafter.number(
+      "crotchFromEdge",
+      quantity(depth.mm + waistUp.mm, say`crotch depth ${depth.mm}${off}`, { crotchDepth: depth }),
+    );
+    drafter.number(
+      "lengthFromEdge",
+      quantity(length.mm + waistUp.mm, say`length ${length.mm}${off}`, { blockLength: length }),
+    );
+  }
   return {
     waist: 0 - waistUp.mm,
     hip: hip.mm,
@@ -261,11 +288,22 @@ function withPlace(share: DartShare, rules: ResolvedRules, at: Mm | "crease" | n
   return { count, intake, length, at: at === "crease" ? creaseAt : at, run: rules.dart.run };
 }
 
-function recordDarts(drafter: Drafter, panel: "front" | "back", plan: DartShare, intake: Mm, length: Mm): void {
+function recordDarts(
+  drafter: Drafter,
+  panel: "front" | "back",
+  plan: DartShare,
+  intake: Mm | "auto",
+  length: Mm,
+): void {
   const how = plan.count === 0 ? "no dart" : plan.count === 1 ? "one dart" : say`two darts of ${plan.intake}`;
   drafter.number(
     `${panel}DartIntake`,
-    quantity(plan.count * plan.intake, say`${how}; surplus less what the side takes`, {}, intake),
+    quantity(
+      plan.count * plan.intake,
+      say`${how}; surplus less what the side takes`,
+      {},
+      intake === "auto" ? USUAL_DART : intake,
+    ),
   );
   drafter.number(
     `${panel}DartLength`,

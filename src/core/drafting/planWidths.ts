@@ -22,7 +22,7 @@ export function planWidths(
   rules: ResolvedRules,
   drafter: Drafter,
   front: { readonly hipX: Mm; readonly crotchX: Mm },
-  lines: BackLines,
+  lines: BackLines & { readonly sideAtCrotch: Mm },
 ): LegWidths {
   const inch = rules.hipInch === "throughout" ? rules.ease.back - rules.ease.front : 0;
   const shared = rules.leg.backExtra + inch;
@@ -31,7 +31,7 @@ export function planWidths(
   if (rules.leg.fall === "down") {
     const down = (hipX: Mm, crotchX: Mm): Passing => ({ side: hipX, inseam: crotchX });
     const frontPass = down(front.hipX, front.crotchX);
-    const backPass = down(lines.hipX, lines.crotchX);
+    const backPass = down(lines.sideAtCrotch, lines.crotchX);
     const whole = frontPass.side - frontPass.inseam + backPass.side - backPass.inseam;
     drafter.number("blockLegGirth", quantity(whole, "straight down from hip and crotch points"));
     return {

@@ -48,7 +48,7 @@ describe("a changed rule", () => {
       { path: "hipInch", by: "maker" },
       { path: "hang.from", by: "maker" },
     ]);
-    expect(changed({ ease: { front: 0 }, hipInch: "hipOnly", dropAfterBack: false })).toEqual([]);
+    expect(changed({ ease: { front: 0 }, hipInch: "toKnee", dropAfterBack: false })).toEqual([]);
     expect(changed({})).toEqual([]);
   });
 
@@ -279,7 +279,7 @@ describe("every school and every back, on random plausible bodies", () => {
           },
           dart: { at: pick(["mid", "crease", "bust", "fixed"]), run: pick(["square", "parallel"]), value: 90 },
           hang: { from: pick(["crease", "side", "inseam", "offset"]), by: 15 * random() },
-          hipInch: pick(["hipOnly", "throughout", "none"]),
+          hipInch: pick(["toKnee", "hipOnly", "throughout", "none"]),
           leg: { ...base.leg, fall: pick(["shared", "down"]), inseam: pick(["auto", "straight"]) },
           level: { high: pick([0, 0, 50]) },
           dropAfterBack: pick([true, false]),

@@ -71,5 +71,18 @@ export function shareWaist(
     drafter.number("waistLeft", quantity(2 * (wanted - taken), "surplus left to fit on the cloth"));
     return { front: frontStraight, back: backStraight - taken, raised, taken, shaped: false };
   }
+  if (shaping === "frontSide") {
+    // The back keeps the front's side; all that is left over is taken in at its centre.
+    const atSide = frontStraight - quarter;
+    const wanted = Math.max(0, backStraight - atSide - lines.quarter);
+    const taken = Math.min(takingLimit(lines, levels), wanted);
+    drafter.number("sideTakes", quantity(atSide, "what the front's side takes, and the back's with it"));
+    drafter.number(
+      "centreBackIntake",
+      quantity(taken, "all of the back's surplus, at the centre back where it can be let out", {}, wanted),
+    );
+    drafter.number("waistLeft", quantity(2 * (wanted - taken), "surplus left to fit on the cloth"));
+    return { front: quarter, back: backStraight - atSide - taken, raised, taken, shaped: false };
+  }
   return { front: quarter, back: lines.quarter, raised, taken: 0, shaped: true };
 }

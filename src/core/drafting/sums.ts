@@ -1,5 +1,6 @@
 import type { BodyMeasures } from "../body";
 import { quantity, type Mm, type Quantity, say, count, type Sentence } from "../units";
+import { USUAL_DART } from "./darts";
 import type { ResolvedRules } from "./rules";
 
 /** The sums a maker does before drawing: each rule's construction as a quantity with its formula. */
@@ -41,7 +42,8 @@ export function crotchDepthSum(m: BodyMeasures, rules: ResolvedRules): Quantity 
 export function widthSum(panel: "front" | "back", m: BodyMeasures, rules: ResolvedRules, ease: Mm): Quantity {
   const { hip, waist } = m;
   if (rules.width.from === "waist") {
-    const intake = panel === "front" ? rules.waist.frontIntake : rules.waist.backIntake;
+    const asked = rules.waist[`${panel}Intake`];
+    const intake = asked === "auto" ? USUAL_DART : asked;
     return quantity(
       waist.mm / 4 + intake + rules.width.add + ease,
       say`waist ${waist.mm} / 4 + dart ${intake}${added(rules.width.add)} + ease ${ease}`,

@@ -6,7 +6,7 @@ import { lengthInputSchema } from "../units";
 import { JOB_VERSION } from "./migrations";
 
 /** The edition of Eland's drawing: it rises when the same job is drawn otherwise on purpose. */
-export const EDITION = 2;
+export const EDITION = 3;
 
 export const JOB_FORMAT = "eland-job";
 

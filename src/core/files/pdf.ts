@@ -217,6 +217,10 @@ function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void
     if (l.kind !== "grain")
       pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
   }
+  for (const trim of piece.trims) pen.run(trim.map(at), { color: INK, width: 0.3, dash: [6, 2, 1, 2] });
+  for (const sign of piece.signs.lines) pen.run(sign.map(at), { color: INK, width: 0.3 });
+  for (const { text, at: place } of piece.signs.words) pen.text(text, at(place), 3.4);
+  for (const drill of piece.drills) cross(pen, at(drill));
   const [from, to] = piece.grain.map(at) as [Point, Point];
   pen.run([from, to], { color: INK, width: 0.35 });
   arrow(pen, from, to);

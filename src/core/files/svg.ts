@@ -74,9 +74,32 @@ export function writeSvg(set: PrintSet): string {
       "Inner lines",
       each(({ piece }, at) =>
         piece.panel.lines
-          .filter((l) => l.kind !== "grain")
+          .filter((l) => l.kind !== "grain" && l.points.length > 1)
           .map((l) => line(l.points.map(at), false, `data-kind="${l.kind}" stroke="#7d8a84" stroke-width="0.3"`))
           .join(""),
+      ),
+    ),
+    layer(
+      "trim-lines",
+      "Surplus is trimmed here",
+      each(({ piece }, at) =>
+        piece.trims
+          .map((t) => line(t.map(at), false, 'stroke="#14302a" stroke-width="0.4" stroke-dasharray="6 2 1 2"'))
+          .join(""),
+      ),
+    ),
+    layer(
+      "signs",
+      "Folds, the way up, side and centre",
+      each(
+        ({ piece }, at) =>
+          piece.signs.lines.map((l) => line(l.map(at), false, 'stroke="#14302a" stroke-width="0.35"')).join("") +
+          piece.signs.words
+            .map(({ text, at: place }) => {
+              const [x, y] = at(place);
+              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escape(text)}</text>`;
+            })
+            .join(""),
       ),
     ),
     layer(

@@ -63,7 +63,17 @@ test("it is made on a garment, and says what the rest asks of a waist", () => {
   const { panels, joins, measures } = derivedOf(palazzoJob(HAND_BODY));
   const plain: Garment = { panels, joins, notions: [], marks: [], undecided: [] };
   const { width } = read({ width: "2 cm" }, "cm");
-  const context = { measures, hip: 1000, zip: 0, opens: "none", hipLevel: 200, mockFly: 0, cuffDepth: null } as const;
+  const context = {
+    measures,
+    hip: 1000,
+    zip: 0,
+    opens: "none",
+    hipLevel: 200,
+    mockFly: 0,
+    cuffDepth: null,
+    cloth: { width: null },
+    tape: "cm" as const,
+  } as const;
   const made = ribbon.make?.(plain, { width }, context);
   expect(made?.notions.map((n) => [tell(n.label, "cm"), n.length?.mm])).toEqual([
     ["Ribbon, 2.0 cm wide", measures.waist.mm],

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { shapeOf, type Params, type ReadOf, type StatedOf } from "../params";
-import type { Mm, Quantity } from "../units";
+import type { Mm, Quantity, Tape } from "../units";
 import type { FinishContext, Garment } from "./garment";
 
 /** Where the garment opens; `none` where it is pulled on, or nobody has said. */
@@ -10,6 +10,10 @@ export type OpensAt = "centre-back" | "centre-front" | "side" | "none";
 export interface Finishing extends FinishContext {
   readonly opens: OpensAt;
   readonly hipLevel: Mm;
+  /** Usable width of the cloth in hand; null while it is not said. */
+  readonly cloth: { readonly width: Mm | null };
+  /** The tape of the card: zips and elastics are sold by it. */
+  readonly tape: Tape;
   /** Length of a mock fly down the centre front. */
   readonly mockFly: Mm;
   /** What the length has given up for a cuff; its own depth unless a move says so. */
@@ -36,8 +40,6 @@ export interface Facts<Asked> {
     zip?(asked: Asked): Quantity | "auto";
     /** How far the cut line runs out beyond the centre seam, where that is not a seam's or a zip's allowance. */
     grows?(asked: Asked): Mm | null;
-    /** It looks like an opening and is none. */
-    readonly isSham?: true;
     /** It opens without a zip: nothing has to be set in. */
     readonly opensByItself?: true;
   };

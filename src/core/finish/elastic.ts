@@ -26,20 +26,37 @@ export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): 
   }
 }
 
-/** What is drawn into a channel: elastic, cord and its eyelets. */
-export function elasticNotions(
-  waist: { readonly elastic: ElasticRule; readonly drawstring: boolean },
-  { measures, hip }: FinishContext,
-): readonly Notion[] {
+/** Room that an elastic needs in its channel. */
+export const CHANNEL_ROOM: Mm = 3;
+
+/** What a waist holds in its channel. */
+export interface Channel {
+  readonly elastic: ElasticRule;
+  readonly drawstring: boolean;
+  readonly elasticWidth: Quantity | "auto";
+  readonly joined: "lap" | "butt";
+}
+
+/** How wide the elastic is that runs in a channel of this depth. */
+export const elasticWidthOf = ({ elasticWidth }: Pick<Channel, "elasticWidth">, channel: Mm): Mm =>
+  elasticWidth === "auto" ? Math.max(4, channel - CHANNEL_ROOM) : elasticWidth.mm;
+
+/** What is drawn into a channel of some depth: elastic, cord and its eyelets. */
+export function elasticNotions(waist: Channel, channel: Mm, { measures, hip }: FinishContext): readonly Notion[] {
   const relaxed = elasticLength(waist.elastic, measures);
+  const width = elasticWidthOf(waist, channel);
+  const over = waist.joined === "lap" ? ELASTIC_JOIN : 0;
   return [
     ...(relaxed
       ? [
           {
             id: "elastic-waist",
-            label: say`Elastic, waist`,
+            label: say`Elastic, waist, ${width} wide`,
             count: 1,
-            length: quantity(relaxed.mm + ELASTIC_JOIN, say`${relaxed.sum} + ${ELASTIC_JOIN} to join it`),
+            length: quantity(
+              relaxed.mm + over,
+              over > 0 ? say`${relaxed.sum} + ${over} to lap it` : say`${relaxed.sum}, joined end to end over a tape`,
+            ),
             note: say`Quarter the elastic and pin it at both centres and both side seams.`,
             caution: say`Elastic that is too tight marks the skin: try it round the waist before it is joined.`,
           },
@@ -54,8 +71,11 @@ export function elasticNotions(
             length: quantity(hip + 250, say`hip ${hip} + ${250} to tie`),
             caution: say`No cords at the waist of children's clothes, and none loose near machinery; local rules decide.`,
           },
-          { id: "eyelets", label: say`Eyelets, ${13} each side of the centre front`, count: 2, length: null },
+          { id: "eyelets", label: say`Eyelets, ${EYELET} each side of the centre front`, count: 2, length: null },
         ]
       : []),
   ];
 }
+
+/** An eyelet stands this far from the centre front. */
+export const EYELET: Mm = 13;

@@ -111,7 +111,9 @@ describe("a shaped facing", () => {
   test("the fold has no allowance, every other edge has one, once", () => {
     const edges = piece("facing-front")?.edges ?? [];
     expect(edges.filter((e) => e.role === "fold").map((e) => e.allowance)).toEqual([0]);
-    expect(edges.filter((e) => e.role !== "fold").every((e) => e.allowance > 0)).toBe(true);
+    expect(edges.filter((e) => e.role !== "fold" && !e.isFree).every((e) => e.allowance > 0)).toBe(true);
+    // Its free edge is overlocked, and needs none.
+    expect(edges.filter((e) => e.isFree).map((e) => e.allowance)).toEqual([0]);
   });
 
   test("is as deep as chosen; a depth that reaches the hip is refused with its path", () => {

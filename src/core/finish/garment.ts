@@ -79,7 +79,7 @@ export interface StripStretch {
 }
 
 /**
- * A folded strip on its seam line, drawn whole: `depth` deep when folded, its sewn edge below in stretches that run
+ * A strip on its seam line, drawn whole: `depth` deep when folded, or single, its sewn edge below in stretches that run
  * from the right end to the left. The fold runs along its middle; the grain along the strip.
  */
 export function foldedStrip(
@@ -87,13 +87,15 @@ export function foldedStrip(
   stretches: readonly StripStretch[],
   depth: Mm,
   lines: readonly Mm[] = [],
+  layers: 1 | 2 = 2,
 ): Panel {
+  const deep = layers * depth;
   const whole = stretches.reduce((sum, s) => sum + s.length, 0);
   let reached = whole;
   const sewn = stretches.map((s): Edge => {
     const from = reached;
     reached -= s.length;
-    return { id: s.id, role: s.role, name: s.name, path: [line(at(from, 2 * depth), at(reached, 2 * depth))] };
+    return { id: s.id, role: s.role, name: s.name, path: [line(at(from, deep), at(reached, deep))] };
   });
   const role = stretches[0]?.role ?? "style";
   return {
@@ -104,17 +106,17 @@ export function foldedStrip(
     cutting: { material: "shell", pieces: { count: 1, onFold: false } },
     edges: [
       { id: "inner", role, name: "inner edge", path: [line(at(0, 0), at(whole, 0))] },
-      { id: "end-right", role: "style", name: "end", path: [line(at(whole, 0), at(whole, 2 * depth))] },
+      { id: "end-right", role: "style", name: "end", path: [line(at(whole, 0), at(whole, deep))] },
       ...sewn,
-      { id: "end-left", role: "style", name: "end", path: [line(at(0, 2 * depth), at(0, 0))] },
+      { id: "end-left", role: "style", name: "end", path: [line(at(0, deep), at(0, 0))] },
     ],
     landmarks: {},
     lines: [
-      { kind: "fold", points: [at(0, depth), at(whole, depth)] },
+      ...(layers === 2 ? [{ kind: "fold" as const, points: [at(0, depth), at(whole, depth)] }] : []),
       ...lines.map((y) => ({ kind: "placement" as const, points: [at(0, y), at(whole, y)] })),
       {
         kind: "grain",
-        points: [at(whole * 0.2, depth * 1.5), at(whole * 0.2 + Math.min(200, whole * 0.5), depth * 1.5)],
+        points: [at(whole * 0.2, deep * 0.75), at(whole * 0.2 + Math.min(200, whole * 0.5), deep * 0.75)],
       },
     ],
   };

@@ -17,6 +17,6 @@ export {
 export type { ResolvedFinish, ResolvedPocket } from "./resolved";
 export { ALLOWANCE_SETS, resolveAllowances, type AllowanceSet, type AllowanceSetId, type Running } from "./allowances";
 export { cuffGirth } from "./kinds/cuff";
-export { elasticLength, STRETCHES } from "./elastic";
+export { elasticLength, elasticWidthOf, STRETCHES } from "./elastic";
 export type { Notion } from "./garment";
 export { finishGarment } from "./make";

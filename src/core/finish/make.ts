@@ -1,5 +1,8 @@
 import { type Join, type Panel } from "../pattern";
-import { quantity, say } from "../units";
+import { say } from "../units";
+import { boughtFor } from "./bought";
+import { withLining } from "./lining";
+import { zipNotion } from "./zips";
 import type { Finishing, OpensAt, Room } from "./define";
 import { unsettled, withParts, type Garment, type Notion } from "./garment";
 import { finishKind } from "./kinds";
@@ -23,10 +26,7 @@ export function finishGarment(
   context: Omit<Finishing, "opens">,
 ): Garment {
   const opens = opensAt(finish);
-  const zip: readonly Notion[] =
-    context.zip > 0
-      ? [{ id: "zip", label: say`Zip`, count: 1, length: quantity(context.zip, "below the sewn waist, at the least") }]
-      : [];
+  const zip: readonly Notion[] = context.zip > 0 ? [zipNotion(context.zip, context.tape)] : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const make = (room: Room, chosen: { readonly kind: string } | null): void => {
     if (chosen) garment = finishKind(room, chosen.kind)?.make?.(garment, chosen, { ...context, opens }) ?? garment;
@@ -63,5 +63,8 @@ export function finishGarment(
   // The legs come first, as they are cut first; what was cut from them and sewn on follows.
   const legs = new Set(panels.map((p) => p.id));
   const isLeg = (p: Panel): boolean => legs.has(p.is.leftOf ?? p.id);
+  garment = withParts(withLining(garment, finish, isLeg), {
+    notions: boughtFor(garment, finish, { ...context, opens }),
+  });
   return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))] };
 }

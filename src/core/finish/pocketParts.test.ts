@@ -91,7 +91,14 @@ describe("other pockets", () => {
     // Shut, the side has come in at the waist by most of what the dart takes there.
     const inward = Math.abs(pathStart(open)[0]) - Math.abs(pathStart(top)[0]);
     expect(Math.abs(inward)).toBeGreaterThan(1);
-    expect(piece(patched, "patch").alsoCut).toEqual([{ material: "shell", count: 2 }]);
+    // The upper outer corner alone is open; what is left of the top is caught in the waist.
+    const caught = edgeOf(part(patched, "patch"), "waist").path;
+    expect(openingTop && pointDistance(openingTop, pathEnd(caught))).toBeCloseTo(0, 9);
+    expect(pointDistance(pathStart(caught), pathEnd(caught))).toBeGreaterThan(10);
+    // Doubled on a fold at the dart line, or cut twice.
+    expect(piece(patched, "patch").cut).toMatchObject({ count: 2, onFold: true });
+    const twice = made({ pockets: [{ kind: "patch", doubled: "two" }] });
+    expect(piece(twice, "patch").alsoCut).toEqual([{ material: "shell", count: 2 }]);
     expect(made({ pockets: [{ kind: "patch", contrast: true }] }).pieces.at(-1)?.material).toBe("contrast");
   });
 

@@ -86,18 +86,16 @@ export const opensByItself = (finish: ResolvedFinish): boolean => factsOf(finish
 export const zipOf = (finish: ResolvedFinish): Quantity | "auto" | null =>
   (finish.fastening && factsOf(finish, "fastening")?.zip?.(finish.fastening)) ?? null;
 
-/** How far a centre is cut beyond its seam for the fastening, and whether that seam stays shut. */
-export function grownCentre(finish: ResolvedFinish): { readonly width: Mm; readonly isSham: boolean } | null {
-  const facts = factsOf(finish, "fastening");
-  const width = (finish.fastening && facts?.grows?.(finish.fastening)) ?? null;
-  return width === null ? null : { width, isSham: facts?.isSham ?? false };
-}
+/** How far a centre is cut beyond its seam for a fastening that is grown on; null where none is. */
+export const grownCentre = (finish: ResolvedFinish): Mm | null =>
+  (finish.fastening && factsOf(finish, "fastening")?.grows?.(finish.fastening)) ?? null;
 
 /** How deep the hem is turned up, and how often; null where it is sewn to a part, or undecided. */
 export const hemTurnOf = (
   finish: ResolvedFinish,
 ): { readonly depth: Quantity | "auto"; readonly times: number } | null =>
-  (finish.hem && factsOf(finish, "hem")?.turn?.(finish.hem)) ?? null;
+  // A bagged lining is sewn to the hem: nothing is turned up.
+  (finish.hem && finish.inside !== "bagged" ? factsOf(finish, "hem")?.turn?.(finish.hem) : null) ?? null;
 
 /** What the hem's finish hangs below the leg, which comes off its length; null where it hangs nothing. */
 export const hangsBelow = (finish: ResolvedFinish): Quantity | null =>

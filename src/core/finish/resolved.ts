@@ -18,7 +18,7 @@ export interface ResolvedFinish {
   readonly pockets: readonly ResolvedPocket[] | null;
   readonly hem: ResolvedHem | null;
   /** How the inner edges are finished; null while it is undecided. */
-  readonly inside: "overlocked" | "bound" | "lined" | "raw" | null;
+  readonly inside: "overlocked" | "bound" | "lined" | "bagged" | "raw" | null;
   readonly belt: ResolvedBelt | null;
   readonly trims: readonly ResolvedTrim[];
   /** What the maker has not chosen, as sentences. */

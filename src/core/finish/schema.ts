@@ -39,8 +39,8 @@ export const finishSchema = z.strictObject({
     .describe("The hem.")
     .optional(),
   inside: z
-    .enum(["undecided", "overlocked", "bound", "lined", "raw"])
-    .describe("How the inner edges are kept from fraying.")
+    .enum(["undecided", "overlocked", "bound", "lined", "bagged", "raw"])
+    .describe("How the inner edges are kept from fraying; lined: a lining laid in; bagged: a lining sewn to the hem.")
     .optional(),
   belt: z
     .union([z.literal("none"), schemaOf(belt.params)])

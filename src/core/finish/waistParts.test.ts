@@ -90,8 +90,15 @@ describe("a fly", () => {
   test("a mock fly is drawn and cut, and opens nothing", () => {
     const mock = made({ fastening: { kind: "mock-fly" }, waist: { kind: "cut-on-casing" } }, "jogger");
     expect(mock.zip).toBeNull();
-    expect(piece(mock, "front").edges.some((e) => e.allowance === 38)).toBe(true);
     soundBut(mock);
+    // The fronts keep their plain centre; the fly is traced off it, a shield lies under the other side.
+    expect(piece(mock, "front").edges.every((e) => e.allowance < 38)).toBe(true);
+    const [onFront, onFly] = [seam(mock, "mock-fly").lengthA, seam(mock, "mock-fly").lengthB];
+    expect(onFly).toBeCloseTo(onFront, 6);
+    expect(part(mock, "mock-fly").name).toBe("Mock fly, on the right front");
+    const other = made({ fastening: { kind: "mock-fly", over: "left" }, waist: { kind: "cut-on-casing" } }, "jogger");
+    expect(part(other, "mock-fly").name).toBe("Mock fly, on the left front");
+    expect(part(other, "fly-shield").name).toBe("Fly shield, under the right front");
   });
 });
 

@@ -43,7 +43,11 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
     for (const stretch of piece.edges) {
       // Near a corner the neighbour's cut line may be nearer; a narrowing stretch has no single width.
       // A dart's or pleat's mouth is all corners.
-      if (stretch.role === "dart" || stretch.allowanceEnd !== undefined || stretch.length < 3 * stretch.allowance + 10)
+      if (
+        stretch.role === "dart" ||
+        stretch.allowanceEnd !== undefined ||
+        stretch.length < 3 * (stretch.allowance + (stretch.surplus ?? 0)) + 10
+      )
         continue;
       const { path } = edgeOf(piece.panel, stretch.edge);
       const corners = cornersOf(path);
@@ -51,7 +55,7 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
         const at = stretch.from + stretch.length * share;
         if (corners.some((c) => Math.abs(c - at) < 2 * stretch.allowance)) continue;
         const { point } = pathAt(path, at);
-        const off = distanceToOutline(point, piece.cutLine) - stretch.allowance;
+        const off = distanceToOutline(point, piece.cutLine) - stretch.allowance - (stretch.surplus ?? 0);
         if (!worst || Math.abs(off) > Math.abs(worst.off)) worst = { piece, edge: stretch.name, point, off };
       }
     }
@@ -67,7 +71,7 @@ export const allowances: CheckRule = {
   measure({ pieces, finish }) {
     const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
     const bare = pieces.flatMap((piece) =>
-      piece.edges.filter((e) => e.allowance <= 0 && e.role !== "fold").map((edge) => ({ piece, edge })),
+      piece.edges.filter((e) => e.allowance <= 0 && e.role !== "fold" && !e.isFree).map((edge) => ({ piece, edge })),
     )[0];
     const misfit = worstMisfit(pieces);
     const off = misfit?.off ?? 0;

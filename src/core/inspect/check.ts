@@ -5,7 +5,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { say, type Mm, type Sentence } from "../units";
+import { say, type Mm, type Sentence, type Tape } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -69,6 +69,8 @@ export interface Inspected {
   /** The length set, below the natural waist, and how much of it is a cuff sewn on below the leg. */
   readonly length: { readonly whole: Mm; readonly cuff: Mm };
   readonly rules: ResolvedRules;
+  /** The maker's tape, on which numbers are read off. */
+  readonly tape: Tape;
   /** The block was brought in, so no rule redraws it. */
   readonly ownBlock: boolean;
   readonly moves: readonly MoveEntry[];

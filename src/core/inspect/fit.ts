@@ -1,6 +1,6 @@
 import { panelOutline } from "../pattern";
 import { boxOf } from "../geometry";
-import { plain, say } from "../units";
+import { plain, say, type Mm } from "../units";
 import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";
 import {
   byEstimate,
@@ -100,6 +100,44 @@ export const pullOn: CheckRule = {
           : say`The opened waist passes with ${value} to spare.`,
       where: placeOf(legs, "waistCentre"),
       ...howToOpen(inspected),
+    });
+  },
+};
+
+/** Waist ease beyond these is looked at; a waist smaller than the body does not close. */
+const WAIST_EASE: readonly [least: Mm, most: Mm] = [-10, 25];
+
+/** The finished waist against the body where its edge lies, unless elastic, a cord or a fitted band takes it in. */
+export const waistEase: CheckRule = {
+  id: "waist-ease",
+  label: "Waist ease",
+  note: "The finished waist is as large as the body where its edge lies, and the ease that was asked for.",
+  measure({ finish, measures, readings, plan, rules, legs, cloth }) {
+    const { waist } = finish;
+    const isDrawnIn = elasticOf(finish) !== "none" || (waist && "drawstring" in waist && waist.drawstring);
+    if (isDrawnIn || (waist && "fit" in waist && waist.fit === "waist")) return null;
+    // A lowered edge lies further down toward the hip.
+    const down = Math.max(0, plan.levels.waist) / Math.max(1, plan.levels.hip);
+    const body = measures.waist.mm + (measures.hip.mm - measures.waist.mm) * Math.min(1, down);
+    const asked = measures.waist.net ? rules.waist.ease : 0;
+    const value = readings.waistGirth - body - asked;
+    const [least, most] = WAIST_EASE;
+    const given = cloth.stretch * body;
+    const isTight = value < least - given;
+    return verdict(this, {
+      status: isTight ? byEstimate("fault", measures.waist) : value > most ? "look" : "pass",
+      value,
+      limit: isTight ? least - given : most,
+      unit: "length",
+      message: isTight
+        ? say`The waist is ${-value} smaller than the body there: it does not close.`
+        : value > most
+          ? say`The waist measures ${readings.waistGirth}, ${value} more than the body there: that is still to be taken in, pleated or gathered.`
+          : say`The waist measures ${readings.waistGirth} on a body of ${body} there.`,
+      where: placeOf(legs, "waistCentre", "back"),
+      fix: isTight
+        ? say`Take less into darts, sides and centres.`
+        : say`Take the rest into darts, pleats or the centre back.`,
     });
   },
 };

@@ -1,9 +1,18 @@
 import { allowances } from "./allowances";
+import {
+  casingTube,
+  crotchBelowHip,
+  elasticInChannel,
+  halfGirths,
+  roundedToTape,
+  slitLeg,
+  yokeAndFly,
+} from "./construction";
 import type { Check, CheckRule, Inspected } from "./check";
-import { floorClearance, pullOn, zipLength } from "./fit";
+import { floorClearance, pullOn, waistEase, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
-import { clothEnough, elastic, legSum, pieceFitsCloth, pocketHand } from "./made";
+import { clothEnough, elastic, legSum, lengthSum, pieceFitsCloth, pocketBag, pocketHand } from "./made";
 import { bandGapes, crotchLength, footEntry, hipEase, kneeBent, thighEase } from "./onBody";
 import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
@@ -26,20 +35,30 @@ export const CHECKS: readonly CheckRule[] = [
   smoothCrotch,
   hipCorner,
   creaseBalance,
+  waistEase,
   hipEase,
   thighEase,
   kneeBent,
   pullOn,
   crotchLength,
+  crotchBelowHip,
   dartLength,
   zipLength,
   elastic,
+  elasticInChannel,
+  casingTube,
   footEntry,
   pocketHand,
+  pocketBag,
   hemTurn,
   floorClearance,
   mirroredPair,
   legSum,
+  lengthSum,
+  slitLeg,
+  yokeAndFly,
+  halfGirths,
+  roundedToTape,
   pieceFitsCloth,
   clothEnough,
   allowances,

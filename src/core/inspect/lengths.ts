@@ -1,4 +1,5 @@
-import { landmarkOf, panelById, refPath, refsLength, type JoinKind } from "../pattern";
+import { creaseHalvesOf } from "./creaseHalves";
+import { legOf, panelById, landmarkOf, refPath, refsLength, type JoinKind } from "../pattern";
 import { pathStart } from "../geometry";
 import type { Seam } from "../pieces";
 import { type Mm, say, making } from "../units";
@@ -110,36 +111,44 @@ export const waistSeam: CheckRule = {
   },
 };
 
-/** Leg halves about the crease at the hem. */
+/** Levels at which the halves of a leg are told, where the leg reaches them. */
+const HALVED_AT = ["crotch", "knee", "hem"] as const;
+const AT: Readonly<Record<(typeof HALVED_AT)[number], string>> = {
+  crotch: "on the crotch line",
+  knee: "at the knee",
+  hem: "at the hem",
+};
+
+/** Leg halves about the crease. */
 export const creaseBalance: CheckRule = {
   id: "crease-balance",
   label: "Leg halves about the crease",
-  note: "At the hem both sides of the crease are equally wide.",
+  note: "At crotch line, knee and hem both sides of the crease are told; a leg that hangs from its crease has them equal at the hem.",
   measure({ legs, plan }) {
-    // A leg hung from its side or inseam has no crease to halve it, and one cut above the knee has not reached it yet.
-    const hung = plan.hang === "side" || plan.hang === "inseam";
-    const whole = legs.filter((p) => p.landmarks.creaseHem && p.landmarks.hemSide && p.landmarks.hemInseam);
-    if (hung || plan.levels.hem < plan.levels.knee || whole.length === 0) return null;
-    const worst = whole
-      .map((panel) => {
-        const crease = landmarkOf(panel, "creaseHem")[0];
-        const side = Math.abs(landmarkOf(panel, "hemSide")[0] - crease);
-        const inseam = Math.abs(landmarkOf(panel, "hemInseam")[0] - crease);
-        return { panel, value: side - inseam };
-      })
-      .reduce((a, b) => (Math.abs(b.value) > Math.abs(a.value) ? b : a));
-    const status = byLimits(worst.value, 3, 8);
-    const wider = worst.value > 0 ? "side" : "inseam";
+    const halves = legOf(legs, "right").flatMap((panel) => creaseHalvesOf(panel, plan));
+    const atHem = halves.filter((h) => h.level === "hem");
+    const [first, ...rest] = atHem;
+    if (!first) return null;
+    const off = ({ side, inseam }: (typeof halves)[number]): Mm => side - inseam;
+    const worst = rest.reduce((a, b) => (Math.abs(off(b)) > Math.abs(off(a)) ? b : a), first);
+    const value = off(worst);
+    // A leg hung from its side or inseam, or set off, is so on purpose; one cut above the knee has not reached its crease yet.
+    const asChosen = plan.hang !== "crease" || plan.levels.hem < plan.levels.knee;
+    const status = asChosen ? "pass" : byLimits(value, 3, 8);
+    const told = HALVED_AT.flatMap((level) => {
+      const at = halves.find((h) => h.panel === worst.panel && h.level === level);
+      return at ? [say`${at.side} and ${at.inseam} ${AT[level]}`] : [];
+    });
+    const ways = told.reduce((all, one, i) => say`${all}${i === 0 ? "" : ", "}${one}`, []);
+    const panel = panelById(legs, worst.panel);
+    const where = panel.landmarks.creaseHem;
     return verdict(this, {
       status,
-      value: worst.value,
+      value,
       limit: 3,
       unit: "making",
-      message:
-        Math.abs(worst.value) < 0.05
-          ? say`Both halves are equal.`
-          : say`The ${worst.panel.name.toLowerCase()} is ${making(Math.abs(worst.value))} wider toward the ${wider}.`,
-      where: { panel: worst.panel.id, point: landmarkOf(worst.panel, "creaseHem") },
+      message: say`${panel.name}, to side and inseam: ${ways}${asChosen && Math.abs(value) > 3 ? say`, as the leg hangs` : ""}.`,
+      where: where ? { panel: worst.panel, point: where } : null,
       fix: say`Share the opening so that both halves of the leg grow alike.`,
     });
   },

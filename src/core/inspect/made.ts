@@ -1,4 +1,5 @@
 import { elasticLength, elasticOf, STRETCHES, type ResolvedPocket } from "../finish";
+import { panelOutline } from "../pattern";
 import { boxOf, pointDistance, pointSubtract, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { type Mm, say, making, ratio } from "../units";
@@ -50,8 +51,42 @@ const storedAt = (pockets: unknown, i: number): object =>
 function widerFor(pocket: ResolvedPocket, stored: object): object {
   const { kind } = pocket;
   if (kind === "slant") return pocket.down.mm >= 165 ? { ...stored, kind } : { ...stored, kind, down: "170 mm" };
+  if (kind === "rectangular-patch")
+    return pocket.width.mm >= HAND ? { ...stored, kind } : { ...stored, kind, width: `${HAND} mm` };
   return pocket.opening.mm >= HAND ? { ...stored, kind } : { ...stored, kind, opening: `${HAND} mm` };
 }
+
+/** A hand and what it holds want a bag of at least this size. */
+const BAG: { readonly wide: Mm; readonly deep: Mm } = { wide: 150, deep: 210 };
+
+/** Every pocket's bag is large enough for a hand. */
+export const pocketBag: CheckRule = {
+  id: "pocket-bag",
+  label: "Bag takes a hand",
+  note: "Every pocket's bag is wide and deep enough for a hand.",
+  measure({ panels }) {
+    const bags = panels.filter((p) => p.is.part === "pocket-bag");
+    const [first, ...rest] = bags.map((panel) => {
+      const { left, right, top, bottom } = boxOf(panelOutline(panel));
+      return { panel, wide: right - left, deep: bottom - top };
+    });
+    if (!first) return null;
+    const lacking = ({ wide, deep }: { wide: Mm; deep: Mm }): Mm => Math.max(BAG.wide - wide, BAG.deep - deep);
+    const least = rest.reduce((a, b) => (lacking(b) > lacking(a) ? b : a), first);
+    const isTight = lacking(least) > 0;
+    return verdict(this, {
+      status: isTight ? "look" : "pass",
+      value: least.wide,
+      limit: BAG.wide,
+      unit: "length",
+      message: isTight
+        ? say`The bag of ${least.wide} by ${least.deep} is tight for a hand.`
+        : say`The bag measures ${least.wide} by ${least.deep}.`,
+      where: { panel: least.panel.id, point: panelOutline(least.panel)[0] as Point },
+      fix: say`Make the bag at least ${BAG.wide} wide and ${BAG.deep} deep.`,
+    });
+  },
+};
 
 /** A hand goes into every pocket. */
 export const pocketHand: CheckRule = {
@@ -187,6 +222,32 @@ export const legSum: CheckRule = {
           : say`The hem is ${making(Math.abs(value))} ${value > 0 ? "wider" : "narrower"} than the ${asked.hem} asked for.`,
       where: placeOf(legs, "hemSide"),
       fix: say`Share the opening again, or ask for the girth that is there.`,
+    });
+  },
+};
+
+/** Leg and flounce together end where the length was set. */
+export const lengthSum: CheckRule = {
+  id: "length-sum",
+  label: "Leg and flounce",
+  note: "Where the leg ends and a flounce hangs from it, both together are the length that was set.",
+  measure({ legs, length }) {
+    const rings = legs.flatMap(({ id, worn }) => (worn?.ring ? [{ id, ...worn.ring }] : []));
+    const [first] = rings;
+    if (!first) return null;
+    const ends = Math.max(...rings.map((ring) => ring.from + ring.depth));
+    const value = ends - (length.whole - length.cuff);
+    return verdict(this, {
+      status: byLimits(value, 1, Infinity),
+      value,
+      limit: 1,
+      unit: "length",
+      message:
+        Math.abs(value) <= 1
+          ? say`The leg of ${first.from} and the flounce of ${ends - first.from} are the ${ends} that was set.`
+          : say`The leg of ${first.from} and the flounce of ${ends - first.from} end ${Math.abs(value)} ${value > 0 ? "below" : "above"} the ${length.whole} that was set.`,
+      where: placeOf(legs, "hemMiddle"),
+      fix: say`Leave the flounce's depth to the length, or set the length to where it ends.`,
     });
   },
 };

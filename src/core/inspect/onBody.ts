@@ -234,7 +234,7 @@ export const bandGapes: CheckRule = {
   note: "A straight band is as long above as below; on a body that widens fast over its depth it gapes.",
   measure({ finish, measures, legs }) {
     const { waist } = finish;
-    if (waist?.kind !== "straight-band" || pulledOn(finish)) return null;
+    if (waist?.kind !== "straight-band" || waist.sits === "outside" || pulledOn(finish)) return null;
     // Over the depth of the band the body grows from the waist toward the hip.
     const value = ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, measures.waistToHip.mm);
     return verdict(this, {

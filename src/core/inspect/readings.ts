@@ -15,6 +15,7 @@ import {
 } from "../pattern";
 import type { BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
+import { creaseHalvesOf, type CreaseHalves } from "./creaseHalves";
 import { forkAt } from "./fork";
 import { boxOf } from "../geometry";
 import type { Mm } from "../units";
@@ -48,6 +49,17 @@ export interface Readings {
   readonly lowestPoint: Mm;
   readonly clothArea: number;
   readonly easeProfile: readonly EaseAt[];
+  /** Front and back apart: half of waist and hip, and of one leg's girths. */
+  readonly halfGirths: readonly HalfGirths[];
+  /** How each panel of the right leg lies about its crease. */
+  readonly creaseHalves: readonly CreaseHalves[];
+}
+
+/** What front and back each make of a girth: both halves of the body at waist and hip, one leg below. */
+export interface HalfGirths {
+  readonly level: "waist" | "hip" | "thigh" | "knee";
+  readonly front: Mm;
+  readonly back: Mm;
 }
 
 /** Level of the lowest place of a panel below the waist. */
@@ -106,6 +118,11 @@ export function readPanels(
         return sum + bodySeam(panel, whole, kind === "side" ? ["waist", "hem"] : ["hem"]);
       }, 0);
   const hemTop = Math.min(...leg.map(hemTopOf));
+  const half = (level: HalfGirths["level"], legs: 1 | 2, measure: (panel: Panel) => Mm): HalfGirths => {
+    const of = (root: "front" | "back"): Mm =>
+      legs * leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + measure(p), 0);
+    return { level, front: of("front"), back: of("back") };
+  };
   const [crotchSeamFront, crotchSeamBack] = [crotchOf("front"), crotchOf("back")];
   const legLevels: readonly (readonly [string, Mm, Mm])[] = [
     ["thigh", thighY, measures.thigh.mm],
@@ -134,5 +151,12 @@ export function readPanels(
       { level: "hip", y: levels.hip, body: measures.hip.mm, pattern: hipGirth },
       ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: legGirth(y) })),
     ],
+    halfGirths: [
+      half("waist", 2, (panel) => rimLength(panel, "waist")),
+      half("hip", 2, (panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)),
+      half("thigh", 1, (panel) => panelWidthAt(panel, thighY)),
+      ...(levels.knee < hemTop ? [half("knee", 1, (panel: Panel) => panelWidthAt(panel, levels.knee))] : []),
+    ],
+    creaseHalves: leg.flatMap((panel) => creaseHalvesOf(panel, plan)),
   };
 }

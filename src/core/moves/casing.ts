@@ -5,6 +5,7 @@ import { edgesWithRole, type Edge, type Panel, mirroredIn, EDGE_ROLES } from "..
 import {
   distanceToChord,
   line,
+  pathAlongAtLevel,
   pathBetween,
   pathEnd,
   pathEndTangent,
@@ -55,6 +56,13 @@ const PARAMS = {
       ["on", "on the edge"],
     ],
   }),
+  line: choice("keep: the waist line stays as it is drawn; level: it is cut level from the side, front and back.", {
+    label: "Waist line",
+    options: [
+      ["keep", "as drawn"],
+      ["level", "level from the side"],
+    ],
+  }),
   room: length("Added so that the elastic runs easily.", {
     label: "Room for the elastic",
     shown: "room",
@@ -90,9 +98,18 @@ export const casing = defineMove({
         );
       }
     }
+    const isLevelled = at === "waist" && params.line === "level";
+    const rims = isLevelled ? own.map(levelled) : own;
+    const riseLost = quantity(
+      isLevelled ? Math.max(0, ...own.map((panel, i) => riseOf(panel) - riseOf(rims[i] as Panel))) : 0,
+      "the centre back gives it up, so that the waist lies level with the side",
+    );
     const stand = sits === "on" ? 0 : depth.mm + frill.mm;
     const back = depth.mm + frill.mm + room.mm;
-    const cased = own.map((panel) => ({ panel, done: withCasing(panel, at, stand, back, [stand, frill.mm]) }));
+    const cased = own.map((panel, i) => ({
+      panel,
+      done: withCasing(rims[i] as Panel, at, stand, back, [depth.mm, stand, frill.mm]),
+    }));
     const squared = Math.max(...cased.map(({ done }) => done.squared));
     const beyond = quantity(
       stand + back,
@@ -113,10 +130,11 @@ export const casing = defineMove({
     });
     return {
       state: { ...state, panels: state.panels.map((p) => cased.find((c) => c.panel === p)?.done.panel ?? p) },
-      template: `Square off the ${at}, {squared} at the most, and cut on a casing: channel {depth}${frill.mm > 0 ? ", frill {frill}" : ""}, {beyond} beyond the ${at} with its fold-back.`,
+      template: `${isLevelled ? "Level the waist from the side: the centre back gives up {riseLost} of its rise, the centre front is squared up. " : ""}Square off the ${at}, {squared} at the most, and cut on a casing: channel {depth}${frill.mm > 0 ? ", frill {frill}" : ""}, {beyond} beyond the ${at} with its fold-back.`,
       numbers: {
         depth,
         ...(frill.mm > 0 && { frill }),
+        ...(isLevelled && { riseLost }),
         beyond,
         squared: quantity(squared, say`the ${at} curve against the straight fold`),
         room,
@@ -126,6 +144,35 @@ export const casing = defineMove({
     };
   },
 });
+
+/** How much higher the waist lies at the centre than at the side. */
+function riseOf(panel: Panel): Mm {
+  const waists = edgesWithRole(panel, "waist");
+  const [first, last] = [waists[0], waists.at(-1)];
+  return first && last ? pathEnd(last.path)[1] - pathStart(first.path)[1] : 0;
+}
+
+/** The panel with its waist cut level from the side to the centre; a centre that ends lower is squared up to it. */
+function levelled(panel: Panel): Panel {
+  const waists = edgesWithRole(panel, "waist");
+  const [first, last] = [waists[0] as Edge, waists.at(-1) as Edge];
+  const { edges } = panel;
+  const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
+  const y = pathEnd(last.path)[1];
+  const top = pathEnd(before.path);
+  const at = top[1] < y ? pathAlongAtLevel(before.path, y) : null;
+  if (top[1] < y && at === null)
+    throw new Refusal("line", say`The centre of the ${panel.name.toLowerCase()} does not reach the level of its side.`);
+  const centre: Path = at === null ? [...before.path, line(top, [top[0], y])] : pathBetween(before.path, 0, at);
+  const waist: Edge = { ...first, path: [line(pathEnd(centre), pathEnd(last.path))] };
+  return {
+    ...panel,
+    edges: edges.flatMap((e): Edge[] =>
+      e === before ? [{ ...e, path: centre }] : e === first ? [waist] : waists.includes(e) ? [] : [e],
+    ),
+    landmarks: { ...panel.landmarks, waistCentre: pathEnd(centre) },
+  };
+}
 
 /** True where an edge beside the rim runs along it rather than away from it. */
 function crossesAlong(before: Edge, after: Edge, a: Point, b: Point): boolean {
@@ -154,7 +201,7 @@ function withCasing(
   at: "waist" | "hem",
   stand: Mm,
   back: Mm,
-  [channelAt, frill]: readonly [Mm, Mm],
+  [channel, channelAt, frill]: readonly [Mm, Mm, Mm],
 ): Cased {
   const rims = edgesWithRole(panel, at);
   const first = rims[0] as Edge;
@@ -226,6 +273,7 @@ function withCasing(
         casings: {
           ...panel.worn?.casings,
           [at]: {
+            channel,
             added: stand + back,
             folded: back,
             rim: at === "waist" ? pathsLength(rims) : pointDistance(foldA, foldB),
@@ -235,6 +283,8 @@ function withCasing(
       lines: [
         ...panel.lines,
         { kind: "fold", points: [foldA, foldB] },
+        // Its raw edge is folded in once more.
+        { kind: "fold", points: [pathEnd(outA), pathStart(outB)] },
         ...(stand > 0 ? [{ kind: "placement" as const, points: [a, b] }] : []),
         ...(frill > 0 ? [{ kind: "placement" as const, points: level(channelAt - frill) }] : []),
       ],

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { derive, deriveShape, type DeriveFault, type Shape } from "../derive";
 import type { Job } from "../files";
 import { MOVES } from ".";
+import { nearestOf } from "../units";
 import { badPattern } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { FOUR_BODIES, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
@@ -47,13 +48,14 @@ function wrongRefusal(job: Job, { errors }: DeriveFault): string[] {
   const [error] = errors;
   const words = said(error?.says);
   if (!error || !words.endsWith(".") || NOT_WORDS.test(words)) return [`said: ${words}`];
-  if (error.nearest === undefined) return [];
+  const works = nearestOf(error);
+  if (works === undefined) return [];
   const [, index, , param] = error.path.split(".");
   const moves = (job.moves as Moves).map((entry, i) =>
-    i === Number(index) ? { ...entry, params: { ...entry.params, [param as string]: `${error.nearest} mm` } } : entry,
+    i === Number(index) ? { ...entry, params: { ...entry.params, [param as string]: `${works} mm` } } : entry,
   );
   const again = deriveShape({ ...job, moves });
-  return again.ok || again.errors[0]?.path !== error.path ? [] : [`${error.path}: ${error.nearest} does not work`];
+  return again.ok || again.errors[0]?.path !== error.path ? [] : [`${error.path}: ${works} does not work`];
 }
 
 describe("any moves in any order", () => {
@@ -128,7 +130,9 @@ describe("a move after a cut that leaves it no sense is passed over, and says wh
   });
 
   test("a side panel whose curve would run through a dart", () => {
-    expect(passedOf(...LEG, ["side-panel", { above: "130 mm", drop: "80 mm" }]).at(-1)).toMatch(/dart/);
+    expect(passedOf(...LEG, ["side-panel", { above: "130 mm", drop: "80 mm", reach: "-20 mm" }]).at(-1)).toMatch(
+      /dart/,
+    );
   });
 
   test("the crotch cannot drop below where the leg ends", () => {
@@ -139,7 +143,7 @@ describe("a move after a cut that leaves it no sense is passed over, and says wh
       ]),
     );
     if (dropped.ok) throw new Error("it should be refused");
-    expect(dropped.errors[0]).toMatchObject({ path: "moves.1.params.by", nearest: 20 });
+    expect(dropped.errors[0]).toMatchObject({ path: "moves.1.params.by", most: 20 });
   });
 });
 

@@ -15,7 +15,7 @@ describe("drop the crotch", () => {
 
   test("numbers beyond what can be drawn are refused with the largest that works", () => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "400 mm" }]) }));
-    expect(refused).toMatchObject({ ok: false, status: 422, errors: [{ path: "moves.0.params.by", nearest: 235 }] });
+    expect(refused).toMatchObject({ ok: false, status: 422, errors: [{ path: "moves.0.params.by", most: 235 }] });
   });
 
   test("raised, the inseams grow by it and the sentence says so", () => {
@@ -35,7 +35,7 @@ describe("drop the crotch", () => {
 
   test("it stays 15 below the hip line, and says how far it can go", () => {
     const refused = deriveShape(palazzoJob(HAND_BODY, { moves: movesOf(["drop-crotch", { by: "-80 mm" }]) }));
-    expect(refused).toMatchObject({ ok: false, errors: [{ nearest: -55 }] }); // hip line 210 + 15 - crotch 280
+    expect(refused).toMatchObject({ ok: false, errors: [{ least: -55 }] }); // hip line 210 + 15 - crotch 280
     if (!refused.ok) expect(said(refused.errors[0]?.says)).toMatch(/can move -55 to/);
   });
 });

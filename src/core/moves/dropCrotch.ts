@@ -32,7 +32,7 @@ export const dropCrotch = defineMove({
       throw new Refusal(
         "by",
         say`The crotch line can move ${range(least - levels.crotch, most - levels.crotch)} here, not ${by.mm}.`,
-        { nearest: crotch > most ? most - levels.crotch : least - levels.crotch },
+        crotch > most ? { most: most - levels.crotch } : { least: least - levels.crotch },
       );
     }
     // A slanted centre keeps its line: further down it meets the crotch line further out.

@@ -1,5 +1,5 @@
-import { namedLength, length, choice, number, type StatedOf } from "../params";
-import { defineMove } from "./define";
+import { namedLength, length, choice, number, statedLength, type StatedOf } from "../params";
+import { askedLength, defineMove } from "./define";
 import {
   against,
   along,
@@ -9,6 +9,7 @@ import {
   type Panel,
   ringPanel,
   stripPanel,
+  rimLength,
   wholePanelOf,
 } from "../pattern";
 import { bisect, pathAt, pathLength } from "../geometry";
@@ -66,6 +67,12 @@ const PARAMS = {
     clears: ["share", "fullness"],
     tried: [300, 1400],
   }),
+  surplus: statedLength("Left on the leg's end beyond its seam, to be trimmed when the flounce is sewn on.", {
+    label: "Surplus on the leg, to trim",
+    shown: "surplus",
+    within: [0, 120],
+    tried: [0, 60],
+  }),
   parts: number("Into how many parts one flounce is divided.", {
     label: "Cut in parts",
     least: 1,
@@ -110,7 +117,8 @@ export const flounce = defineMove({
     const depth = depthOf(params, start, state, context);
     const cut = cutAcross(state, legs, start.mm, ID, (panel) => ({ id: `${panel.id}-off`, name: "cut off" }), EDGE);
     const off = [`${legs.front.id}-off`, `${legs.back.id}-off`];
-    const upper = withoutPanels(cut, off);
+    const surplus = askedLength(ID, PARAMS, "surplus", params, context);
+    const upper = withSurplus(withoutPanels(cut, off), surplus.mm);
     const sewn: readonly EdgeRef[] = [against(legs.front.id, EDGE.id), along(legs.back.id, EDGE.id)];
     const lengths = sewn.map((ref) => pathLength(edgeOf(panelIn(upper, ref.panel), ref.edge).path));
     const girth = lengths.reduce((sum, l) => sum + l, 0);
@@ -128,9 +136,10 @@ export const flounce = defineMove({
         how: gathered ? "gathered" : "equal",
         leg: "both",
         a: sewn,
-        b: made.panels.map((p) => along(p.id, "top")),
+        // Half a circle on the fold is sewn on with both its halves.
+        b: made.panels.flatMap((p) => [along(p.id, "top"), ...(p.worn?.ring?.isHalf ? [against(p.id, "top")] : [])]),
       },
-      ...made.panels.map((panel, i): Join => {
+      ...(made.panels.some((p) => p.worn?.ring?.isHalf) ? [] : made.panels).map((panel, i): Join => {
         const next = made.panels[(i + 1) % made.panels.length] as Panel;
         return {
           id: `flounce-join-${i + 1}`,
@@ -156,11 +165,12 @@ export const flounce = defineMove({
       state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
       template: gathered
         ? "End the leg {start} below the waist and gather a strip {strip} long and {depth} deep onto its {seam}."
-        : `End the leg {start} below the waist and hang ${made.words} from its {seam}, cut at a radius of {radius}, {depth} deep.`,
+        : `End the leg {start} below the waist and hang ${made.words} from its {seam}, sewn at a radius of {radius}, cut at {cutRadius}, {depth} deep.${surplus.mm > 0 ? " Leave {surplus} on the leg's end, to be trimmed." : ""}`,
       numbers: {
         start,
         depth,
         seam,
+        surplus,
         hemAfter: quantity(hemOf(made), "hem of one leg, all parts of the flounce"),
         ...made.numbers,
       },
@@ -170,6 +180,22 @@ export const flounce = defineMove({
     };
   },
 });
+
+/** The legs with cloth left on beyond the seam that the flounce is sewn to. */
+const withSurplus = (state: StyleState, surplus: Mm): StyleState =>
+  surplus === 0
+    ? state
+    : {
+        ...state,
+        panels: state.panels.map((p) => ({
+          ...p,
+          edges: p.edges.map((e) =>
+            e.id === EDGE.id && e.by === ID
+              ? { ...e, surplus: { mm: surplus, says: "trim when the flounce is sewn on" } }
+              : e,
+          ),
+        })),
+      };
 
 const panelIn = (state: StyleState, id: string): Panel => state.panels.find((p) => p.id === id) as Panel;
 
@@ -212,7 +238,7 @@ interface Made {
   readonly words: string;
 }
 
-const hemOf = ({ panels }: Made): Mm => panels.reduce((sum, p) => sum + pathLength(edgeOf(p, "hem").path), 0);
+const hemOf = ({ panels }: Made): Mm => panels.reduce((sum, p) => sum + rimLength(p, "hem"), 0);
 
 function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): Made {
   const hem = hemGirthOr("flounce", params.hemGirth, params.fullness, context);
@@ -236,7 +262,7 @@ function within(share: number, [least, most]: readonly [number, number], asked: 
   throw new Refusal(
     "hemGirth",
     say`A flounce here ends in a hem of ${range(low, high)}, not ${asked}. Choose one of these, or start it elsewhere.`,
-    { nearest: share < least ? low : high },
+    share < least ? { least: low } : { most: high },
   );
 }
 
@@ -286,18 +312,21 @@ function circleOf(
   const radius = girth / (2 * Math.PI * share);
   const whole = 2 * Math.PI * share;
   const least = leastParts(share);
-  const parts = Math.max(least, params.parts ?? least);
-  if (params.parts !== undefined && params.parts < least) {
+  // Asked for in one piece, a whole circle is cut as half of it on the fold.
+  const onFold = share === 1 && params.parts === 1;
+  const parts = onFold ? 1 : Math.max(least, params.parts ?? least);
+  if (params.parts !== undefined && params.parts < least && !onFold) {
     throw new Refusal(
       "parts",
-      say`This share of a circle takes at least ${count(least)} parts: one part is half a circle at most.`,
+      say`This share of a circle takes at least ${count(least)} parts: one part is half a circle at most, or a whole one.`,
     );
   }
   const points = numberOr("flounce", "points", params.points, context, 0);
   const valley = points > 0 ? (paramOr("flounce", "valley", params.valley, context)?.mm ?? Math.min(60, depth / 3)) : 0;
   if (valley > depth * 0.8) throw new Refusal("valley", say`The valleys would cut into the flounce's seam.`);
-  const turns =
-    parts % 2 === 0
+  const turns = onFold
+    ? [Math.PI]
+    : parts % 2 === 0
       ? lengths.flatMap((l) => Array.from({ length: parts / 2 }, () => (whole * l) / girth / (parts / 2)))
       : Array.from({ length: parts }, () => whole / parts);
   const word = (i: number): string => {
@@ -305,8 +334,7 @@ function circleOf(
     if (parts === 2) return i === 0 ? "front" : "back";
     return `${i + 1}`;
   };
-  // Whole waves in every part, so that the points close evenly over the joins.
-  const perPart = Math.max(points > 0 ? 1 : 0, Math.round(points / parts));
+  const wavesTo = (i: number): number => (points * turns.slice(0, i).reduce((sum, turn) => sum + turn, 0)) / whole;
   const panels = turns.map((turn, i) =>
     ringPanel({
       id: ["flounce", word(i)].filter(Boolean).join("-"),
@@ -316,9 +344,11 @@ function circleOf(
       depth,
       turn,
       from,
-      points: perPart,
+      points: (points * turn) / whole,
+      before: wavesTo(i),
       valley,
       top: EDGE.name,
+      ...(onFold && { onFold: true as const }),
     }),
   );
   const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : `${ratioText(share)} of a circle`;
@@ -326,10 +356,14 @@ function circleOf(
     panels,
     numbers: {
       radius: quantity(radius, say`sewn leg ${girth} / (2 x pi x ${ratio(share)})`),
+      cutRadius: quantity(
+        Math.max(0, radius - context.allowances.style),
+        say`sewn radius ${radius} - allowance ${context.allowances.style}`,
+      ),
       across: quantity(2 * (radius + depth), "twice radius and depth: the cloth a full circle needs"),
-      ...(perPart > 0 && { valley: quantity(valley, "cut back between the points") }),
+      ...(points > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
     figures: { share: { ...ratio(share), sum: ["share of a circle"] } },
-    words: `${named}${parts > 1 ? ` in ${parts} parts` : ""}${perPart > 0 ? `, ${perPart * parts} points,` : ""}`,
+    words: `${named}${onFold ? " in one piece" : parts > 1 ? ` in ${parts} parts` : ""}${points > 0 ? `, ${points} points,` : ""}`,
   };
 }

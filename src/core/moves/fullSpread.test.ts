@@ -73,7 +73,7 @@ describe("where a panel is opened from waist to hem", () => {
 
   test("more than 60 cm a panel is refused with the most that works", () => {
     const refused = deriveShape(jobWith([["full-spread", { gap: "700 mm" }]]));
-    expect(refused).toMatchObject({ ok: false, errors: [{ path: "moves.0.params.gap", nearest: 600 }] });
+    expect(refused).toMatchObject({ ok: false, errors: [{ path: "moves.0.params.gap", most: 600 }] });
     expect(deriveShape(jobWith([["full-spread", { gap: "600 mm" }]])).ok).toBe(true);
   });
 

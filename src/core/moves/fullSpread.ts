@@ -68,9 +68,11 @@ export const fullSpread = defineMove({
   apply(state, params, context) {
     const gap = askedLength("full-spread", PARAMS, "gap", params, context);
     if (gap.mm < -80 || gap.mm > 600)
-      throw new Refusal("gap", say`A panel opens ${600} at the most, or is laid over by ${80}.`, {
-        nearest: gap.mm > 0 ? 600 : -80,
-      });
+      throw new Refusal(
+        "gap",
+        say`A panel opens ${600} at the most, or is laid over by ${80}.`,
+        gap.mm > 0 ? { most: 600 } : { least: -80 },
+      );
     const which = params.panels ?? "both";
     const roots = which === "both" ? (["front", "back"] as const) : [which];
     const opened = (gap.mm === 0 ? [] : roots).map((root) =>

@@ -178,6 +178,7 @@ function letIn(state: StyleState, join: Join, length: Mm, spread: Mm, at: string
     turn: spread / length,
     from: state.plan.levels.hem - length,
     points: 0,
+    before: 0,
     valley: 0,
     top: "",
   });

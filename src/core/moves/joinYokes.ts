@@ -25,6 +25,9 @@ import {
 } from "../geometry";
 import type { StyleState } from "./move";
 
+/** What the centre front of a yoke in one piece is called. */
+export const JOINED_CENTRE = "crotch-front";
+
 /** Front and back yoke laid together at the side seam: one piece from centre back to centre front. */
 export function joinYokes(state: StyleState, frontId: string, backId: string): StyleState {
   const [front, back] = [panelById(state.panels, frontId), panelById(state.panels, backId)];
@@ -48,16 +51,22 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
     edges: [
       edgeOf(back, "waist"),
       moved(edgeOf(front, "waist"), "waist-front"),
-      moved(edgeOf(front, "crotch"), "crotch-front"),
+      moved(edgeOf(front, "crotch"), JOINED_CENTRE),
       { ...lower, path: endingAt(lower.path, pathStart(backYoke.path)) },
       backYoke,
       edgeOf(back, "crotch"),
+    ],
+    // Where the sides were, above and below, is marked.
+    lines: [
+      ...back.lines,
+      { kind: "notch", points: [pathStart(own)] },
+      { kind: "notch", points: [pathStart(backYoke.path)] },
     ],
     landmarks: { ...back.landmarks, yokeFront: move(front.landmarks.yokeCentre ?? pathEnd(other)) },
   };
   const turned = new Map<string, readonly EdgeRef[]>([
     ["waist", [against(backId, "waist-front")]],
-    ["crotch", [against(backId, "crotch-front")]],
+    ["crotch", [against(backId, JOINED_CENTRE)]],
     [frontYoke.id, [against(backId, "yoke-front")]],
     ["side", []],
   ]);

@@ -1,5 +1,5 @@
 import { type Param } from "../params";
-import { type Join, type Panel, type Drawing } from "../pattern";
+import { type AllowanceKind, type Join, type Panel, type Drawing } from "../pattern";
 import type { z } from "zod";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers } from "../drafting";
@@ -28,6 +28,8 @@ export interface MoveContext {
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
   /** Heel height the length allows for. */
   readonly shoe: Mm;
+  /** What is cut beyond each kind of seam, for what a move tells of its cut line. */
+  readonly allowances: Readonly<Record<AllowanceKind, Mm>>;
   /** Depth of a cuff that the finish hangs below the leg; it comes off the length. */
   readonly cuff?: Quantity;
 }

@@ -1,13 +1,16 @@
 import { netWaist, ownCrotchTo, type LegPlan, type OwnLegs, type OwnPanel, type PanelPlan } from "../drafting";
+import type { Edge } from "../pattern";
 import {
   line,
   pathAt,
   pathBetween,
   pathEnd,
+  pathLength,
   pathMap,
   pathNearest,
   pathStart,
   pointDistance,
+  pointSubtract,
   type Path,
   type Point,
 } from "../geometry";
@@ -83,6 +86,64 @@ export function dropOwn(plan: LegPlan, by: Mm): LegPlan {
     };
   });
   return { ...lowered, levels: { ...lowered.levels, crotch: crotch + by } };
+}
+
+/** A path carried by the turn and stretch that bring its ends to two other places. */
+function carried(path: Path, from: Point, to: Point): Path {
+  const [a, b] = [pathStart(path), pathEnd(path)];
+  const [old, now] = [pointSubtract(b, a), pointSubtract(to, from)];
+  const size = old[0] * old[0] + old[1] * old[1] || 1;
+  const [re, im] = [(now[0] * old[0] + now[1] * old[1]) / size, (now[1] * old[0] - now[0] * old[1]) / size];
+  return pathMap(path, (p) => {
+    const [x, y] = pointSubtract(p, a);
+    return [from[0] + re * x - im * y, from[1] + im * x + re * y];
+  });
+}
+
+/** A dart that a lowered waist leaves shorter than this is gone. */
+const LEAST_DART_LENGTH: Mm = 25;
+
+/**
+ * The waist cut lower by an amount along the centre and the side: its line keeps its shape, darts their tips. Front and
+ * back lose as much of their side.
+ */
+export function lowerOwn(plan: LegPlan, by: Mm): LegPlan {
+  return withOwn(plan, (panel) => {
+    const { crotch, side } = panel;
+    const centre = pathAt(crotch, pathLength(crotch) - by).point;
+    const end = pathAt(side, by).point;
+    const along = (from: Point, to: Point): Point => {
+      const size = pointDistance(from, to);
+      return [from[0] + ((to[0] - from[0]) * by) / size, from[1] + ((to[1] - from[1]) * by) / size];
+    };
+    const darts = panel.dartLines
+      .filter(({ points: [from, tip] }) => pointDistance(from as Point, tip as Point) > by + LEAST_DART_LENGTH)
+      .map(({ points }) => {
+        const [from, tip, to] = points as readonly [Point, Point, Point];
+        return { was: from, from: along(from, tip), tip, to: along(to, tip) };
+      });
+    let at = centre;
+    const waist = panel.waist.map((edge, i): Edge => {
+      const dart =
+        edge.role === "dart" ? darts.find((d) => pointDistance(d.was, pathStart(edge.path)) < 0.01) : undefined;
+      const next = panel.waist[i + 1];
+      const following =
+        next?.role === "dart" ? darts.find((d) => pointDistance(d.was, pathStart(next.path)) < 0.01) : undefined;
+      const old = pathEnd(edge.path);
+      // A dart that is gone leaves a stretch of waist where its mouth was.
+      const to = dart?.to ?? following?.from ?? (next ? [old[0], old[1] + by] : end);
+      const path = carried(edge.path, at, to as Point);
+      at = to as Point;
+      return edge.role === "dart" && !dart ? { ...edge, role: "waist", name: "waist", path } : { ...edge, path };
+    });
+    return {
+      ...panel,
+      waist,
+      dartLines: darts.map(({ from, tip, to }) => ({ kind: "dart" as const, points: [from, tip, to] })),
+      side: pathBetween(side, by, pathLength(side)),
+      crotch: pathBetween(crotch, 0, pathLength(crotch) - by),
+    };
+  });
 }
 
 /** The waist squared off, hip-wide, without darts: straight from the centre to above the hip. */

@@ -50,6 +50,16 @@ const PARAMS = {
     ownOnly: true,
     tried: [80, 700],
   }),
+  raw: choice(
+    "What the folded-back edge is cut with: a seam's allowance, or nothing where it is webbed or a selvedge.",
+    {
+      label: "Its inner edge",
+      options: [
+        ["turned", "with an allowance"],
+        ["none", "without one"],
+      ],
+    },
+  ),
   spacing: length("From button to button.", {
     label: "From button to button",
     shown: "spacing",
@@ -115,7 +125,8 @@ export const placket = defineMove({
             own.edge,
             width.mm,
             reach,
-            Array.from({ length: count }, (_, i) => margin + i * apart),
+            { at: Array.from({ length: count }, (_, i) => margin + i * apart), apart },
+            params.raw === "none",
           )
         : panel;
     });
@@ -178,7 +189,14 @@ function downward(edge: Edge): Path {
 const runsDown = (edge: Edge): boolean => pathEnd(edge.path)[1] > pathStart(edge.path)[1];
 
 /** The panel with a strip beyond the upper part of one edge: its fold line, the button line, and what lies under. */
-function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: readonly Mm[]): Panel {
+function extended(
+  panel: Panel,
+  edge: Edge,
+  width: Mm,
+  reach: Mm,
+  buttons: { readonly at: readonly Mm[]; readonly apart: Mm },
+  isBare: boolean,
+): Panel {
   const down = downward(edge);
   const whole = pathLength(down);
   const top = pathStart(down);
@@ -202,8 +220,22 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
     path: [line(pathEnd(outer), bottom)],
   };
   const strip: Edge[] = [
-    { id: `${edge.id}-top`, role: "style", name: "placket, top", by: ID, path: [line(top, by(width)(top))] },
-    { id: `${edge.id}-placket`, role: "style", name: `${edge.name}, placket`, by: ID, path: outer },
+    {
+      id: `${edge.id}-top`,
+      role: "style",
+      name: "placket, top",
+      by: ID,
+      sewnAs: "waist",
+      path: [line(top, by(width)(top))],
+    },
+    {
+      id: `${edge.id}-placket`,
+      role: "style",
+      name: `${edge.name}, placket`,
+      by: ID,
+      path: outer,
+      ...(isBare && { beyond: 0 }),
+    },
     foot,
   ];
   const below: Edge[] = whole - reach > 1 ? [{ ...edge, path: pathBetween(down, reach, whole) }] : [];
@@ -219,10 +251,11 @@ function extended(panel: Panel, edge: Edge, width: Mm, reach: Mm, buttons: reado
       ...panel.lines,
       { kind: "placement", points: [top, bottom] },
       { kind: "fold", points: [by(width / 2)(top), by(width / 2)(bottom)] },
-      ...buttons.map((mm) => ({ kind: "placement" as const, points: cross(place(mm)) })),
+      ...buttons.at.map((mm) => ({ kind: "placement" as const, points: cross(place(mm)) })),
     ],
     worn: {
       ...panel.worn,
+      buttons: { count: buttons.at.length, apart: buttons.apart },
       overlaps: [...(panel.worn?.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
     },
   };

@@ -48,7 +48,12 @@ export interface Plan {
   /** Level where the pleats run out; null runs them parallel to the hem. */
   readonly runOut: Mm | null;
   readonly spacing: Mm;
+  /** From the centre along the sewn waist to the first pleat; null stands it on the crease. */
+  readonly at: Mm | null;
 }
+
+/** Between the last pleat and the side seam at least this much waist is left to be sewn. */
+const BEFORE_SIDE: Mm = 15;
 
 /** Parallel pleats are turned about a place so far below that their folds part by less than a thousandth. */
 const FAR_BELOW: Mm = 1e6;
@@ -58,6 +63,8 @@ export interface Pleated {
   readonly depth: Mm;
   readonly intake: Mm;
   readonly opened: Mm;
+  /** From the centre to the first pleat, along the sewn waist. */
+  readonly fromCentre: Mm;
   readonly shown: Drawing;
   readonly folds: readonly Fold[];
 }
@@ -87,8 +94,14 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     throw new Refusal("run", say`Pleats run out between ${top + 120} below the waist and the hem.`);
   }
   const tipLevel = runOut ?? FAR_BELOW;
-  // In the folded frame the first pleat stands on the crease, the others beside it toward the side.
-  const places = Array.from({ length: plan.count }, (_, i) => outward * i * plan.spacing);
+  // In the folded frame the first pleat stands on the crease or where it is asked, the others beside it toward the side.
+  const wanted = plan.at === null ? null : Math.min(plan.at, net - BEFORE_SIDE - (plan.count - 1) * plan.spacing);
+  if (wanted !== null && wanted < 10)
+    throw new Refusal(
+      "count",
+      say`So many pleats find no place on a waist of ${net} a panel. Take fewer, or nearer together.`,
+    );
+  let firstAt = wanted === null ? 0 : pathStart(first.path)[0] + outward * wanted;
   const corner = sideCorner(panel, last, side);
   const sideLength = pathLength(side.path);
   const sideFor = (gap: Mm): Path => {
@@ -103,38 +116,52 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
       leave: pathStartTangent(first.path),
       side: sideFor(gap),
       corner,
-      folds: places.map((x) => ({ x, level: tipLevel, intake })),
+      folds: Array.from({ length: plan.count }, (_, i) => ({
+        x: firstAt + outward * i * plan.spacing,
+        level: tipLevel,
+        intake,
+      })),
       kind: plan.kind,
       toward: plan.toward,
     });
   let gap = 0;
   let intake = plan.intake ?? 0;
-  if (plan.intake === null) {
-    const found = secant((t) => (draw(0, t)?.net ?? NaN) - net, 20, 30, { tolerance: 1e-5 });
-    if (found === null || found < 16)
-      throw new Refusal(
-        "depth",
-        say`The ${panel.name.toLowerCase()} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+  const settle = (): void => {
+    if (plan.intake === null) {
+      const found = secant((t) => (draw(0, t)?.net ?? NaN) - net, 20, 30, { tolerance: 1e-5 });
+      if (found === null || found < 16)
+        throw new Refusal(
+          "depth",
+          say`The ${panel.name.toLowerCase()} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+        );
+      intake = found;
+    } else {
+      const total = plan.count * intake;
+      // What the darts held goes into the pleats; only the rest has to be opened.
+      const darts = edgesWithRole(panel, "dart").reduce(
+        (sum, e) => sum + pointDistance(pathStart(e.path), pathEnd(e.path)),
+        0,
       );
-    intake = found;
-  } else {
-    const total = plan.count * intake;
-    // What the darts held goes into the pleats; only the rest has to be opened.
-    const darts = edgesWithRole(panel, "dart").reduce(
-      (sum, e) => sum + pointDistance(pathStart(e.path), pathEnd(e.path)),
-      0,
-    );
-    const guess = total - darts;
-    const found = secant((g) => (draw(g, intake)?.net ?? NaN) - net, guess, guess + 2, { tolerance: 1e-5 });
-    if (found === null)
-      throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
-    if (found < -2) {
-      throw new Refusal(
-        "depth",
-        say`The darts of the ${panel.name.toLowerCase()} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
-      );
+      const guess = total - darts;
+      const found = secant((g) => (draw(g, intake)?.net ?? NaN) - net, guess, guess + 2, { tolerance: 1e-5 });
+      if (found === null)
+        throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
+      if (found < -2) {
+        throw new Refusal(
+          "depth",
+          say`The darts of the ${panel.name.toLowerCase()} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
+        );
+      }
+      gap = found;
     }
-    gap = found;
+  };
+  settle();
+  // The place is measured along the sewn waist, which depends on where the pleats stand: a few rounds settle it.
+  for (let round = 0; wanted !== null && round < 8; round++) {
+    const reached = firstLength(draw(gap, intake));
+    if (reached === null || Math.abs(reached - wanted) < 1e-4) break;
+    firstAt += outward * (wanted - reached);
+    settle();
   }
   const waist = draw(gap, intake);
   if (!waist)
@@ -142,7 +169,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
   const sidePath = sideFor(gap);
   const widen = (p: Point): Point => {
     // What lies beyond the pleats goes out with the side; what lies between them stays.
-    const beyond = p[0] * outward;
+    const beyond = (p[0] - firstAt) * outward;
     return beyond <= 0 ? p : [p[0] + outward * gap * openedAt(p[1], top, runOut), p[1]];
   };
   const edges: Edge[] = [
@@ -153,7 +180,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
         e.role === "side"
           ? { ...e, path: sidePath }
           : e.role === "hem"
-            ? { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel) }
+            ? { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel, firstAt) }
             : e,
       ),
   ];
@@ -187,6 +214,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     depth,
     intake,
     opened: gap,
+    fromCentre: firstLength(waist) ?? 0,
     folds: waist.folds.map((f) => ({ ...f, from: [f.from[0] - by, f.from[1]], to: [f.to[0] - by, f.to[1]] })),
     shown: drawingMoved(
       drawingOn(panel.id, {
@@ -207,6 +235,12 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     ),
   };
 }
+
+/** From the centre to the first pleat, along the folded waist. */
+const firstLength = (waist: ReturnType<typeof foldedWaist>): Mm | null => {
+  const [edge] = waist?.edges ?? [];
+  return edge ? pathLength(edge.path) : null;
+};
 
 /** A line from the waist that would run on far below is ended at the hem. */
 function cutAtLevel(points: readonly Point[], y: Mm): readonly Point[] {
@@ -236,8 +270,9 @@ function splitAtLevel(segment: Segment, y: Mm): Segment[] {
 }
 
 /** The hem with its side part moved by `by`: opened at the crease, or, where darts held a hair more than the pleats, laid in. */
-function hemMoved(path: Path, by: Mm, outward: number, panel: Panel): Path {
-  if (by * outward >= 0) return widened(path, 0, by, panel);
+function hemMoved(path: Path, by: Mm, outward: number, panel: Panel, at: Mm): Path {
+  // A leg narrower at its hem than where the pleats stand opens there at its crease.
+  if (by * outward >= 0) return widened(path, pathAlongAtX(path, at) === null ? 0 : at, by, panel);
   const end = Math.max(pathStart(path)[0] * outward, pathEnd(path)[0] * outward);
   return pathMap(path, (p) => [p[0] + by * Math.max(0, (p[0] * outward) / end), p[1]]);
 }

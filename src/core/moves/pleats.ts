@@ -1,12 +1,12 @@
 import { z } from "zod";
-import { choice, number, length, namedLength, type StatedOf } from "../params";
+import { choice, number, length, namedLength, ruledLength, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
 import { type Fold } from "../pattern";
-import { quantity, type LengthInput, type Quantity, Refusal, range, say } from "../units";
-import { numberOr, paramOr, styleParam } from "./auto";
+import { quantity, type LengthInput, type Mm, type Quantity, Refusal, range, say } from "../units";
+import { numberOr, paramOr, readParam, styleParam } from "./auto";
 import { levelOf, levelSchema, type LevelName, LEVEL_NAMES } from "./level";
 import { wholePanel } from "./legs";
-import { type Handle } from "./move";
+import { type Handle, type MoveContext } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";
 
 const PARAMS = {
@@ -31,6 +31,17 @@ const PARAMS = {
     shown: "depth",
     tried: [8, 50],
   }),
+  at: ruledLength(
+    "Where the first pleat stands: on the crease, or so far from the centre along the stitching line, a waist quarter or a length.",
+    {
+      label: "First pleat stands",
+      options: [
+        ["crease", "on the crease"],
+        ["quarter", "a waist quarter from the centre"],
+      ],
+      within: [20, 400],
+    },
+  ),
   kind: choice("One fold, or two facing away or toward each other.", {
     label: "Kind",
     options: [
@@ -86,6 +97,7 @@ export const pleats = defineMove({
       toward: params.toward ?? "side",
       runOut: run?.mm ?? null,
       spacing: spacing.mm,
+      at: placeOf(params.at, context),
     };
     const targets = (which === "both" ? (["front", "back"] as const) : [which]).map((root) =>
       wholePanel(state, root, "panel", this.label, ["waist", "side", "hem", "inseam"]),
@@ -93,10 +105,25 @@ export const pleats = defineMove({
     const quarter = context.measures.waist.mm / 4;
     const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, state, quarter) }));
     const first = done[0]?.pleated as Pleated;
-    const each = quantity(
-      first.depth,
-      depth ? depth.sum : say`everything beyond the waist quarter ${quarter}, in ${String(count)}`,
-    );
+    const other = done[1]?.pleated;
+    const deep = (pleated: Pleated): Quantity =>
+      quantity(
+        pleated.depth,
+        depth
+          ? depth.sum
+          : state.plan.hipWide
+            ? say`everything beyond the waist quarter ${quarter}, in ${String(count)}`
+            : say`what the darts held, in ${String(count)}`,
+      );
+    const from = (pleated: Pleated): Quantity =>
+      quantity(
+        pleated.fromCentre,
+        plan.at === null
+          ? "on the crease, along the stitching line"
+          : say`${plan.at} from the centre as chosen, with room for the pleats before the side`,
+        {},
+        plan.at ?? undefined,
+      );
     const words = `${count === 1 ? "one" : count} ${kind === "knife" ? "knife" : kind} pleat${count === 1 ? "" : "s"}`;
     const where = which === "both" ? "on front and back" : `on each ${which}`;
     return {
@@ -104,10 +131,16 @@ export const pleats = defineMove({
         ...state,
         panels: state.panels.map((p) => done.find((d) => d.panel === p)?.pleated.panel ?? p),
       },
-      template: `Open ${words} ${where}, {depth} deep, taking {intake} of cloth each${count > 1 ? ", {spacing} apart" : ""}${run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`,
+      template: `Open ${words} ${where}, ${other ? "{depth} deep on the front and {backDepth} on the back" : "{depth} deep"}, taking {intake} of cloth each${other ? " in front and {backIntake} behind" : ""}, ${plan.at === null ? "on the crease" : `{fromCentre} from the centre${other ? " in front, {backFromCentre} behind" : ""}`}${count > 1 ? ", {spacing} apart" : ""}${run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`,
       numbers: {
-        depth: each,
+        depth: deep(first),
         intake: quantity(first.intake, kind === "knife" ? "twice the depth" : "four times the depth"),
+        fromCentre: from(first),
+        ...(other && {
+          backDepth: deep(other),
+          backIntake: quantity(other.intake, kind === "knife" ? "twice the depth" : "four times the depth"),
+          backFromCentre: from(other),
+        }),
         opened: quantity(first.opened, "widened at the waist of one panel beyond what it had"),
         spacing,
         ...(run && { run }),
@@ -117,6 +150,15 @@ export const pleats = defineMove({
     };
   },
 });
+
+/** The place of the first pleat from the centre; null for the crease. */
+function placeOf(asked: Params["at"], context: MoveContext): Mm | null {
+  if (asked === undefined || asked === "crease") return null;
+  if (asked === "quarter") return context.measures.waist.mm / 4;
+  const { mm } = readParam("at", asked, context, "from the centre");
+  if (mm < 20 || mm > 400) throw new Refusal("at", say`A pleat stands ${range(20, 400)} from the centre.`);
+  return mm;
+}
 
 function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | null): Handle[] {
   const [fold] = pleated.folds;
@@ -137,6 +179,20 @@ function handlesOf(panel: string, pleated: Pleated, plan: Plan, run: Quantity | 
       reading: pleated.depth,
     },
   ];
+  if (plan.at !== null)
+    handles.push({
+      id: `${panel}-pleat-at`,
+      panel,
+      at: fold.from,
+      axis: [out, 0],
+      param: "at",
+      clears: [],
+      perMm: 1,
+      value: pleated.fromCentre,
+      label: "first pleat from the centre",
+      reading: pleated.fromCentre,
+      least: 20,
+    });
   const last = pleated.folds.at(-1) as Fold;
   handles.push({
     id: `${panel}-pleat-count`,

@@ -58,7 +58,12 @@ const PARAMS = {
   levels: levelList(
     "More widths on the way down, each at its level: thigh, knee, calf, ankle, a length, or one counted from another.",
     legLevelsSchema,
-    { label: "More widths on the way", names: ["thigh", "knee", "calf", "ankle"], most: MOST_LEVELS },
+    {
+      label: "More widths on the way",
+      names: ["thigh", "knee", "calf", "ankle"],
+      most: MOST_LEVELS,
+      usual: { at: 700, girth: 480 },
+    },
   ),
   backExtra: length("How much wider the back is than the front.", {
     label: "Back wider than front",
@@ -154,9 +159,9 @@ function falls({ fall, knee, start }: Params, first: boolean, context: MoveConte
 /** The plan with its leg straight down from hip and crotch point, the crease of each panel in its middle. */
 function fallen(plan: LegPlan): LegPlan {
   const down = (panel: "front" | "back"): LegPlan["front"] => {
-    const { hipX, crotchX } = plan[panel];
-    const own = plan.hang === "offset" ? plan[panel] : shiftPanel(plan[panel], -(hipX + crotchX) / 2);
-    return { ...own, hem: { side: own.hipX, inseam: own.crotchX } };
+    const { hipX, sideAtCrotch, crotchX } = plan[panel];
+    const own = plan.hang === "offset" ? plan[panel] : shiftPanel(plan[panel], -((sideAtCrotch ?? hipX) + crotchX) / 2);
+    return { ...own, hem: { side: own.sideAtCrotch ?? own.hipX, inseam: own.crotchX } };
   };
   const [front, back] = [down("front"), down("back")];
   const width = ({ hem }: LegPlan["front"]): Mm => hem.side - hem.inseam;

@@ -45,6 +45,7 @@ function wayOf(
     offset: "shared about the crease",
     side: "hung from the side",
     inseam: "hung from the inseam",
+    kept: "about the block's own middle",
   }[plan.hang];
   if (!one)
     return plan.turns.length === 0 || drawnLeg(plan).turns.length === 0

@@ -12,6 +12,7 @@ import {
   type Panel,
   cutPanel,
   drawingOn,
+  type Place,
 } from "../pattern";
 import {
   bisect,
@@ -26,6 +27,7 @@ import {
   pathAlongAtX,
   pathNearest,
   pathSplit,
+  type Path,
   type Point,
   type Segment,
 } from "../geometry";
@@ -50,12 +52,33 @@ const PARAMS = {
     shown: "drop",
     tried: [60, 300],
   }),
-  reach: length("How far from the crease the straight part stands; 0 is the dart line.", {
-    label: "Straight part from the crease",
-    shown: "reach",
-    negative: true,
-    tried: [-20, 60],
+  ends: choice(
+    "Where the cut ends: down at the hem, or across at the inseam, the panel then being the whole lower leg.",
+    {
+      label: "The cut ends at",
+      options: [
+        ["hem", "the hem"],
+        ["inseam", "the inseam"],
+      ],
+    },
+  ),
+  below: length("Ending at the inseam: how far below the crotch point.", {
+    label: "At the inseam, below the crotch",
+    shown: "below",
+    usual: { mm: 20, where: "below the crotch point, so that the fork stays whole" },
+    within: [15, 400],
+    refusal: (limits) => say`The cut ends ${limits} below the crotch point.`,
+    tried: [15, 120],
   }),
+  reach: length(
+    "How far from the dart line of each panel the straight part stands; 0 is the dart line, the crease without one.",
+    {
+      label: "Straight part from the dart line",
+      shown: "reach",
+      negative: true,
+      tried: [-20, 60],
+    },
+  ),
   fullness: number("Length of the panel's top to the seam it is set into.", {
     label: "Top to its seam",
     least: LEAST_FULLNESS,
@@ -86,7 +109,9 @@ interface Side {
   readonly start: Mm;
   /** The cut from the side seam: a curve, then straight down to the hem. */
   readonly curve: Segment;
-  readonly hemAlong: Mm;
+  /** Where the cut ends on the outline, and the way it takes there from the curve. */
+  readonly end: Place;
+  readonly straight: Path;
 }
 
 /** Cuts the sides of front and back away on a curve and lets in one panel, full above and plain below, without side seam. */
@@ -103,35 +128,39 @@ export const sidePanel = defineMove({
     const drop = paramOr("side-panel", "drop", params.drop, context) ?? usualDrop(legs, above.mm);
     const asked = hemGirthOr("side-panel", params.hemGirth, params.fullness, context);
     const how = params.how ?? "pleated";
-    const [front, back] = [legs.front, legs.back].map((panel) => sideOf(panel, legs, above.mm, reach.mm, drop.mm)) as [
-      Side,
-      Side,
-    ];
+    const toInseam = params.ends === "inseam";
+    const below = askedLength(ID, PARAMS, "below", params, context);
+    const [front, back] = [legs.front, legs.back].map((panel) =>
+      toInseam ? acrossTo(panel, legs, above.mm, below.mm) : sideOf(panel, legs, above.mm, reach.mm, drop.mm),
+    ) as [Side, Side];
     let next = state;
-    for (const side of [front, back]) {
-      const hem = pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point;
+    for (const side of [front, back])
       next = cutPanel(next, side.panel.id, {
         by: ID,
         from: { edge: "side", along: side.start },
-        to: { edge: "hem", along: side.hemAlong },
-        path: [side.curve, line(pathEnd([side.curve]), hem)],
+        to: side.end,
+        path: [side.curve, ...side.straight],
         between: { id: `${side.panel.id}-off`, name: "cut away", part: "off" },
         rest: { id: side.panel.id, name: side.panel.name, part: "main" },
         seam: { id: `${side.panel.id}-panel`, label: "Side panel seam" },
         edge: { id: "panel", name: "side panel seam" },
       });
-    }
     next = withoutPanels(next, [`${front.panel.id}-off`, `${back.panel.id}-off`]);
-    for (const side of [front, back]) next = dividedAt(next, side.panel.id, segmentLength(side.curve));
+    if (!toInseam) for (const side of [front, back]) next = dividedAt(next, side.panel.id, segmentLength(side.curve));
     const lengths = [front, back].map((side) => {
       const panel = panelById(next.panels, side.panel.id);
       return {
         curve: pathLength(edgeOf(panel, "panel").path),
-        straight: pathLength(edgeOf(panel, "panel-plain").path),
+        // Across to the inseam, what hangs below is the whole leg: its edges are the inseams that were cut off.
+        straight: toInseam ? side.end.along : pathLength(edgeOf(panel, "panel-plain").path),
       };
     }) as [SeamLengths, SeamLengths];
     const top = Math.min(...[front, back].map((side) => pathStart([side.curve])[1]));
-    const drawn = (ratio: number): Panel => drawSidePanel(lengths, [front, back], ratio, top);
+    const drawn = (ratio: number): Panel =>
+      drawSidePanel(lengths, [front, back], ratio, top, {
+        plain: toInseam ? "inseam" : "style",
+        isPleated: how === "pleated",
+      });
     const legHem = [front, back].reduce(
       (sum, side) => sum + roleLength(panelById(next.panels, side.panel.id), "hem"),
       0,
@@ -152,6 +181,8 @@ export const sidePanel = defineMove({
         b: [b],
       });
       const turn = half === "front" ? along : against;
+      if (toInseam)
+        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, `Leg panel top, ${half}`)];
       return [
         join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, `Side panel top, ${half}`),
         join("plain", along(of.id, "panel-plain"), turn(panel.id, `plain-${half}`), "equal", `Side panel, ${half}`),
@@ -172,33 +203,58 @@ export const sidePanel = defineMove({
     });
     const outward = Math.sign(pathStart(edgeOf(legs.front, "side").path)[0]) || -1;
     const bend = pathEnd([front.curve]);
-    const hemAt = pathAt(edgeOf(front.panel, "hem").path, front.hemAlong).point;
+    const ended = pathAt(edgeOf(front.panel, front.end.edge).path, front.end.along).point;
+    const inseams: readonly Join[] = toInseam
+      ? [
+          {
+            id: "side-panel-inseam",
+            label: "Inseam, leg panel",
+            kind: "inseam",
+            by: ID,
+            how: "equal",
+            leg: "both",
+            a: [along(panel.id, "plain-front")],
+            b: [against(panel.id, "plain-back")],
+          },
+        ]
+      : [];
+    const hasDart = [front, back].some((side) => dartLine(side.panel) !== null);
+    const line0 = hasDart ? "the dart line" : "the crease";
     const sewn = lengths[0].curve + lengths[1].curve;
     return {
       state: {
         ...next,
         panels: [...next.panels, panel],
-        joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back")],
+        joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back"), ...inseams],
       },
-      template: `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? "at the crease" : "{reach} from the crease"}; let in one panel ${how} ${ratioText(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
+      template: `${
+        toInseam
+          ? "Cut the legs away on a curve from {above} above the hip line at the side to the inseam, {below} below the crotch point"
+          : `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? `at ${line0}` : `{reach} from ${line0}`}`
+      }; let in one panel ${how} ${ratioText(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
       numbers: {
         above,
         reach,
         drop,
+        below,
         hemAfter: quantity(legHem + roleLength(panel, "hem"), "hem of one leg with the panel"),
         seam: quantity(sewn, "curved seam of front and back"),
         top: quantity(fullness * sewn, say`${ratio(fullness)} x the curved seam ${sewn}`),
       },
       shown: [front, back].map((side) =>
         drawingOn(side.panel.id, {
-          slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, "hem").path, side.hemAlong).point]],
+          slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, side.end.edge).path, side.end.along).point]],
         }),
       ),
       handles: [
         handle("above", pathStart([front.curve]), [0, -1], above.mm, "panel starts"),
-        handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
-        // Half-way down the straight part, clear of where the curve runs out.
-        handle("reach", [bend[0], (bend[1] + hemAt[1]) / 2], [outward, 0], reach.mm, "panel from the crease"),
+        ...(toInseam
+          ? [handle("below", ended, [0, 1], below.mm, "panel ends at the inseam")]
+          : [
+              handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
+              // Half-way down the straight part, clear of where the curve runs out.
+              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, `panel from ${line0}`),
+            ]),
       ],
     };
   },
@@ -211,7 +267,7 @@ function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {
     throw new Refusal(
       "hemGirth",
       say`With a panel let in here the hem of one leg is ${range(Math.ceil(least), Math.floor(most))}, not ${asked}. Choose one of these, or change the leg's own width.`,
-      { nearest: asked < least ? Math.ceil(least) : Math.floor(most) },
+      asked < least ? { least: Math.ceil(least) } : { most: Math.floor(most) },
     );
   }
   return bisect(hemAt, asked, LEAST_FULLNESS, MOST_FULLNESS);
@@ -237,8 +293,8 @@ function usualDrop(legs: WholeLegs, above: Mm): Quantity {
 const sample = (curve: Segment): Point[] =>
   Array.from({ length: 13 }, (_, i) => pathAt([curve], (segmentLength(curve) * i) / 12).point);
 
-function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): Side {
-  // Both panels are cut at the same arc length from the hem, so that the side seam above stays equal.
+/** Where the cut leaves the side, so far above the hip line: the same length from the hem on both panels. */
+function startOn(panel: Panel, legs: WholeLegs, above: Mm): Mm {
   const frontSide = edgeOf(legs.front, "side").path;
   const hip = legs.front.landmarks.hipSide;
   if (!hip)
@@ -251,17 +307,28 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
       say`The panel has to start at least ${20} below the waist, or a yoke: at most ${start + above - 20} above the hip line.`,
     );
   }
+  return start;
+}
+
+/** x of the dart's tip, of the dart nearest the crease; null where the panel has none. */
+function dartLine(panel: Panel): Mm | null {
+  const tips = panel.lines.filter((l) => l.kind === "dart").map((l) => (l.points[1] as Point)[0]);
+  return tips.length === 0 ? null : tips.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a));
+}
+
+/** The cut to the hem: a curve from the side to the dart line, then straight down. */
+function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): Side {
+  const start = startOn(panel, legs, above);
   if (drop < 60 || drop > 500) throw new Refusal("drop", say`The curve runs out ${range(60, 500)} below its start.`);
-  const side = edgeOf(panel, "side").path;
-  const from = pathAt(side, start);
+  const from = pathAt(edgeOf(panel, "side").path, start);
   const outward = Math.sign(from.point[0]) || 1;
-  const x = outward * reach;
+  const x = (dartLine(panel) ?? 0) + outward * reach;
   const hem = edgeOf(panel, "hem");
   const hemAlong = pathAlongAtX(hem.path, x);
   if (hemAlong === null || hemAlong < 15 || (from.point[0] - x) * outward < 30) {
     throw new Refusal(
       "reach",
-      say`A panel ${reach} from the crease leaves nothing of the side to replace. Bring it nearer to the crease.`,
+      say`A panel ${reach} from the dart line leaves nothing of the side to replace. Bring it nearer to the crease.`,
     );
   }
   const bend: Point = [x, from.point[1] + drop];
@@ -275,13 +342,31 @@ function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop: Mm): 
     [x, bend[1] - drop * 0.55],
     bend,
   );
-  if (crossesDart(panel, [...sample(curve), pathAt(hem.path, hemAlong).point])) {
+  const foot = pathAt(hem.path, hemAlong).point;
+  refuseThroughDart(panel, [...sample(curve), foot]);
+  return { panel, start, curve, end: { edge: "hem", along: hemAlong }, straight: [line(bend, foot)] };
+}
+
+/** The cut across: one curve from the side to the inseam, at the same length from the hem on both panels. */
+function acrossTo(panel: Panel, legs: WholeLegs, above: Mm, below: Mm): Side {
+  const start = startOn(panel, legs, above);
+  const along = pathLength(edgeOf(legs.front, "inseam").path) - below;
+  const inseam = edgeOf(panel, "inseam").path;
+  if (along < 100 || along > pathLength(inseam) - 8)
+    throw new Refusal("below", say`The cut has to end on the inseam, at least ${100} above the hem.`);
+  const [from, to] = [pathAt(edgeOf(panel, "side").path, start).point, pathAt(inseam, along).point];
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const curve = cubic(from, [from[0] + 0.4 * dx, from[1] + 0.15 * dy], [from[0] + 0.65 * dx, to[1] - 0.08 * dy], to);
+  refuseThroughDart(panel, sample(curve));
+  return { panel, start, curve, end: { edge: "inseam", along }, straight: [] };
+}
+
+function refuseThroughDart(panel: Panel, cut: readonly Point[]): void {
+  if (crossesDart(panel, cut))
     throw new Refusal(
       "drop",
-      say`The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the crease.`,
+      say`The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the dart.`,
     );
-  }
-  return { panel, start, curve, hemAlong };
 }
 
 /** True where a line runs through the cloth of a dart. */

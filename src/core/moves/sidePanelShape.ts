@@ -1,4 +1,4 @@
-import { type Edge, type Panel, wholePanelOf } from "../pattern";
+import { type Edge, type Panel, type PanelLine, wholePanelOf } from "../pattern";
 import {
   cubic,
   line,
@@ -6,6 +6,8 @@ import {
   pathStart,
   segmentLength,
   segmentReverse,
+  type Path,
+  pathAt,
   type Point,
   type Segment,
   bisect,
@@ -51,6 +53,7 @@ export function drawSidePanel(
   sides: readonly [CutSide, CutSide],
   fullness: number,
   top: Mm,
+  { plain, isPleated }: { readonly plain: "style" | "inseam"; readonly isPleated: boolean },
 ): Panel {
   const heights = sides.map((side) => pathEnd([side.curve])[1] - pathStart([side.curve])[1]);
   const drop = Math.max(...heights.map((h, i) => h + (lengths[i] as SeamLengths).straight));
@@ -67,9 +70,9 @@ export function drawSidePanel(
   const edges: Edge[] = [
     { id: "top-back", role: "style", name: "top, to the back", path: [segmentReverse(backTop)] },
     { id: "top-front", role: "style", name: "top, to the front", path: [frontTop] },
-    { id: "plain-front", role: "style", name: "edge to the front", path: [line(frontEnd, [frontEnd[0], hemY])] },
+    { id: "plain-front", role: plain, name: "edge to the front", path: [line(frontEnd, [frontEnd[0], hemY])] },
     { id: "hem", role: "hem", name: "hem", path: [line([frontEnd[0], hemY], [backEnd[0], hemY])] },
-    { id: "plain-back", role: "style", name: "edge to the back", path: [line([backEnd[0], hemY], backEnd)] },
+    { id: "plain-back", role: plain, name: "edge to the back", path: [line([backEnd[0], hemY], backEnd)] },
   ];
   return {
     id: "side-panel",
@@ -94,8 +97,28 @@ export function drawSidePanel(
           [0, hemY],
         ],
       },
+      ...(isPleated
+        ? [...foldLines([frontTop], lengths[0].curve, fullness), ...foldLines([backTop], lengths[1].curve, fullness)]
+        : []),
     ],
   };
+}
+
+/** One pleat for about so much of the seam it is set into. */
+const PER_PLEAT: Mm = 45;
+const FOLD_LONG: Mm = 70;
+
+/** Where the pleats of a top are folded: each pair of lines is brought together; what lies between them is its underlay. */
+function foldLines(top: Path, sewn: Mm, fullness: number): readonly PanelLine[] {
+  if (fullness <= 1.02) return [];
+  const count = Math.max(2, Math.round(sewn / PER_PLEAT));
+  const [each, shown] = [(sewn * fullness) / count, sewn / count];
+  return Array.from({ length: count }, (_, i) => [i * each + shown / 2, i * each + shown / 2 + each - shown])
+    .flat()
+    .map((along): PanelLine => {
+      const { point } = pathAt(top, along);
+      return { kind: "pleat", points: [point, [point[0], point[1] + FOLD_LONG]] };
+    });
 }
 
 interface HalfPanel {

@@ -89,7 +89,7 @@ describe("slash and spread", () => {
     expect(refused.ok).toBe(false);
     if (refused.ok) return;
     expect(refused).toMatchObject({ status: 422, errors: [{ path: "moves.0.params.hemSpread" }] });
-    const largest = refused.errors[0]?.nearest ?? 0;
+    const largest = refused.errors[0]?.most ?? 0;
     expect(largest).toBeGreaterThan(400);
     expect(attempt(`${largest} mm`).ok).toBe(true);
   });

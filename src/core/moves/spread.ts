@@ -182,7 +182,7 @@ function refusing(
   throw new Refusal(
     amount.param,
     say`${asked} would lay the pattern over itself, swing a short leg out like a wing, or bend the crotch curve too sharply to sew. The largest that works is ${largest}.`,
-    { nearest: largest },
+    amount.asked.mm < 0 ? { least: largest } : { most: largest },
   );
 }
 

@@ -50,12 +50,12 @@ describe("move the waist line", () => {
   });
 
   test("no lower than 40 above the hip line, no higher than 200: told with the nearest that works", () => {
-    for (const [by, nearest] of [
-      ["-200 mm", -170], // waist 0 - hip line 210 + 40
-      ["260 mm", 200],
+    for (const [by, works] of [
+      ["-200 mm", { least: -170 }], // waist 0 - hip line 210 + 40
+      ["260 mm", { most: 200 }],
     ] as const) {
       const refused = deriveShape(jobWith([["waist-level", { by }]]));
-      expect(refused).toMatchObject({ ok: false, errors: [{ path: "moves.0.params.by", nearest: nearest }] });
+      expect(refused).toMatchObject({ ok: false, errors: [{ path: "moves.0.params.by", ...works }] });
     }
   });
 });

@@ -3,9 +3,11 @@ import { defineMove } from "./define";
 import { landmarkOf, panelOutline, sectionWidth } from "../pattern";
 import { ABOVE_HIP, drawSettledLegs, withHipWideWaist, type LegPlan, type PanelPlan } from "../drafting";
 import { pointRotate, type Point } from "../geometry";
-import { quantity, type Mm, Refusal, say, range } from "../units";
+import { quantity, type Mm, type Quantity, Refusal, say, range } from "../units";
 import { paramOr } from "./auto";
-import { landmarkHandles, levelHandle, refuseOwnBlock } from "./level";
+import { landmarkHandles, levelHandle } from "./level";
+import type { MoveResult, StyleState } from "./move";
+import { lowerOwn } from "./ownMaps";
 
 const PARAMS = {
   by: length("How far up the waist line moves (negative: down).", {
@@ -61,6 +63,31 @@ function recutter(plan: LegPlan, down: Mm): (panel: "front" | "back") => PanelPl
 /** Clear of the waist's own curve. */
 const READ_AT: Mm = 20;
 
+/** A block that was brought in is cut lower along its own lines; there is nothing above it to be raised to. */
+function ownLowered(state: StyleState, by: Quantity): MoveResult {
+  const { plan } = state;
+  const most = plan.levels.hip - LEAST_ABOVE_HIP;
+  if (by.mm > 0 || -by.mm > most)
+    throw new Refusal(
+      "by",
+      say`The waist of a block brought in can be cut ${range(0, most)} lower; above it there is nothing drawn.`,
+      by.mm > 0 ? { most: 0 } : { least: -most },
+    );
+  const lowered = by.mm === 0 ? plan : lowerOwn(plan, -by.mm);
+  const waist = 2 * (lowered.front.netWaist + lowered.back.netWaist);
+  return {
+    state: { ...state, plan: { ...lowered, levels: { ...plan.levels, waist: plan.levels.waist - by.mm } } },
+    template: "Cut the waist of the block {amount} lower, {waist} round; all levels still count from where it was.",
+    numbers: {
+      amount: quantity(-by.mm, by.sum, { by }),
+      by,
+      waist: quantity(waist, "sewn waist of both legs, darts closed"),
+    },
+    shown: [],
+    handles: [],
+  };
+}
+
 /** Moves the waist line: lowered, the panels are cut again further down; raised, the waist's girth stays. */
 export const waistLevel = defineMove({
   id: "waist-level",
@@ -69,16 +96,18 @@ export const waistLevel = defineMove({
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
-    refuseOwnBlock(state, "by", this.label);
     const { plan } = state;
     const { levels } = plan;
     const by = paramOr("waist-level", "by", params.by, context) ?? quantity(0, "nothing asked");
+    if (plan.own) return ownLowered(state, by);
     const waist = levels.waist - by.mm;
     if (levels.hip - waist < LEAST_ABOVE_HIP || by.mm > 200) {
       const lowest = levels.waist - levels.hip + LEAST_ABOVE_HIP;
-      throw new Refusal("by", say`The waist line can move between ${range(lowest, 200, "and")} here, not ${by.mm}.`, {
-        nearest: by.mm > 200 ? 200 : lowest,
-      });
+      throw new Refusal(
+        "by",
+        say`The waist line can move between ${range(lowest, 200, "and")} here, not ${by.mm}.`,
+        by.mm > 200 ? { most: 200 } : { least: lowest },
+      );
     }
     const recut = by.mm < 0 ? recutter(plan, -by.mm) : (panel: "front" | "back"): PanelPlan => plan[panel];
     // Darts end clear of the hip line however low the waist comes.

@@ -31,7 +31,7 @@ describe("shape the waist", () => {
     const refused = deriveShape(jobWith([["waist-shaping", { to: "darts", frontIntake: "200 mm" }]]));
     if (refused.ok) throw new Error("it should be refused");
     expect(refused.errors[0]).toMatchObject({ path: "moves.0.params.frontIntake" });
-    const most = refused.errors[0]?.nearest ?? 0;
+    const most = refused.errors[0]?.most ?? 0;
     expect(deriveShape(jobWith([["waist-shaping", { to: "darts", frontIntake: `${most} mm` }]])).ok).toBe(true);
   });
 

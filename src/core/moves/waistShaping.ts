@@ -59,7 +59,7 @@ export const waistShaping = defineMove({
         throw new Refusal(
           `${panel}Intake`,
           say`Darts ${length} long can take ${2 * WIDEST_DART * length} together, not ${asked}.`,
-          { nearest: 2 * WIDEST_DART * length },
+          { most: 2 * WIDEST_DART * length },
         );
       }
       const count =

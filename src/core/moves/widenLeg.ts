@@ -60,7 +60,7 @@ function innerFor(girth: Mm, { front, back, levels }: LegPlan, out: Mm): Mm {
   throw new Refusal(
     "hemGirth",
     say`The sides, squared down, leave a hem of ${range(low, high)}, not ${girth}. Choose one of these, move the sides, or shape the leg instead.`,
-    { nearest: inner < least ? low : high },
+    inner < least ? { least: low } : { most: high },
   );
 }
 
@@ -92,6 +92,7 @@ export const widenLeg = defineMove({
       return {
         ...panel,
         hipX: side,
+        sideAtCrotch: null,
         hem: { side, inseam: panel.hem.inseam - inner },
       };
     };

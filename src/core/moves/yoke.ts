@@ -1,12 +1,12 @@
 import { choice, length, flag, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
-import { edgeOf, edgesWithRole, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
+import { edgeOf, edgesWithRole, findEdge, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathStartTangent, type Point } from "../geometry";
 import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
 import { paramOr } from "./auto";
 import { wholeLegs } from "./legs";
 import type { Handle, StyleState } from "./move";
-import { joinYokes } from "./joinYokes";
+import { JOINED_CENTRE, joinYokes } from "./joinYokes";
 
 const ID = "yoke";
 
@@ -51,6 +51,21 @@ const PARAMS = {
     no: "a seam",
     usual: true,
   }),
+  extension: length("Left on at the centre front of one yoke, as underlap of a fly.", {
+    label: "End extension on one front",
+    shown: "extension",
+    usual: { mm: 0 },
+    within: [0, 100],
+    refusal: (limits) => say`An end extension is ${limits}.`,
+    tried: [0, 60],
+  }),
+  extends: choice("Which front keeps it.", {
+    label: "On the",
+    options: [
+      ["right", "right front"],
+      ["left", "left front"],
+    ],
+  }),
   joined: flag("Front and back yoke are one piece, without a side seam.", {
     label: "Front and back yoke",
     yes: "one piece",
@@ -94,6 +109,14 @@ export const yoke = defineMove({
       throw tooShallow(which === "front" ? "front" : "centre", which === "front" ? front : centre, cutAt);
     const joined = params.joined === true && which === "both";
     if (joined) next = joinYokes(next, cutOf(legs.front).upper.id, cutOf(legs.back).upper.id);
+    const extension = askedLength(ID, PARAMS, "extension", params, context);
+    if (extension.mm > 0 && which !== "back")
+      next = withExtension(
+        next,
+        joined ? cutOf(legs.back).upper.id : cutOf(legs.front).upper.id,
+        extension.mm,
+        params.extends ?? "right",
+      );
     const seams = next.panels
       .filter((p) => isCutTo(p, ID, "above"))
       .reduce((sum, p) => sum + edgesWithRole(p, "style").reduce((all, e) => all + pathLength(e.path), 0), 0);
@@ -105,13 +128,34 @@ export const yoke = defineMove({
           : "{side} deep at the side and {front} at the centre front";
     return {
       state: next,
-      template: `Cut a yoke ${depths}${joined ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.`,
-      numbers: { centre, side, front, seam: quantity(seams, "yoke edge of one leg, equal to the edge below it") },
+      template: `Cut a yoke ${depths}${joined ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.${extension.mm > 0 && which !== "back" ? ` Leave {extension} on at the ${params.extends ?? "right"} centre front.` : ""}`,
+      numbers: {
+        centre,
+        side,
+        front,
+        extension,
+        seam: quantity(seams, "yoke edge of one leg, equal to the edge below it"),
+      },
       shown: [],
       handles: handlesOf(legs, which, centre.mm, side.mm, front.mm),
     };
   },
 });
+
+/** A yoke with cloth left on at its centre front: one end keeps it, the other is trimmed. */
+function withExtension(state: StyleState, yokeId: string, mm: Mm, on: "right" | "left"): StyleState {
+  const other = on === "right" ? "left" : "right";
+  const surplus = { mm, says: `the ${on} end keeps this; trim the ${other} end here` };
+  return {
+    ...state,
+    panels: state.panels.map((p) =>
+      p.id !== yokeId ? p : { ...p, edges: p.edges.map((e) => (e.id === centreFrontOf(p) ? { ...e, surplus } : e)) },
+    ),
+  };
+}
+
+/** The centre front of a yoke: its own centre, or, in one piece, the far end. */
+const centreFrontOf = (panel: Panel): string => (findEdge(panel, JOINED_CENTRE) ? JOINED_CENTRE : "crotch");
 
 /** An edge that turns further than this runs back on itself: the yoke is cut through its darts, not below them. */
 const MOST_TURN: Radians = (100 * Math.PI) / 180;

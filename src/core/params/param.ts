@@ -91,6 +91,8 @@ export interface LevelsParam extends Stated {
   /** Levels by name. */
   readonly names: readonly string[];
   readonly most: number;
+  /** What a new entry starts from: its level below the waist, where it has none by name, and its girth. */
+  readonly usual: { readonly at: PerTape; readonly girth: PerTape };
 }
 
 export type Param = LengthParam | NumberParam | ChoiceParam | RuledParam | FlagParam | TableParam | LevelsParam;
@@ -226,5 +228,15 @@ type ReadParam<Q, L> = Q extends { readonly as: "length" }
           ? number
           : never;
 
-/** The length that is usual on a tape. */
-export const usualOn = (mm: PerTape, tape: Tape): Mm => (typeof mm === "object" ? mm[tape] : mm);
+const INCH: Mm = 25.4;
+
+/**
+ * The length that is usual on a tape. One stated in millimetres alone is what metric work takes; in inches the nearest
+ * quarter is taken, under 20 mm the nearest eighth, as a maker would say it.
+ */
+export function usualOn(mm: PerTape, tape: Tape): Mm {
+  if (typeof mm === "object") return mm[tape];
+  if (tape === "cm") return mm;
+  const step = Math.abs(mm) < 20 ? INCH / 8 : INCH / 4;
+  return Math.round(mm / step) * step;
+}

@@ -26,6 +26,18 @@ export interface Edge {
   readonly by?: string;
   /** The rim that a casing was cut on to. */
   readonly rim?: Rim;
+  /** Cloth left on beyond the allowance, and what is written beside it: it is trimmed off, and is neither seam nor ease. */
+  readonly surplus?: { readonly mm: Mm; readonly says: string };
+  /** What is cut beyond it, where what made it says so: a turning, or nothing. Else its seam or its role does. */
+  readonly beyond?: Mm;
+  /** The allowance it takes where that is not what its role says. */
+  readonly sewnAs?: AllowanceKind;
+}
+
+/** A word written on a panel, where it says what lies there. */
+export interface PanelWord {
+  readonly text: string;
+  readonly at: Point;
 }
 
 /** A line drawn inside a panel. It belongs to the panel and travels with it. */
@@ -34,13 +46,20 @@ export interface PanelLine {
   readonly points: readonly Point[];
 }
 
+/** An outline cut again from other cloth, and how it differs there, where it does. */
+export interface AlsoCut {
+  readonly material: Material;
+  readonly count: number;
+  readonly note?: string;
+}
+
 /** How a panel is cut from cloth. */
 export interface Cutting {
   readonly material: Material;
   /** Physical pieces where they are not one for each leg, and whether it is drawn as half on a fold. */
   readonly pieces?: { readonly count: number; readonly onFold: boolean; readonly pairs?: boolean };
   /** The same outline cut again from other cloth. */
-  readonly also?: readonly { readonly material: Material; readonly count: number }[];
+  readonly also?: readonly AlsoCut[];
   /** Allowance of all its sewn edges, or of those that a cut has made, where it is not what their role says. */
   readonly sewn?: { readonly all?: AllowanceKind; readonly style?: AllowanceKind };
 }
@@ -51,6 +70,8 @@ export interface Worn {
   readonly overlaps?: readonly (readonly Point[])[];
   /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
   readonly ring?: Ring;
+  /** Buttons along a placket, and how far apart. */
+  readonly buttons?: { readonly count: number; readonly apart: Mm };
   /** Casings cut on to its rims. */
   readonly casings?: Readonly<Partial<Record<Rim, CutOn>>>;
 }
@@ -74,10 +95,14 @@ export interface Panel extends PanelShape {
   readonly half: "both" | "left" | "right";
   readonly cutting: Cutting;
   readonly worn?: Worn;
+  /** What a part says of itself besides its edges: where side and centre of the body meet it. */
+  readonly words?: readonly PanelWord[];
 }
 
 /** A casing cut on to a rim: what it adds to the seams beside it, what of that is folded back, and the finished rim. */
 export interface CutOn {
+  /** Depth of its channel. */
+  readonly channel: Mm;
   readonly added: Mm;
   readonly folded: Mm;
   readonly rim: Mm;
@@ -90,6 +115,11 @@ export interface Ring {
   readonly depth: Mm;
   /** Of this part alone. */
   readonly turn: Radians;
+  /** Waves of its outer edge, and how far they are cut back. */
+  readonly points: number;
+  readonly valley: Mm;
+  /** It is drawn as half, on the fold: one leg wears it twice. */
+  readonly isHalf?: boolean;
 }
 
 /** The edge with this id; throws when the panel has none. */
@@ -127,7 +157,8 @@ export function rimLength(panel: Panel, rim: Rim): Mm {
   const edges = rimEdges(panel, rim);
   const cased = panel.worn?.casings?.[rim];
   if (cased) return cased.rim;
-  const whole = edges.reduce((sum, edge) => sum + pathLength(edge.path), 0);
+  const times = panel.worn?.ring?.isHalf ? 2 : 1;
+  const whole = times * edges.reduce((sum, edge) => sum + pathLength(edge.path), 0);
   const overlaps = panel.worn?.overlaps;
   if (!overlaps || rim === "waist" || edges.length === 0) return whole;
   const level = Math.max(...edges.map((edge) => pathStart(edge.path)[1])) - 2;
@@ -171,6 +202,7 @@ export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
     edges: panel.edges.map((edge) => ({ ...edge, path: pathMap(edge.path, move) })),
     landmarks: Object.fromEntries(Object.entries(panel.landmarks).map(([name, p]) => [name, move(p)])),
     lines: panel.lines.map((l) => ({ ...l, points: l.points.map(move) })),
+    ...(panel.words && { words: panel.words.map((word) => ({ ...word, at: move(word.at) })) }),
     ...(overlaps && { worn: { ...panel.worn, overlaps: overlaps.map((o) => o.map(move)) } }),
   };
 }

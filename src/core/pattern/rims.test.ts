@@ -98,6 +98,7 @@ test("every edge of a bodice takes the allowance of what it is", () => {
     hem: null,
     opening: null,
     zipAtSide: false,
+    freeEdge: 10,
     marks: [],
     job: { name: "", wearer: "", date: "", version: "" },
   });

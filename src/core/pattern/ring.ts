@@ -1,7 +1,22 @@
 import { type Identity } from "./identity";
 import { type PartName } from "./cut";
 import { type Edge, type Panel } from "./panel";
-import { circleArc, cubic, line, pointBetween, type Path, type Point } from "../geometry";
+import {
+  bisect,
+  circleArc,
+  cubic,
+  line,
+  pathEnd,
+  pathReverse,
+  pathStart,
+  pointBetween,
+  segmentAt,
+  segmentReverse,
+  segmentSplit,
+  type Path,
+  type Point,
+  type Segment,
+} from "../geometry";
 import type { Mm, Radians } from "../units";
 
 /** A part of a ring to be drawn: its inner radius and depth, the turn it makes, where it hangs, and its outer edge. */
@@ -12,32 +27,54 @@ export interface RingPart extends PartName {
   readonly turn: Radians;
   /** Level below the waist at which its inner edge is sewn. */
   readonly from: Mm;
-  /** Points on the outer edge, and how far the valleys between them are cut back. */
+  /** Points on the outer edge of this part, in waves that need not be whole, and how many waves lie before it. */
   readonly points: number;
+  readonly before: number;
+  /** How far the valleys between them are cut back. */
   readonly valley: Mm;
+  /** Half of a whole circle, its ends on the fold: one leg wears it twice. */
+  readonly onFold?: true;
   /** Name of the inner edge. */
   readonly top: string;
 }
 
-/** The outer edge: an arc, or points with hollow valleys between, whole waves so that they close evenly. */
-function outerEdge({ radius, depth, points, valley }: RingPart, from: Radians, to: Radians): Path {
+/** Half a wave of the outer edge: along the circle at the valley, then up to the point in a hollow line. */
+function halfWave(valleyAt: Radians, pointAt: Radians, inner: Mm, outer: Mm): Segment {
+  const at = (angle: Radians, r: Mm): Point => [r * Math.cos(angle), r * Math.sin(angle)];
+  const [start, point] = [at(valleyAt, inner), at(pointAt, outer)];
+  const reach = 0.45 * Math.abs(pointAt - valleyAt) * inner * Math.sign(pointAt - valleyAt);
+  const out: Point = [start[0] - reach * Math.sin(valleyAt), start[1] + reach * Math.cos(valleyAt)];
+  return cubic(start, out, pointBetween(out, point, 0.5), point);
+}
+
+/** Where a segment that runs round the origin crosses the ray at an angle, within it. */
+function crossesRay(segment: Segment, angle: Radians): number {
+  const beside = (t: number): number => {
+    const [x, y] = segmentAt(segment, t);
+    return x * Math.sin(angle) - y * Math.cos(angle);
+  };
+  return bisect(beside, 0, 0, 1);
+}
+
+/**
+ * The outer edge from one angle to another: an arc, or points with hollow valleys between. The waves run on over the
+ * joins between parts, so a part may begin and end anywhere on a wave.
+ */
+function outerEdge({ radius, depth, points, before, valley }: RingPart, from: Radians, to: Radians): Path {
   const outer = radius + depth;
   if (points === 0 || valley === 0) return circleArc([0, 0], outer, from, to);
-  const at = (angle: Radians, r: Mm): Point => [r * Math.cos(angle), r * Math.sin(angle)];
-  const wave = (to - from) / points;
-  return Array.from({ length: points }, (_, i): Path => {
-    const [a, c] = [from + i * wave, from + (i + 1) * wave];
-    const [start, point, end] = [at(a, outer - valley), at((a + c) / 2, outer), at(c, outer - valley)];
-    // Along the circle at the valley, then up to the point in a hollow line.
-    const reach = 0.45 * ((Math.abs(wave) / 2) * (outer - valley));
-    const way = Math.sign(wave);
-    const out: Point = [start[0] - way * reach * Math.sin(a), start[1] + way * reach * Math.cos(a)];
-    const back: Point = [end[0] + way * reach * Math.sin(c), end[1] - way * reach * Math.cos(c)];
-    return [
-      cubic(start, out, pointBetween(out, point, 0.5), point),
-      cubic(point, pointBetween(back, point, 0.5), back, end),
-    ];
-  }).flat();
+  const angleAt = (wave: number): Radians => from + ((wave - before) * (to - from)) / points;
+  const [first, last] = [Math.floor(2 * before + 1e-9), Math.ceil(2 * (before + points) - 1e-9)];
+  return Array.from({ length: last - first }, (_, i): Segment => {
+    const half = first + i;
+    const [a, b] = [angleAt(half / 2), angleAt((half + 1) / 2)];
+    const rises = half % 2 === 0;
+    let piece = rises ? halfWave(a, b, outer - valley, outer) : segmentReverse(halfWave(b, a, outer - valley, outer));
+    const way = Math.sign(to - from);
+    if ((b - to) * way > 1e-9) piece = segmentSplit(piece, crossesRay(piece, to))[0];
+    if ((from - a) * way > 1e-9) piece = segmentSplit(piece, crossesRay(piece, from))[1];
+    return piece;
+  });
 }
 
 /**
@@ -45,27 +82,24 @@ function outerEdge({ radius, depth, points, valley }: RingPart, from: Radians, t
  * `hem`, `start`; the top runs from `start` to `end`.
  */
 export function ringPanel(part: RingPart): Panel {
-  const { radius, depth, turn, valley, points } = part;
+  const { radius, depth, turn, onFold } = part;
   const [from, to]: readonly [Radians, Radians] = [Math.PI / 2 + turn / 2, Math.PI / 2 - turn / 2];
   const top = circleArc([0, 0], radius, from, to);
-  const hem = outerEdge(part, to, from);
-  const cutBack = points > 0 ? valley : 0;
-  const ray = (angle: Radians): readonly [Point, Point] =>
-    [radius, radius + depth - cutBack].map((r): Point => [r * Math.cos(angle), r * Math.sin(angle)]) as [Point, Point];
-  const [startIn, startOut] = ray(from);
-  const [endIn, endOut] = ray(to);
+  const outer = outerEdge(part, from, to);
+  const inner = (angle: Radians): Point => [radius * Math.cos(angle), radius * Math.sin(angle)];
+  const [role, name] = onFold ? (["fold", "on the fold"] as const) : (["style", "end"] as const);
   const edges: Edge[] = [
     { id: "top", role: "style", name: part.top, path: top },
-    { id: "end", role: "style", name: "end", path: [line(endIn, endOut)] },
-    { id: "hem", role: "hem", name: "hem", path: hem },
-    { id: "start", role: "style", name: "end", path: [line(startOut, startIn)] },
+    { id: "end", role, name, path: [line(inner(to), pathEnd(outer))] },
+    { id: "hem", role: "hem", name: "hem", path: pathReverse(outer) },
+    { id: "start", role, name, path: [line(pathStart(outer), inner(from))] },
   ];
   return {
     id: part.id,
     name: part.name,
     is: part.is,
     half: "both",
-    cutting: { material: "shell" },
+    cutting: { material: "shell", ...(onFold && { pieces: { count: 2, onFold: true } }) },
     edges,
     landmarks: { hemMiddle: [0, radius + depth] },
     lines: [
@@ -77,7 +111,17 @@ export function ringPanel(part: RingPart): Panel {
         ],
       },
     ],
-    worn: { ring: { from: part.from, radius, depth, turn } },
+    worn: {
+      ring: {
+        from: part.from,
+        radius,
+        depth,
+        turn: onFold ? 2 * turn : turn,
+        points: part.points,
+        valley: part.valley,
+        ...(onFold && { isHalf: true }),
+      },
+    },
   };
 }
 

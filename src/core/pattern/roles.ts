@@ -55,7 +55,19 @@ export const EDGE_ROLES: Readonly<Record<EdgeRole, RoleTraits>> = {
 };
 
 export type LineKind =
-  "grain" | "crease" | "hip" | "crotch" | "knee" | "dart" | "pleat" | "slash" | "opening" | "placement" | "fold";
+  | "grain"
+  | "crease"
+  | "hip"
+  | "crotch"
+  | "knee"
+  | "dart"
+  | "pleat"
+  | "slash"
+  | "opening"
+  | "placement"
+  | "fold"
+  | "notch"
+  | "drill";
 
 /** What a piece is cut from; `contrast` is a second shell cloth. */
 export type Material = "shell" | "contrast" | "lining" | "interfacing" | "pocketing" | "rib";

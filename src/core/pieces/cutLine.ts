@@ -1,6 +1,7 @@
 import { panelOutline, type Edge, type Panel } from "../pattern";
 import { pathAt, pathLength, polygonArea, polygonClean, polygonUnfolded, type Point } from "../geometry";
 import type { Mm } from "../units";
+import type { OpensOn } from "./cutPlan";
 import { joinRuns, mirroredEnd, offsetEdge, type WidthAt } from "./offset";
 
 /** The allowance of one edge: its width along the edge, and whether it is a turn-up mirrored in the edge. */
@@ -8,7 +9,13 @@ export interface EdgeAllowance {
   readonly edge: Edge;
   readonly width: WidthAt;
   readonly widest: Mm;
+  /** Of that, what is trimmed off. */
+  readonly surplus: Mm;
+  /** In no seam: what it has keeps it from fraying, and may be nothing. */
+  readonly isFree: boolean;
   readonly mirrored: boolean;
+  /** The opening along it, where that is what its width follows. */
+  readonly opens?: OpensOn;
 }
 
 /**

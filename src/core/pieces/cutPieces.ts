@@ -1,8 +1,10 @@
-import { edgeOf, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
+import { edgeOf, middleGrain, onPanel, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
 import {
+  distanceToOutline,
   pathAt,
   pathEnd,
   pathLength,
+  pathNearest,
   pathStart,
   pointAdd,
   pointBetween,
@@ -19,8 +21,10 @@ import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
 import { edgeAllowances, edgeKey } from "./edgeAllowances";
 import { notchPlaces, type NotchPlace } from "./notches";
+import { offsetEdge } from "./offset";
 import type { Notch, Piece, PieceEdge } from "./piece";
 import type { Seam } from "./seams";
+import { endWords, signsOf } from "./signs";
 
 /** Every panel as a piece to cut, with its allowances applied once and its matching marks. */
 export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan: CutPlan): Piece[] {
@@ -31,13 +35,29 @@ export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan
     if (whole - length < 1) return [];
     return [{ panel, edge, along: whole - length, kind: "single", pairs: `crotch-${plan.opening?.root ?? "back"}` }];
   });
-  const marks = notchPlaces(panels, seams, [...plan.marks, ...ends]);
+  const marks = notchPlaces(panels, seams, [...plan.marks, ...ends, ...panels.flatMap(ownNotches)]);
   const allowed = edgeAllowances(panels, seams, opened, plan);
   return panels.map((panel) => {
     const own = marks.filter((mark) => mark.panel === panel.id);
     const applied = panel.edges.map((edge) => allowed.get(edgeKey(panel, edge)) as EdgeAllowance);
-    return pieceOf(panel, applied, own, opened, plan);
+    return pieceOf(panel, applied, own, plan);
   });
+}
+
+/** A notch of a block brought in lies on the outline within this, or the outline was redrawn there. */
+const ON_OUTLINE: Mm = 1;
+
+/** The notches a block brought in had, where its outline is still the same. */
+function ownNotches(panel: Panel): NotchPlace[] {
+  return panel.lines
+    .filter((l) => l.kind === "notch")
+    .flatMap(({ points: [p] }) => {
+      const near = panel.edges
+        .map((edge) => ({ edge, ...pathNearest(edge.path, p as Point) }))
+        .reduce((a, b) => (b.distance < a.distance ? b : a));
+      if (near.distance > ON_OUTLINE) return [];
+      return [{ panel: panel.id, edge: near.edge.id, along: near.along, kind: "single", pairs: "own" } as const];
+    });
 }
 
 /** Which centre edges the opening runs along, from the waist down, by "panel.edge". Centre edges run up to the waist. */
@@ -61,21 +81,16 @@ function openedEdges(
   return found;
 }
 
-function pieceOf(
-  panel: Panel,
-  applied: readonly EdgeAllowance[],
-  marks: readonly NotchPlace[],
-  opened: ReadonlyMap<string, OpensOn>,
-  plan: CutPlan,
-): Piece {
-  const edges = applied.flatMap(({ edge, widest, width }): PieceEdge[] => {
-    const opens = opened.get(`${panel.id}.${edge.id}`);
+function pieceOf(panel: Panel, applied: readonly EdgeAllowance[], marks: readonly NotchPlace[], plan: CutPlan): Piece {
+  const edges = applied.flatMap(({ edge, widest, width, surplus, isFree, opens }): PieceEdge[] => {
     const whole = pathLength(edge.path);
+    if (surplus > 0) return [{ ...stretch(edge, edge.id, [0, whole], widest - surplus), surplus }];
     const ends = [width(0), width(whole)] as const;
     if (opens && Math.abs(ends[0] - ends[1]) > 1e-9)
       return openingStretches(edge, plan.allowances.widths.crotch, opens);
-    if (Math.abs(ends[0] - ends[1]) > 1e-9) return [stretch(edge, edge.id, [0, whole], ends[0], ends[1])];
-    return [stretch(edge, edge.id, [0, whole], widest)];
+    if (Math.abs(ends[0] - ends[1]) > 1e-9)
+      return [{ ...stretch(edge, edge.id, [0, whole], ends[0], ends[1]), ends: endWords(panel, edge) }];
+    return [{ ...stretch(edge, edge.id, [0, whole], widest), ...(isFree && { isFree }) }];
   });
   return finish(panel, applied, edges, marks, cutOf(panel), plan);
 }
@@ -150,6 +165,10 @@ function finish(
     cutLine,
     edges,
     grain: grainOf(panel, cut, grainLine.points),
+    trims: applied.flatMap(({ edge, width, surplus }) =>
+      surplus > 0 ? [offsetEdge(edge.path, (along) => width(along) - surplus, outward)] : [],
+    ),
+    signs: signsOf(panel, applied),
     notches,
     drills: drillsOf(panel),
     label: labelOf(panel, cut, plan),
@@ -157,9 +176,17 @@ function finish(
   };
 }
 
+/** A grain line's ends keep this clear of the outline. */
+const CLEAR: Mm = 1.5;
+
 /** The grain as drawn; on a piece cut on the fold it runs along the fold, which lies on the thread. */
 function grainOf(panel: Panel, cut: Piece["cut"], points: readonly Point[]): Piece["grain"] {
-  const [from, to] = [points[0] as Point, points[points.length - 1] as Point];
+  const outline = panelOutline(panel);
+  const drawn: readonly [Point, Point] = [points[0] as Point, points[points.length - 1] as Point];
+  // A narrow part's grain is drawn where there is room for it.
+  const hasRoom = drawn.every((p) => onPanel(outline, p) && distanceToOutline(p, outline) > CLEAR);
+  const inner = hasRoom ? drawn : (middleGrain(outline).points as typeof drawn);
+  const [from, to] = inner;
   const fold = cut.onFold ? panel.edges.find((edge) => edge.role === "fold") : undefined;
   if (!fold) return [from, to];
   const along = pointUnit(pointSubtract(pathEnd(fold.path), pathStart(fold.path)));
@@ -173,7 +200,8 @@ function grainOf(panel: Panel, cut: Piece["cut"], points: readonly Point[]): Pie
 const DRILL_SHORT: Mm = 10;
 
 function drillsOf(panel: Panel): Point[] {
-  return panel.lines
+  const stated = panel.lines.flatMap((l) => (l.kind === "drill" ? l.points : []));
+  const tips = panel.lines
     .filter((l) => l.kind === "dart")
     .flatMap(({ points }) => {
       const [from, tip, to] = points;
@@ -182,6 +210,7 @@ function drillsOf(panel: Panel): Point[] {
       const long = pointDistance(mouth, tip);
       return long > 2 * DRILL_SHORT ? [pointBetween(tip, mouth, DRILL_SHORT / long)] : [];
     });
+  return [...stated, ...tips];
 }
 
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
@@ -193,7 +222,9 @@ function cutWords(cut: Piece["cut"]): string {
 
 /** What the same outline is cut from besides, in one line: "and 2 interfacing, 2 lining". */
 function alsoWords({ cutting: { also = [] } }: Panel): string[] {
-  return also.length === 0 ? [] : [`and ${also.map(({ material, count }) => `${count} ${material}`).join(", ")}`];
+  return also.length === 0
+    ? []
+    : [`and ${also.map(({ material, count, note }) => `${count} ${material}${note ? `, ${note}` : ""}`).join("; ")}`];
 }
 
 function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {

@@ -23,6 +23,8 @@ export interface CutPlan {
   readonly opening: OpeningCut | null;
   /** The zip is set into the side, whose seams then carry its allowance. */
   readonly zipAtSide: boolean;
+  /** What keeps an edge that is in no seam: nothing where it is overlocked, bound or left raw, else it is turned. */
+  readonly freeEdge: Mm;
   /** Marks the finishes ask for. */
   readonly marks: readonly NotchPlace[];
   readonly job: { readonly name: string; readonly wearer: string; readonly date: string; readonly version: string };

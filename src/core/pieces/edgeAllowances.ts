@@ -10,6 +10,7 @@ export const edgeKey = (panel: Panel, edge: Edge): string => `${panel.id}.${edge
 
 /** The kind of allowance an edge takes by what it is. */
 function kindOf(panel: Panel, edge: Edge, zipAtSide: boolean): AllowanceKind {
+  if (edge.sewnAs) return edge.sewnAs;
   if (panel.cutting.sewn?.all) return panel.cutting.sewn.all;
   const { allowance } = EDGE_ROLES[edge.role];
   if (allowance === "side") return zipAtSide ? "zip" : "side";
@@ -23,11 +24,19 @@ const singleOf = (panel: Panel, edge: Edge, { allowances: { edges } }: CutPlan):
   edges[edgeKey(panel, edge)] ?? edges[`${panel.is.leftOf ?? panel.id}.${edge.id}`];
 
 /** What is cut beyond one edge by what it is, before its seam has a say. */
-function allowanceOf(panel: Panel, edge: Edge, opens: OpensOn | undefined, plan: CutPlan): EdgeAllowance {
+function allowanceOf(
+  panel: Panel,
+  edge: Edge,
+  opens: OpensOn | undefined,
+  isFree: boolean,
+  plan: CutPlan,
+): EdgeAllowance {
   const { widths } = plan.allowances;
   const single = singleOf(panel, edge, plan);
   if (EDGE_ROLES[edge.role].allowance === "none") return flat(edge, 0);
   if (single) return running(edge, single);
+  if (edge.beyond !== undefined) return flat(edge, edge.beyond, edge.beyond === 0);
+  if (isFree) return flat(edge, plan.freeEdge, true);
   if (opens) return openingAllowance(edge, widths.crotch, opens);
   // A facing ends at the opening as wide as the panel it faces.
   if (panel.is.component === "part" && edge.role === "crotch" && plan.opening?.root === panel.is.root)
@@ -39,7 +48,22 @@ function allowanceOf(panel: Panel, edge: Edge, opens: OpensOn | undefined, plan:
   return flat(edge, kind === "zip" ? Math.max(widths.zip, widths.side) : widths[kind]);
 }
 
-const flat = (edge: Edge, width: Mm): EdgeAllowance => ({ edge, width: () => width, widest: width, mirrored: false });
+const flat = (edge: Edge, width: Mm, isFree = false): EdgeAllowance => ({
+  edge,
+  width: () => width,
+  widest: width,
+  surplus: 0,
+  isFree,
+  mirrored: false,
+});
+
+/** The allowance with the edge's surplus beyond it. */
+function withSurplus(allowance: EdgeAllowance): EdgeAllowance {
+  const surplus = allowance.edge.surplus?.mm ?? 0;
+  if (surplus === 0) return allowance;
+  const { width, widest } = allowance;
+  return { ...allowance, surplus, width: (along) => width(along) + surplus, widest: widest + surplus };
+}
 
 /** A width that runs evenly from one end of the edge to the other. */
 function running(edge: Edge, [from, to]: Running): EdgeAllowance {
@@ -48,6 +72,8 @@ function running(edge: Edge, [from, to]: Running): EdgeAllowance {
     edge,
     width: (along) => from + ((to - from) * along) / whole,
     widest: Math.max(from, to),
+    surplus: 0,
+    isFree: false,
     mirrored: false,
   };
 }
@@ -59,7 +85,7 @@ function openingAllowance(edge: Edge, usual: Mm, opens: OpensOn): EdgeAllowance 
     const below = Math.min(1, Math.max(0, (from - along) / ZIP_TAPER));
     return opens.width + (usual - opens.width) * below;
   };
-  return { edge, width, widest: Math.max(opens.width, usual), mirrored: false };
+  return { edge, width, widest: Math.max(opens.width, usual), surplus: 0, isFree: false, mirrored: false, opens };
 }
 
 /** An edge whose allowance a seam may set: it has one width of its own, which nobody has set apart. */
@@ -106,13 +132,24 @@ export function edgeAllowances(
 ): ReadonlyMap<string, EdgeAllowance> {
   const all = new Map<string, EdgeAllowance>();
   const settable = new Map<string, Settable>();
+  const sewn = new Set(
+    seams.flatMap((seam) => [...seam.walkA, ...seam.walkB]).map((ref) => `${ref.panel}.${ref.edge}`),
+  );
   for (const panel of panels)
     for (const edge of panel.edges) {
       const key = edgeKey(panel, edge);
-      const allowance = allowanceOf(panel, edge, opened.get(key), plan);
+      // A part's edge in no seam is only kept from fraying; strips are folded in all round.
+      const isFree =
+        panel.is.component === "part" && edge.role === "style" && !panel.cutting.sewn?.all && !sewn.has(key);
+      const allowance = allowanceOf(panel, edge, opened.get(key), isFree, plan);
       all.set(key, allowance);
       const apart = singleOf(panel, edge, plan) !== undefined;
-      const fixed = allowance.mirrored || opened.has(key) || EDGE_ROLES[edge.role].allowance === "none";
+      const fixed =
+        allowance.mirrored ||
+        allowance.isFree ||
+        edge.beyond !== undefined ||
+        opened.has(key) ||
+        EDGE_ROLES[edge.role].allowance === "none";
       if (!apart && !fixed) settable.set(key, { edge, width: allowance.widest });
     }
   const widthAt = (ref: EdgeRef): Mm | undefined => settable.get(`${ref.panel}.${ref.edge}`)?.width;
@@ -140,6 +177,7 @@ export function edgeAllowances(
       }
     }
   for (const [key, { edge, width }] of settable) all.set(key, { ...flat(edge, width) });
+  for (const [key, allowance] of all) all.set(key, withSurplus(allowance));
   for (const panel of panels)
     panel.edges.forEach((edge, i) => {
       if (edge.role !== "dart") return;

@@ -3,5 +3,6 @@ export * from "./seams";
 export { cutPieces } from "./cutPieces";
 export { type HemCut, type OpeningCut } from "./cutPlan";
 export { pathTurn } from "./offset";
+export { endWords } from "./signs";
 export { rollSeam } from "./roll";
 export { layTape, onOutline } from "./layTape";

@@ -53,24 +53,67 @@ function placeOn(panels: readonly Panel[], walk: readonly EdgeRef[], distance: M
 const isBand = (panels: readonly Panel[], { walkA }: Seam): boolean =>
   walkA.some((ref) => panelById(panels, ref.panel).is.part === "waistband");
 
-/** A strip on the waist is marked where the seams of the waist meet it, double at the centre back. */
-function bandMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
+/** A mark nearer than this to another says nothing more. */
+const APART: Mm = 15;
+/** A stretch of waist shorter than this gets no mark in its middle. */
+const LEAST_MIDDLE: Mm = 90;
+
+/**
+ * What is sewn to the waist is marked where the seams and the closed darts of the waist meet it, and with it each
+ * panel's middle; double at the centre back of a strip.
+ */
+function waistMarks(panels: readonly Panel[], seam: Seam): NotchPlace[] {
   const places: NotchPlace[] = [];
-  let reached = 0;
-  const mark = (distance: Mm, kind: Notch["kind"]): void =>
-    void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id, twin: seam.twin });
+  const { twin } = seam;
+  const onA = (distance: Mm, kind: Notch["kind"]): void =>
+    void places.push({ ...placeOn(panels, seam.walkA, distance), kind, pairs: seam.id, twin });
+  const strip = isBand(panels, seam);
   const ends = [seam.walkB[0], seam.walkB.at(-1)].map(
     (ref) => ref !== undefined && isOf(panelById(panels, ref.panel), "back"),
   );
   // The half of each leg starts or ends at the centre back; a stretch of the back alone starts there or at the side.
   const whole = ends[0] !== ends[1];
-  if (whole && ends[0] && seam.leg === "right") mark(0, "double");
+  if (strip && whole && ends[0] && seam.leg === "right") onA(0, "double");
+  const ratio = seam.ratio === 0 ? 1 : seam.ratio;
+  let [reached, from] = [0, 0];
+  const bounds: Mm[] = [];
   seam.walkB.forEach((ref, i) => {
-    reached += seam.ratio === 0 ? 0 : refLength(panels, ref) / seam.ratio;
+    reached += refLength(panels, ref);
     const next = seam.walkB[i + 1];
-    if (next ? next.panel !== ref.panel : seam.leg === "right") mark(reached, "single");
+    if (next ? true : strip && seam.leg === "right") onA(reached / ratio, "single");
+    if (next) bounds.push(reached);
+    if (next && next.panel === ref.panel) return;
+    // One panel's stretch is walked: its middle is marked on both.
+    const middle = (from + reached) / 2;
+    if (reached - from > LEAST_MIDDLE && bounds.every((at) => Math.abs(at - middle) > APART)) {
+      onA(middle / ratio, "single");
+      places.push({ ...placeOn(panels, seam.walkB, middle), kind: "single", pairs: seam.id, twin });
+    }
+    from = reached;
   });
   return places;
+}
+
+/** Rings and cuffs are quartered. */
+const QUARTERS: readonly number[] = [0.25, 0.5, 0.75];
+const isRound = (panels: readonly Panel[], { walkA, walkB }: Seam): boolean =>
+  [...walkA, ...walkB].some((ref) => {
+    const { is, worn } = panelById(panels, ref.panel);
+    return (is.part === "cuff" && ref.edge === "sewn") || (worn?.ring !== undefined && ref.edge === "top");
+  });
+
+/** Where fullness ends and a plain seam goes on: the place is marked on both sides. */
+function fullnessEnds(seams: readonly Seam[], seam: Seam): readonly (readonly [Mm, Mm])[] {
+  const goesOn = seams.some(
+    (other) =>
+      other !== seam &&
+      other.by === seam.by &&
+      other.how === "equal" &&
+      other.walkA[0] !== undefined &&
+      other.walkA[0].panel === seam.walkA.at(-1)?.panel &&
+      other.walkB[0]?.panel === seam.walkB.at(-1)?.panel,
+  );
+  return goesOn ? [[seam.lengthA, seam.lengthB]] : [];
 }
 
 /**
@@ -85,11 +128,14 @@ export function notchPlaces(
   asked: readonly NotchPlace[] = [],
 ): NotchPlace[] {
   const places = seams.flatMap((seam): NotchPlace[] => {
-    if (seam.kind === "waist" && isBand(panels, seam)) return bandMarks(panels, seam);
+    if (seam.kind === "waist") return waistMarks(panels, seam);
     const kind = seam.kind === "centre" && seam.root === "back" ? "double" : "single";
     const distances: readonly (readonly [Mm, Mm])[] =
-      seam.how === "gathered" || seam.how === "pleated"
-        ? [0.25, 0.5, 0.75].map((share) => [share * seam.lengthA, share * seam.lengthB] as const)
+      seam.how === "gathered" || seam.how === "pleated" || isRound(panels, seam)
+        ? [
+            ...QUARTERS.map((share) => [share * seam.lengthA, share * seam.lengthB] as const),
+            ...fullnessEnds(seams, seam),
+          ]
         : marksOf(seam).map((distance) => [distance, distance] as const);
     return distances.flatMap(([a, b]) =>
       (

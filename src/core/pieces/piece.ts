@@ -1,4 +1,4 @@
-import { type EdgeRole, type Material, type Panel, type Identity } from "../pattern";
+import { type AlsoCut, type EdgeRole, type Material, type Panel, type PanelWord, type Identity } from "../pattern";
 import type { Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -22,6 +22,18 @@ export interface PieceEdge {
   readonly length: Mm;
   readonly allowance: Mm;
   readonly allowanceEnd?: Mm;
+  /** Cut beyond the allowance, to be trimmed; absent where there is none. */
+  readonly surplus?: Mm;
+  /** It is in no seam; what it has only keeps it from fraying. */
+  readonly isFree?: true;
+  /** Where its allowance runs from one width to another: what lies at its start and at its end. */
+  readonly ends?: readonly [string, string];
+}
+
+/** What is drawn and written on a piece besides its lines: folds, the way up, side and centre, what is trimmed. */
+export interface PieceSigns {
+  readonly lines: readonly (readonly Point[])[];
+  readonly words: readonly PanelWord[];
 }
 
 /** Something to cut: seam line, cut line, how many and from what. */
@@ -32,7 +44,7 @@ export interface Piece {
   readonly panel: Panel;
   readonly material: Material;
   /** The same outline cut again from other cloth: lining, interfacing, a second layer. */
-  readonly alsoCut: readonly { readonly material: Material; readonly count: number }[];
+  readonly alsoCut: readonly AlsoCut[];
   readonly cut: {
     readonly count: number;
     readonly pairs: boolean;
@@ -43,6 +55,9 @@ export interface Piece {
   readonly cutLine: readonly Point[];
   readonly edges: readonly PieceEdge[];
   readonly grain: readonly [Point, Point];
+  /** Where surplus is trimmed off: the edges' cut lines without it. */
+  readonly trims: readonly (readonly Point[])[];
+  readonly signs: PieceSigns;
   readonly notches: readonly Notch[];
   /** Places inside the piece that are marked through the cloth: a centimetre short of every dart's tip. */
   readonly drills: readonly Point[];

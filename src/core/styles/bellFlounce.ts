@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { garmentLengthSchema, levelSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { BAND_AND_ZIP, flaredFromKnee } from "./sums";
 
-export const bellFlounce: Style = {
+export const bellFlounce = defineStyle((on) => ({
   id: "bell-flounce",
   label: "Bell with flounce",
   note: "Close to the knee, cut off a little below it, and a full circle from there to the floor.",
@@ -28,9 +28,13 @@ export const bellFlounce: Style = {
   // The start belongs to the flounce; the leg itself turns at the knee.
   feeds: { "shape-leg.start": "none" },
   autos: {
-    ...flaredFromKnee(50, 40),
+    ...flaredFromKnee(on.mm(50), on.mm(40)),
     "flounce.start": ({ waistToKnee }) =>
-      quantity(waistToKnee.mm + 80, say`knee ${waistToKnee.mm} + ${80}`, { waistToKnee }),
+      quantity(waistToKnee.mm + on.mm(80), say`knee ${waistToKnee.mm} + ${on.mm(80)}`, { waistToKnee }),
   },
-  finish: { ...BAND_AND_ZIP, waist: { kind: "contour-band", depth: "50 mm", sits: "cut" }, hem: { kind: "rolled" } },
-};
+  finish: {
+    ...BAND_AND_ZIP,
+    waist: { kind: "contour-band", depth: on.length(50), sits: "cut" },
+    hem: { kind: "rolled" },
+  },
+}));

@@ -1,16 +1,16 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { bentKnee } from "./sums";
 
-export const cigarette: Style = {
+export const cigarette = defineStyle((on) => ({
   id: "cigarette",
   label: "Cigarette",
   note: "A high waist and a leg that tapers to the ankle, measured with the knee bent.",
   school: "proportional",
   // The usual crotch depth and 50, read from a waist line 50 higher: the crotch stays where it is on the body.
-  rules: { level: { high: "50 mm" } },
+  rules: { level: { high: on.length(50) } },
   params: z.strictObject({
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
     knee: autoLengthSchema.optional().describe("Finished girth of one leg at the knee."),
@@ -23,19 +23,19 @@ export const cigarette: Style = {
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { length: "ankle" },
   autos: {
-    "shape-leg.knee": bentKnee(40),
+    "shape-leg.knee": bentKnee(on.mm(40)),
     "shape-leg.hem": ({ ankle, heel }) =>
       quantity(
-        Math.max(ankle.mm + 60, heel.mm + 10),
-        say`the larger of ankle ${ankle.mm} + ${60} and heel ${heel.mm} + ${10}`,
+        Math.max(ankle.mm + on.mm(60), heel.mm + on.mm(10)),
+        say`the larger of ankle ${ankle.mm} + ${on.mm(60)} and heel ${heel.mm} + ${on.mm(10)}`,
         { ankle, heel },
       ),
   },
   finish: {
-    waist: { kind: "contour-band", depth: "50 mm", sits: "cut" },
+    waist: { kind: "contour-band", depth: on.length(50), sits: "cut" },
     fastening: { kind: "zip-side", length: "auto" },
     pockets: [],
     inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
-};
+}));

@@ -1,9 +1,9 @@
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 
-export const culotte: Style = {
+export const culotte = defineStyle(() => ({
   id: "culotte",
   label: "Culotte",
   note: "Straight down from hip and crotch point to half-way between knee and ankle, roomy, hip-wide at the waist.",
@@ -28,4 +28,4 @@ export const culotte: Style = {
     inside: "undecided",
     hem: { kind: "turned", depth: "auto" },
   },
-};
+}));

@@ -1,10 +1,10 @@
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { garmentLengthSchema, levelSchema } from "../moves";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { BAND_AND_ZIP, flaredFromKnee } from "./sums";
 
-export const flare: Style = {
+export const flare = defineStyle((on) => ({
   id: "flare",
   label: "Flare",
   note: "Close to the knee, and out on all four edges from there to the hem.",
@@ -21,6 +21,6 @@ export const flare: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
-  autos: flaredFromKnee(50, 60),
-  finish: { ...BAND_AND_ZIP, waist: { kind: "facing", depth: "50 mm" } },
-};
+  autos: flaredFromKnee(on.mm(50), on.mm(60)),
+  finish: { ...BAND_AND_ZIP, waist: { kind: "facing", depth: on.length(50) } },
+}));

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle, type Style } from "./style";
 
-export const frontSlit: Style = {
+export const frontSlit = defineStyle((on) => ({
   id: "front-slit",
   label: "Front slit",
   note: "Straight, hip-wide, with one front split down the crease and buttoned from waist to hem.",
@@ -26,16 +26,16 @@ export const frontSlit: Style = {
     ["knee", "hem"].map((param) => [
       `shape-leg.${param}`,
       ({ knee }: Parameters<Style["autos"][string]>[0]) => {
-        const ease = knee.net ? 40 : 0;
+        const ease = knee.net ? on.mm(40) : 0;
         return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
       },
     ]),
   ),
   finish: {
-    waist: { kind: "casing", depth: "50 mm", elastic: "waist-less" },
+    waist: { kind: "casing", depth: on.length(50), elastic: "waist-less" },
     fastening: { kind: "none" },
     pockets: [],
     inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
-};
+}));

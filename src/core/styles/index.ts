@@ -10,14 +10,14 @@ import { pleated } from "./pleated";
 import { sideFullness } from "./sideFullness";
 import { straight } from "./straight";
 import { registry } from "../registry";
-import type { Style } from "./style";
+import type { Tape } from "../units";
+import type { Style, StyleOnTapes } from "./style";
 import { sweat } from "./sweat";
 import { yokeFlare } from "./yokeFlare";
 
 export type { MoveEntry, Style } from "./style";
 
-/** Every style there is, by id. */
-export const STYLES = registry<Style>([
+const ALL: readonly StyleOnTapes[] = [
   straight,
   cigarette,
   palazzo,
@@ -31,4 +31,12 @@ export const STYLES = registry<Style>([
   frontSlit,
   yokeFlare,
   culotte,
-]);
+];
+
+/** Every style there is, by id; its own lengths are those of metric work. */
+export const STYLES = registry<Style>(ALL.map((style) => style.cm));
+
+const IN_INCHES = registry<Style>(ALL.map((style) => style.in));
+
+/** A style with its own lengths as a maker on this tape would say them; undefined where there is none of that id. */
+export const styleOn = (id: string, tape: Tape): Style | undefined => (tape === "in" ? IN_INCHES : STYLES)[id];

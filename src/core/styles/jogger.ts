@@ -1,15 +1,15 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { CASED } from "./sums";
 
-export const jogger: Style = {
+export const jogger = defineStyle((on) => ({
   id: "jogger",
   label: "Jogger",
   note: "Hip-wide on a drawn-up casing, narrowed to the ankle and gathered into a cuff.",
   school: "proportional",
-  rules: { waist: { shaping: "hipWide" }, ease: { front: "15 mm", back: "15 mm" } },
+  rules: { waist: { shaping: "hipWide" }, ease: { front: on.length(15), back: on.length(15) } },
   params: z.strictObject({
     hemGirth: autoLengthSchema.optional().describe("Hem of one leg before it is gathered into the cuff."),
     cuff: autoLengthSchema.optional().describe("Depth of the cuff, which comes off the length."),
@@ -24,22 +24,22 @@ export const jogger: Style = {
   defaults: { length: "ankle" },
   autos: {
     "shape-leg.knee": ({ knee }) => {
-      const ease = knee.net ? 80 : 0;
+      const ease = knee.net ? on.mm(80) : 0;
       return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
     },
     // The foot has to pass the leg as well as the cuff.
     "shape-leg.hem": ({ ankle, heel }) =>
       quantity(
-        Math.max(1.35 * ankle.mm, heel.mm + 10),
-        say`the larger of 1.35 x ankle ${ankle.mm} and heel ${heel.mm} + ${10}`,
+        Math.max(1.35 * ankle.mm, heel.mm + on.mm(10)),
+        say`the larger of 1.35 x ankle ${ankle.mm} and heel ${heel.mm} + ${on.mm(10)}`,
         { ankle, heel },
       ),
-    "casing.depth": () => quantity(40, say`the style's own: ${40}`),
+    "casing.depth": () => quantity(on.mm(40), say`the style's own: ${on.mm(40)}`),
   },
   finish: {
     ...CASED,
     waist: { kind: "cut-on-casing", elastic: "waist-less", drawstring: true },
     pockets: [{ kind: "slant" }],
-    hem: { kind: "cuff", depth: "60 mm" },
+    hem: { kind: "cuff", depth: on.length(60) },
   },
-};
+}));

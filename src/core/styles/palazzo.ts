@@ -1,15 +1,15 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { BAND_AND_ZIP } from "./sums";
 
-export const palazzo: Style = {
+export const palazzo = defineStyle((on) => ({
   id: "palazzo",
   label: "Palazzo",
   note: "A wide leg that falls straight from hip and crotch point, then is slashed up the crease and spread.",
   school: "proportional",
-  rules: { ease: { front: "10 mm", back: "10 mm" } },
+  rules: { ease: { front: on.length(10), back: on.length(10) } },
   params: z.strictObject({
     fall: z
       .enum(["straight", "turned"])
@@ -28,8 +28,8 @@ export const palazzo: Style = {
   ],
   defaults: { fall: "straight" },
   autos: {
-    "shape-leg.out": () => quantity(-38, say`the style's own: in ${38} on each edge`),
-    "spread.hemSpread": () => quantity(240, say`the style's own: ${240} a panel in two equal gaps`),
+    "shape-leg.out": () => quantity(on.mm(-38), say`the style's own: in ${on.mm(38)} on each edge`),
+    "spread.hemSpread": () => quantity(on.mm(240), say`the style's own: ${on.mm(240)} a panel in two equal gaps`),
   },
   finish: { ...BAND_AND_ZIP, pockets: [{ kind: "slant" }] },
-};
+}));

@@ -1,15 +1,15 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { ankleAnd, bentKnee, CASED } from "./sums";
 
-export const paperBag: Style = {
+export const paperBag = defineStyle((on) => ({
   id: "paper-bag",
   label: "Paper-bag",
   note: "Hip-wide, drawn up by elastic under a frill, and tapered to the ankle.",
   school: "proportional",
-  rules: { waist: { shaping: "hipWide" }, ease: { front: "15 mm", back: "15 mm" } },
+  rules: { waist: { shaping: "hipWide" }, ease: { front: on.length(15), back: on.length(15) } },
   params: z.strictObject({
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
     frill: autoLengthSchema.optional().describe("How far the frill stands above the channel."),
@@ -24,10 +24,10 @@ export const paperBag: Style = {
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { length: "ankle" },
   autos: {
-    "shape-leg.knee": bentKnee(100),
-    "shape-leg.hem": ankleAnd(140),
-    "casing.frill": () => quantity(45, say`the style's own: ${45}`),
-    "casing.depth": () => quantity(35, say`the style's own: ${35}`),
+    "shape-leg.knee": bentKnee(on.mm(100)),
+    "shape-leg.hem": ankleAnd(on.mm(140)),
+    "casing.frill": () => quantity(on.mm(45), say`the style's own: ${on.mm(45)}`),
+    "casing.depth": () => quantity(on.mm(35), say`the style's own: ${on.mm(35)}`),
   },
-  finish: { ...CASED, pockets: [{ kind: "patch" }], belt: { width: "40 mm" } },
-};
+  finish: { ...CASED, pockets: [{ kind: "patch" }], belt: { width: on.length(40) } },
+}));

@@ -1,15 +1,15 @@
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { garmentLengthSchema, levelSchema } from "../moves";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { ankleAnd, BAND_AND_ZIP, bentKnee } from "./sums";
 
-export const pleated: Style = {
+export const pleated = defineStyle((on) => ({
   id: "pleated",
   label: "Pleated",
   note: "Two pleats in each front that run out at the knee, and a leg that narrows to the ankle.",
   school: "proportional",
-  rules: { ease: { front: "10 mm", back: "10 mm" } },
+  rules: { ease: { front: on.length(10), back: on.length(10) } },
   params: z.strictObject({
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg."),
     depth: autoLengthSchema.optional().describe("Depth of one pleat."),
@@ -26,7 +26,7 @@ export const pleated: Style = {
     { id: "m3", move: "pleats", on: true, params: {} },
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
-  defaults: { count: 2, depth: "30 mm", run: "knee" },
-  autos: { "shape-leg.knee": bentKnee(90), "shape-leg.hem": ankleAnd(150) },
+  defaults: { count: 2, depth: on.length(30), run: "knee" },
+  autos: { "shape-leg.knee": bentKnee(on.mm(90)), "shape-leg.hem": ankleAnd(on.mm(150)) },
   finish: { ...BAND_AND_ZIP, fastening: { kind: "fly", length: "auto" }, pockets: [{ kind: "slant" }] },
-};
+}));

@@ -1,17 +1,15 @@
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { BAND_AND_ZIP, straightLeg } from "./sums";
 
-const leg = straightLeg(0.8, 60);
-
-export const sideFullness: Style = {
+export const sideFullness = defineStyle((on) => ({
   id: "side-fullness",
   label: "Side fullness",
   note: "Plain in front and behind, with one full panel let in at each side from above the hip to the hem.",
   school: "proportional",
-  rules: { ease: { front: "20 mm", back: "20 mm" } },
+  rules: { ease: { front: on.length(20), back: on.length(20) } },
   params: z.strictObject({
     fullness: z.number().min(1).max(4).optional().describe("Length of the panel's top to the seam it is set into."),
     hemGirth: autoLengthSchema.optional().describe("Finished hem of one leg with the panel; beats the fullness."),
@@ -23,6 +21,6 @@ export const sideFullness: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
     { id: "m3", move: "side-panel", on: true, params: {} },
   ],
-  autos: { "shape-leg.knee": leg, "shape-leg.hem": leg },
+  autos: { "shape-leg.knee": straightLeg(0.8, on.mm(60)), "shape-leg.hem": straightLeg(0.8, on.mm(60)) },
   finish: BAND_AND_ZIP,
-};
+}));

@@ -1,12 +1,10 @@
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { BAND_AND_ZIP, straightLeg } from "./sums";
 
-const leg = straightLeg(0.8, 60);
-
-export const straight: Style = {
+export const straight = defineStyle((on) => ({
   id: "straight",
   label: "Straight",
   note: "One width from knee to hem: the plainest trousers, and the leg other styles start from.",
@@ -21,6 +19,6 @@ export const straight: Style = {
     { id: "m2", move: "set-length", on: true, params: {} },
   ],
   feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth" },
-  autos: { "shape-leg.knee": leg, "shape-leg.hem": leg },
+  autos: { "shape-leg.knee": straightLeg(0.8, on.mm(60)), "shape-leg.hem": straightLeg(0.8, on.mm(60)) },
   finish: BAND_AND_ZIP,
-};
+}));

@@ -2,7 +2,8 @@ import type { z } from "zod";
 import type { BodyMeasures } from "../body";
 import type { Rules, SchoolId } from "../drafting";
 import type { Finish } from "../finish";
-import type { Quantity } from "../units";
+import { usualOn } from "../params";
+import type { Mm, Quantity, Tape } from "../units";
 
 /** One line of a style's recipe, or of a job's worksheet. */
 export interface MoveEntry {
@@ -29,3 +30,23 @@ export interface Style {
   readonly defaults?: Readonly<Record<string, unknown>>;
   readonly finish: Finish;
 }
+
+/** A style's own lengths, stated in millimetres of metric work: what a maker on this tape would say instead. */
+export interface OnTape {
+  /** As a maker writes it. */
+  length(mm: Mm): string;
+  mm(mm: Mm): Mm;
+}
+
+const onTape = (tape: Tape): OnTape => ({
+  mm: (mm) => usualOn(mm, tape),
+  length: (mm) => `${usualOn(mm, tape)} mm`,
+});
+
+/** A style on each tape: the same in all but the lengths it states of its own. */
+export type StyleOnTapes = Readonly<Record<Tape, Style>>;
+
+export const defineStyle = (build: (on: OnTape) => Style): StyleOnTapes => ({
+  cm: build(onTape("cm")),
+  in: build(onTape("in")),
+});

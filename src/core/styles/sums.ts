@@ -37,7 +37,7 @@ export function flaredFromKnee(kneeEase: Mm, out: Mm): Style["autos"] {
 
 /** A straight band 40 deep above the waist, a zip at the centre back, a turned hem, no pockets. */
 export const BAND_AND_ZIP: Style["finish"] = {
-  waist: { kind: "straight-band", depth: "40 mm", sits: "above", overlap: "30 mm" },
+  waist: { kind: "straight-band" },
   fastening: { kind: "zip-centre-back", length: "auto" },
   pockets: [],
   inside: "overlocked",

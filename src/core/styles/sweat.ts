@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { CASED } from "./sums";
 
-export const sweat: Style = {
+export const sweat = defineStyle((on) => ({
   id: "sweat",
   label: "Sweat",
   note: "Loose trousers grown from the block: out at the hip and squared down, the crotch lower, casings cut on at waist and hem.",
@@ -24,8 +24,8 @@ export const sweat: Style = {
   ],
   defaults: { length: "ankle" },
   autos: {
-    "widen-leg.side": () => quantity(25, say`the style's own: ${25} a panel`),
-    "drop-crotch.by": () => quantity(15, say`the style's own: ${15} lower`),
+    "widen-leg.side": () => quantity(on.mm(25), say`the style's own: ${on.mm(25)} a panel`),
+    "drop-crotch.by": () => quantity(on.mm(15), say`the style's own: ${on.mm(15)} lower`),
   },
   finish: { ...CASED, pockets: [{ kind: "in-seam" }] },
-};
+}));

@@ -1,10 +1,10 @@
 import { z } from "zod";
 import { garmentLengthSchema, levelSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
-import type { Style } from "./style";
+import { defineStyle } from "./style";
 import { flaredFromKnee } from "./sums";
 
-export const yokeFlare: Style = {
+export const yokeFlare = defineStyle((on) => ({
   id: "yoke-flare",
   label: "Yoke and flare",
   note: "A yoke with its darts closed instead of a band, close to the calf, and flared from there.",
@@ -24,15 +24,15 @@ export const yokeFlare: Style = {
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
   autos: {
-    ...flaredFromKnee(30, 50),
+    ...flaredFromKnee(on.mm(30), on.mm(50)),
     "shape-leg.start": ({ waistToKnee }) =>
-      quantity(waistToKnee.mm + 120, say`knee ${waistToKnee.mm} + ${120}`, { waistToKnee }),
+      quantity(waistToKnee.mm + on.mm(120), say`knee ${waistToKnee.mm} + ${on.mm(120)}`, { waistToKnee }),
   },
   finish: {
-    waist: { kind: "facing", depth: "50 mm" },
+    waist: { kind: "facing", depth: on.length(50) },
     fastening: { kind: "fly", length: "auto" },
     pockets: [],
     inside: "overlocked",
     hem: { kind: "turned", depth: "auto" },
   },
-};
+}));

@@ -47,7 +47,10 @@ export function badPattern(panels: readonly Panel[], joins: readonly Join[], bac
   const seams = joins
     .filter((join) => join.how === "equal" || join.how === "eased")
     .flatMap((join) => {
-      const off = refsLength(panels, join.a) - refsLength(panels, join.b) - (join.kind === "inseam" ? backShorter : 0);
+      const off =
+        refsLength(panels, join.a) -
+        refsLength(panels, join.b) -
+        (join.kind === "inseam" && join.by === null ? backShorter : 0);
       return Math.abs(off) > 0.5 ? [`${join.label} ${off.toFixed(2)} apart`] : [];
     });
   return [...panels.flatMap(badOutline), ...seams];

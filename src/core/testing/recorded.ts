@@ -46,7 +46,7 @@ export function record(name: string, job: unknown, derived: Derived | DeriveFaul
     const refused = derived.errors.map((e) => e.path);
     return { name, job, refused, block: [], panels: [], sewn: [], seams: [], readings: {} };
   }
-  const { easeProfile: _profile, ...readings } = derived.readings;
+  const { easeProfile: _profile, creaseHalves: _halves, halfGirths: _girths, ...readings } = derived.readings;
   return {
     name,
     job,

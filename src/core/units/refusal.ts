@@ -6,43 +6,51 @@ import type { Sentence } from "./told";
 export interface Complaint {
   readonly path: string;
   readonly says: Sentence;
-  /** The number nearest to what was asked that works. */
-  readonly nearest?: Mm;
+  /** Where less was asked than works: the least that does. */
+  readonly least?: Mm;
+  /** Where more was asked than works: the most that does. */
+  readonly most?: Mm;
 }
 
-interface RefusalOptions {
-  /** The number nearest to what was asked that works. */
-  readonly nearest?: Mm;
+/** The number nearest to what was asked that works; undefined where none is known. */
+export const nearestOf = ({ least, most }: Pick<Complaint, "least" | "most">): Mm | undefined => most ?? least;
+
+interface RefusalOptions extends Pick<Complaint, "least" | "most"> {
   /** What was written could not be read at all. */
   readonly unreadable?: boolean;
 }
 
 /** What cannot be made as asked. `path` names the field: within a move its parameter, elsewhere the place in the job. */
 export class Refusal extends Error implements Complaint {
-  readonly nearest?: Mm;
+  readonly least?: Mm;
+  readonly most?: Mm;
   readonly unreadable: boolean;
 
   constructor(
     readonly path: string,
     readonly says: Sentence,
-    { nearest, unreadable = false }: RefusalOptions = {},
+    { least, most, unreadable = false }: RefusalOptions = {},
   ) {
     super(tell(says, "cm"));
     this.name = "Refusal";
     this.unreadable = unreadable;
-    if (nearest !== undefined) this.nearest = nearest;
+    if (least !== undefined) this.least = least;
+    if (most !== undefined) this.most = most;
   }
 
   /** The same refusal, its place named from further out. */
   at(path: string): Refusal {
-    return new Refusal(path, this.says, {
-      unreadable: this.unreadable,
-      ...(this.nearest !== undefined && { nearest: this.nearest }),
-    });
+    return new Refusal(path, this.says, { unreadable: this.unreadable, ...limitsOf(this) });
   }
 
   get complaint(): Complaint {
-    const { path, says, nearest } = this;
-    return { path, says, ...(nearest !== undefined && { nearest }) };
+    const { path, says } = this;
+    return { path, says, ...limitsOf(this) };
   }
 }
+
+/** What of a complaint says which numbers work. */
+export const limitsOf = ({ least, most }: Pick<Complaint, "least" | "most">): Pick<Complaint, "least" | "most"> => ({
+  ...(least !== undefined && { least }),
+  ...(most !== undefined && { most }),
+});

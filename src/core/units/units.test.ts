@@ -151,8 +151,8 @@ describe("sentences on the maker's tape", () => {
   });
 
   test("a refusal keeps its sentence when its place is named from further out", () => {
-    const refusal = new Refusal("gap", say`At most ${600}.`, { nearest: 600 }).at("moves.2.params.gap");
-    expect(refusal.complaint).toEqual({ path: "moves.2.params.gap", says: say`At most ${600}.`, nearest: 600 });
+    const refusal = new Refusal("gap", say`At most ${600}.`, { most: 600 }).at("moves.2.params.gap");
+    expect(refusal.complaint).toEqual({ path: "moves.2.params.gap", says: say`At most ${600}.`, most: 600 });
     expect(refusal.message).toBe("At most 60.0 cm.");
   });
 

@@ -15,6 +15,32 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
         strokeLinejoin="round"
       />
       <PanelView panel={piece.panel} />
+      {piece.trims.map((t, i) => (
+        <path
+          key={`t${i}`}
+          d={pointsData(t)}
+          fill="none"
+          stroke="var(--text)"
+          strokeWidth={1.3}
+          strokeDasharray="9 3 2 3"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      {piece.signs.lines.map((l, i) => (
+        <path
+          key={`s${i}`}
+          d={pointsData(l)}
+          fill="none"
+          stroke="var(--text)"
+          strokeWidth={1.1}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      {piece.signs.words.map(({ text, at }, i) => (
+        <text key={`w${i}`} x={at[0]} y={at[1]} fontSize={11} fill="var(--text)">
+          {text}
+        </text>
+      ))}
       {piece.drills.map(([x, y], i) => (
         <circle
           key={i}

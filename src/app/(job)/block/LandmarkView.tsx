@@ -1,6 +1,6 @@
 "use client";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { OWN_LANDMARKS, OWN_WORDS, type OwnLandmark, type OwnPanelLandmarks } from "@/core/drafting";
+import { OWN_LANDMARKS, OWN_WORDS, snappedPlace, type OwnLandmark, type OwnPanelLandmarks } from "@/core/drafting";
 import type { FoundOutline } from "@/core/files/bringIn";
 import { pointsData } from "@/ui/table/layout";
 
@@ -26,6 +26,11 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
   const unit = height / 560;
   const move = (name: OwnLandmark, x: number, y: number): void =>
     onChange({ ...marks, [name]: [Math.round(x * 10) / 10, Math.round(y * 10) / 10] });
+  /** Let go within 3 mm of a corner, a place that belongs to one lies on it. */
+  const letGo = (name: OwnLandmark | null): void => {
+    setHeld(null);
+    if (name) onChange({ ...marks, [name]: [...snappedPlace(outline.path, name, marks[name])] });
+  };
 
   function place(event: PointerEvent): void {
     const matrix = svg.current?.getScreenCTM();
@@ -58,7 +63,7 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
         viewBox={`${left} ${top} ${width} ${height}`}
         style={{ width: "100%", height: 440, background: "var(--table)", touchAction: "none" }}
         onPointerMove={place}
-        onPointerUp={() => setHeld(null)}
+        onPointerUp={() => letGo(held)}
       >
         <path d={pointsData(outline.points, true)} fill="none" stroke={color} strokeWidth={1.8 * unit} />
         {outline.darts.map((d, i) => (

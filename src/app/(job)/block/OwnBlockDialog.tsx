@@ -232,6 +232,7 @@ function tryOut(
     return fail("Choose which outline is the front and which the back.");
   const panel = (o: FoundOutline): OwnBlock["panels"]["front"] => ({
     path: outlineData(o.path),
+    ...(o.notches.length > 0 && { notches: o.notches.slice(0, 60).map(([x, y]): [number, number] => [x, y]) }),
     ...(o.darts.length > 0
       ? { darts: o.darts.map((d) => d.map((p) => [...p])) as OwnBlock["panels"]["front"]["darts"] }
       : {}),

@@ -82,7 +82,7 @@ function Rule({ row }: { readonly row: RuleRow }) {
       <RuleControl row={row} value={value} />
       {changed ? (
         <div style={{ color: "var(--quiet)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}>
-          {changed.by === "style" ? "The style’s; " : ""}the school has {words(preset)}.{" "}
+          {changed.by === "style" ? "The style’s; " : ""}the school’s: {words(preset)}.{" "}
           {changed.by === "maker" ? (
             <Quiet onPress={() => changeJob((draft) => setRule(draft, row.path, undefined))}>Put back</Quiet>
           ) : null}

@@ -26,21 +26,17 @@ const rulePaths = (job: Job): string[] =>
     typeof values === "object" ? Object.keys(values).map((key) => `${group}.${key}`) : [group],
   );
 
-/**
- * What the proof finds, and should: a construction whose crotch seam is too short for the wearer it is tried on, a band
- * that does not pass the hip, and closures that are asked for.
- */
+/** What the proof finds, and should: a band that does not pass the hip, closures that are asked for, a leg meant to bunch. */
 const FAULTS: Readonly<Record<string, readonly string[]>> = {
-  palazzo: ["crotch-length"],
-  bell: ["crotch-length"],
-  "folded-front": ["crotch-length"],
-  "circle-flounce": ["crotch-length"],
-  "side-panels": ["crotch-length"],
   // Cut to the body's waist without an opening: exactly what has to be caught.
   "paper-bag": ["pull-on"],
   // Their closure is asked for.
   "bandless-flare": ["pull-on"],
-  "stretch-wide": ["pull-on", "crotch-length"],
+  "stretch-wide": ["pull-on"],
+  // Longer than the floor on purpose, and marked so.
+  "high-cigarette": ["floor-clearance"],
+  // The back's inch lies at the hip line alone: a corner, marked so.
+  jogger: ["hip-corner"],
 };
 /** How much shorter the back inseam is where the block was brought in. */
 const BACK_SHORTER: Readonly<Record<string, number>> = { "loose-sweat": 4.1 };
@@ -112,11 +108,19 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   "paper-bag": ["pull-on"],
   "bandless-flare": ["pull-on"],
   "stretch-wide": ["pull-on"],
+  // Set in inches for one wearer, it lies on the floor under shorter ones.
+  "high-cigarette Slim": ["floor-clearance"],
+  "high-cigarette Middle": ["floor-clearance"],
+  "folded-front Slim": ["floor-clearance"],
   // A very full hip over a slim knee is an abrupt curve whatever one does; its thigh fills the leg.
-  "high-cigarette Full": ["hip-corner", "thigh-ease"],
+  "high-cigarette Full": ["hip-corner", "floor-clearance"],
+  jogger: ["hip-corner"],
 };
 /** With every remedy pressed: what is left for the maker. */
-const LEFT: Readonly<Record<string, readonly string[]>> = { "high-cigarette Full": ["hip-corner"] };
+const LEFT: Readonly<Record<string, readonly string[]>> = {
+  "high-cigarette Full": ["hip-corner"],
+  ...Object.fromEntries(FOUR_BODIES.map(({ name }) => [`jogger ${name}`, ["hip-corner"]])),
+};
 /** A frilled ring cut to the body's waist has darts under it as well: two presses. */
 const PRESSES = 4;
 

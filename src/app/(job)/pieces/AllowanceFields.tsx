@@ -2,6 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { ALLOWANCE_SETS, type AllowanceSetId } from "@/core/finish";
+import { endWords } from "@/core/pieces";
 import { keptText, formatLength } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -76,6 +77,10 @@ function SingleEdges() {
         .map((e) => [`${piece.id}.${e.id}`, `${piece.name}, ${e.name}`] as const),
     ),
   );
+  // An allowance may run from one width to another: its ends are called by what lies there.
+  const ends = new Map<string, readonly [string, string]>(
+    pieces.flatMap((piece) => piece.panel.edges.map((e) => [`${piece.id}.${e.id}`, endWords(piece.panel, e)] as const)),
+  );
   const own = shape?.allowances.edges ?? {};
   const set = (key: string, end: 0 | 1, text: string): void =>
     changeJob((draft) => {
@@ -100,8 +105,7 @@ function SingleEdges() {
             {([0, 1] as const).map((end) => (
               <LengthField
                 key={end}
-                label={`${names.get(key) ?? key}, ${end === 0 ? "start" : "end"}`}
-                hideLabel
+                label={ends.get(key)?.[end] ?? (end === 0 ? "start" : "end")}
                 allowEmpty
                 text={formatLength(widths[end], tape)}
                 unit={tape}

@@ -27,7 +27,8 @@ const ROOMS: readonly {
 const INSIDE = [
   ["overlocked", "overlocked"],
   ["bound", "bound"],
-  ["lined", "lined"],
+  ["lined", "lined, laid in"],
+  ["bagged", "lined, bagged out"],
   ["raw", "left raw"],
   ["undecided", "undecided"],
 ] as const;

@@ -2,7 +2,7 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import type { LevelsParam } from "@/core/params";
+import { usualOn, type LevelsParam, type PerTape } from "@/core/params";
 import { formatLength, keptText, readLength, type LengthInput, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
@@ -43,6 +43,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
     const read = readLength(input, unit);
     return read.ok ? formatLength(read.mm, tape) : String(input);
   };
+  const usual = (mm: PerTape): string => `${usualOn(mm, tape)} mm`;
   const free = field.names.find((name) => !entries.some((entry) => entry.at === name)) ?? field.names[0] ?? "";
   return (
     <div role="group" aria-label={field.label}>
@@ -61,7 +62,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
               onChange={(event) =>
                 change((list) => {
                   const own = list[i];
-                  if (own) own.at = event.target.value === "length" ? "70 cm" : event.target.value;
+                  if (own) own.at = event.target.value === "length" ? usual(field.usual.at) : event.target.value;
                 })
               }
             >
@@ -116,9 +117,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
         <Button
           size="small"
           sx={{ px: 0 }}
-          onClick={() =>
-            change((list) => void list.push({ at: free, girth: keptText(formatLength(480, tape), tape, unit) }))
-          }
+          onClick={() => change((list) => void list.push({ at: free, girth: usual(field.usual.girth) }))}
         >
           Add a width
         </Button>

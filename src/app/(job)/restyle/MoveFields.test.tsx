@@ -50,7 +50,7 @@ test("a number is shown with its sum, typed over and put back", async () => {
 test("a width on the way is added at its level, set, and taken out again", async () => {
   onBench(withMove("drop-crotch"), <ShapeLine />);
   await userEvent.click(screen.getByRole("button", { name: "Add a width" }));
-  expect(jobOnBench().moves?.[0]?.params.levels).toEqual([{ at: "thigh", girth: "48.0 cm" }]);
+  expect(jobOnBench().moves?.[0]?.params.levels).toEqual([{ at: "thigh", girth: "480 mm" }]);
   await userEvent.click(screen.getByRole("combobox", { name: "Width 1, level" }));
   await userEvent.click(screen.getByRole("option", { name: "at the calf" }));
   const girth = screen.getByRole("textbox", { name: "Width 1, round one leg" });

@@ -4,7 +4,7 @@ import TextField from "@mui/material/TextField";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/runMoves";
 import { MOVES } from "@/core/moves";
-import type { LengthParam, NumberParam, Param } from "@/core/params";
+import type { LengthParam, NumberParam, Param, RuledParam } from "@/core/params";
 import type { Words } from "@/core/units";
 import { formatLength, keptText, tellSum, type Tape, type Unit } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
@@ -114,10 +114,11 @@ const Field = memo(function Field(props: FieldProps) {
       ) : (
         <NumberField {...props} field={field} />
       );
-    // No move asks for a rule or a length yet; what is set on the table alone has no row.
+    case "ruled":
+      return <RuledField {...props} field={field} />;
     case "levels":
       return <LevelsField index={props.index} param={props.param} field={field} tape={props.tape} unit={props.unit} />;
-    case "ruled":
+    // What is set on the table alone has no row.
     case "table":
       return null;
   }
@@ -162,6 +163,36 @@ function NamedField(props: LengthProps & { readonly names: readonly string[] }) 
         <MenuItem value="typed">as below</MenuItem>
       </TextField>
       <NumberField {...props} field={{ ...field, label: `${field.label}: below the natural waist` }} />
+    </>
+  );
+}
+
+/** One of some rules, or a length of its own. */
+function RuledField({ field, own, ...props }: FieldProps & { readonly field: RuledParam }) {
+  const { index, param, text, helper, error, tape, unit } = props;
+  const options = field.options.map(([value]) => value);
+  const isRule = own === undefined || options.includes(own as string);
+  const { least } = { least: field.within?.[0] ?? 0 };
+  return (
+    <>
+      <Choice
+        label={field.label}
+        value={isRule ? String(own ?? options[0]) : "typed"}
+        options={[...field.options, ["typed", "a length of its own"] as const]}
+        width="above"
+        onChange={(value) => setParams(index, { [param]: value === "typed" ? `${least} mm` : value })}
+      />
+      {isRule ? null : (
+        <LengthField
+          label={`${field.label}, from the centre`}
+          text={text}
+          unit={tape}
+          tape={tape}
+          helper={helper}
+          error={error}
+          onCommit={(typed) => setParams(index, { [param]: keptText(typed, tape, unit) })}
+        />
+      )}
     </>
   );
 }

@@ -38,6 +38,8 @@ export interface BackLines {
   /** Upward from the waist line. */
   readonly rise: Mm;
   readonly hipX: Mm;
+  /** Where the side passes the crotch line when its width is measured there too; straight down from the hip unless said. */
+  readonly sideAtCrotch?: Mm;
   readonly crotchX: Mm;
   /** The back's share of the sewn waist. */
   readonly quarter: Mm;

@@ -18,6 +18,7 @@ export const slanted: BackMaking = {
       centreAtWaist: centre + inAtWaist,
       rise: rise.mm,
       hipX: atCrotch + lean * (levels.crotch - levels.hip) + backWidth.mm,
+      sideAtCrotch: atCrotch + backWidth.mm,
       crotchX: atCrotch - extension.mm,
       quarter,
       sideGain: 0,

@@ -1,6 +1,7 @@
 import { panelMap, turnCrotch } from "../../pattern";
 import {
   angleFromTo,
+  pathAlongAtLevel,
   pathAt,
   pathBetween,
   pathEnd,
@@ -50,18 +51,29 @@ export function ownCrotchTo(panel: OwnPanel, inseamDown: Path): Path {
   return Math.abs(turn) < 1e-6 ? panel.crotch : turnCrotch(panel.crotch, turn);
 }
 
+/** A seam that runs straight on below its end, or is cut off above it, by a difference of levels. */
+function endedAt(path: Path, longer: Mm): Path {
+  const end = pathEnd(path);
+  const level = end[1] + longer;
+  if (longer <= 0) return pathBetween(path, 0, pathAlongAtLevel(path, level) ?? pathLength(path));
+  const down = pathEndTangent(path);
+  return [...path, line(end, pointAdd(end, pointScale(down, longer / Math.max(0.2, down[1]))))];
+}
+
 function outlineOf(panel: "front" | "back", legs: LegPlan, block: OwnLegs): Outline {
   const own = block[panel];
   const plan = legs[panel];
-  const { waist, dartLines, crotch, hip, hem, side, inseamDown } = own;
+  const { waist, dartLines, notches, crotch, hip, hem, side, inseamDown } = own;
   const curveStart = curveStartOf(crotch);
-  const rest = { waist, dartLines, crotch, hip, curveStart };
+  const rest = { waist, dartLines, notches, crotch, hip, curveStart };
   const { turns, hem: level } = drawnLeg(legs);
   const [first] = turns;
   const kneeStays =
     first !== undefined && same(first[panel], own.knee) && Math.abs(first.level - legs.levels.knee) < 1e-6;
-  const asItIs = kneeStays && turns.length === 1 && same(plan.hem, own.hemAt);
-  if (asItIs && Math.abs(legs.levels.hem - block.hemLevel) < 1e-6) return { ...rest, side, inseamDown, hem };
+  const keepsWidths = kneeStays && turns.length === 1 && same(plan.hem, own.hemAt);
+  const longer = legs.levels.hem - block.hemLevel;
+  if (keepsWidths && Math.abs(longer) < 1e-6) return { ...rest, side, inseamDown, hem };
+  if (keepsWidths) return { ...rest, side: endedAt(side, longer), inseamDown: endedAt(inseamDown, longer) };
   const alongHip = pathNearest(side, hip).along;
   const through = (at: "side" | "inseam"): Point[] => turns.map((turn): Point => [turn[panel][at], turn.level]);
   const lower = redrawn(

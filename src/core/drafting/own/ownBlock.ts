@@ -21,6 +21,7 @@ import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";
 import {
   fitted,
+  refuseOffTheLine,
   movedEdges,
   placing,
   readOutline,
@@ -52,6 +53,7 @@ interface Read {
   readonly edges: OwnEdges;
   readonly marks: OwnPanelLandmarks;
   readonly darts: readonly (readonly [Point, Point, Point])[];
+  readonly notches: readonly Point[];
 }
 
 function readPanel(own: OwnBlock, kind: "front" | "back", unit: Unit): Read {
@@ -65,8 +67,14 @@ function readPanel(own: OwnBlock, kind: "front" | "back", unit: Unit): Read {
     (segment): Segment => ({ ...segment, points: segment.points.map(place) }) as unknown as Segment,
   );
   const split = splitAtCorners(outline, marks, `block.own.landmarks.${kind}`);
+  refuseOffTheLine(split, marks, `block.own.landmarks.${kind}`);
   const edges = fitted(withoutAllowance(split, widthsOf(own, unit), "block.own.allowance"));
-  return { edges, marks, darts: (drawn.darts ?? []).map(([a, b, c]) => [place(a), place(b), place(c)] as const) };
+  return {
+    edges,
+    marks,
+    darts: (drawn.darts ?? []).map(([a, b, c]) => [place(a), place(b), place(c)] as const),
+    notches: (drawn.notches ?? []).map((p) => place(p as Point)),
+  };
 }
 
 /** Splits the waist at the dart mouths, so that the sewn waist does not count them. */
@@ -116,7 +124,7 @@ const on = (path: Path, p: Point): Point => {
   return pathEnd(pathBetween(path, 0, along));
 };
 
-function ownPanel({ edges, marks, darts }: Read): OwnPanel {
+function ownPanel({ edges, marks, darts, notches }: Read): OwnPanel {
   const { edges: waist, lines: dartLines } = waistEdges(edges.waist, darts);
   const inseamDown = pathReverse(edges.inseam);
   const kneeSide = on(edges.side, marks.kneeSide);
@@ -124,6 +132,7 @@ function ownPanel({ edges, marks, darts }: Read): OwnPanel {
   return {
     waist,
     dartLines,
+    notches,
     side: edges.side,
     inseamDown,
     hem: edges.hem,
@@ -143,6 +152,7 @@ function planOf(own: OwnPanel, hipCentre: Mm, waistY: Mm): PanelPlan {
     centreAtWaist: pathEnd(own.crotch)[0],
     centreRise: waistY - pathEnd(own.crotch)[1],
     hipX: own.hip[0],
+    sideAtCrotch: null,
     crotchX: crotchPoint[0],
     extension: Math.abs(hipCentre - crotchPoint[0]),
     curve: { steer: "diagonal", start: "hip", hollow: 0, out: 0, up: 0 },
@@ -189,21 +199,23 @@ function reconciled(front: OwnPanel, back: OwnPanel): OwnPanel {
   return { ...back, inseamDown, crotch, side, waist };
 }
 
-const blocks = new WeakMap<OwnBlock, Map<Unit, Block>>();
+const blocks = new WeakMap<OwnBlock, Map<string, Block>>();
 
 /**
  * The block a maker brought in, on its seam lines, with crease upright and waist at y = 0. Nothing is redrawn unless
- * reconciling is asked for. Throws CannotDraft naming the landmark, outline or allowance at fault.
+ * reconciling is asked for. Widths asked of it later are shared about its crease, or, with `keepsMiddle`, about the middle
+ * it has itself at each level. Throws Refusal naming the landmark, outline or allowance at fault.
  */
-export function ownBlock(own: OwnBlock, unit: Unit): Block {
-  const held = blocks.get(own)?.get(unit);
+export function ownBlock(own: OwnBlock, unit: Unit, keepsMiddle = false): Block {
+  const key = `${unit} ${keepsMiddle}`;
+  const held = blocks.get(own)?.get(key);
   if (held) return held;
-  const block = makeBlock(own, unit);
-  blocks.set(own, (blocks.get(own) ?? new Map<Unit, Block>()).set(unit, block));
+  const block = makeBlock(own, unit, keepsMiddle);
+  blocks.set(own, (blocks.get(own) ?? new Map<string, Block>()).set(key, block));
   return block;
 }
 
-function makeBlock(own: OwnBlock, unit: Unit): Block {
+function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
   const frontRead = readPanel(own, "front", unit);
   const backRead = readPanel(own, "back", unit);
   const front = ownPanel(frontRead);
@@ -216,6 +228,7 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
       Object.entries(backRead.marks).map(([name, [x, y]]) => [name, [x, y + down]]),
     ) as unknown as OwnPanelLandmarks,
     darts: backRead.darts.map((d) => d.map(([x, y]): Point => [x, y + down]) as [Point, Point, Point]),
+    notches: backRead.notches.map(([x, y]): Point => [x, y + down]),
   });
   const back = own.reconcile ? reconciled(front, shifted) : shifted;
   const hem = (pathEnd(front.side)[1] + pathEnd(front.inseamDown)[1]) / 2;
@@ -240,7 +253,7 @@ function makeBlock(own: OwnBlock, unit: Unit): Block {
     sideRise: 0,
     backShorter: pathLength(front.inseamDown) - pathLength(back.inseamDown),
     dropAsked: 0,
-    hang: "crease",
+    hang: keepsMiddle ? "kept" : "crease",
     turns: [{ level: levels.knee, front: front.knee, back: back.knee, asked: false }],
     shaped: false,
     hemLine: hem,

@@ -1,15 +1,19 @@
 import {
+  angleFromTo,
   chordsCross,
   cubic,
   line,
   pathBetween,
   pathEnd,
+  pathEndTangent,
   pathFit,
   pathFlatten,
   pathLength,
   pathMap,
   pathNearest,
   pathReverse,
+  pathStart,
+  pathStartTangent,
   pointAdd,
   pointDistance,
   pointRotate,
@@ -20,7 +24,7 @@ import {
   type Point,
   type Segment,
 } from "../../geometry";
-import { type Mm, Refusal, say } from "../../units";
+import { type Mm, type Radians, Refusal, say } from "../../units";
 import {} from "../refuseImpossible";
 import type { OwnLandmark, OwnPanelLandmarks } from "./schema";
 
@@ -82,7 +86,7 @@ export function readOutline(data: string, path: string): Path {
     if (segments.length > 20_000) refuse("it has more than 20,000 parts");
   }
   if (segments.length < 4 || !start || pointDistance(pathEnd(segments), start) > 1e-6) refuse("it does not close");
-  return segments;
+  return withoutStubs(segments);
 }
 
 /** Moves a drawing so that the crease is upright at x = 0, the waist at y = 0, and the centre lies to the left. */
@@ -98,6 +102,51 @@ export function placing(marks: OwnPanelLandmarks): (p: Point) => Point {
   };
 }
 
+/** A place this near a corner of the outline means the corner. */
+const SNAPS: Mm = 3;
+/** The outline turns by more than this at a corner. */
+const CORNER: Radians = (20 * Math.PI) / 180;
+/** A stretch shorter than this between two longer ones is a slip of the drawing. */
+const STUB: Mm = 1;
+
+/** The corners of a closed outline, each by its place and the length on the way to it. */
+function cornersOf(outline: Path): readonly { readonly along: Mm; readonly point: Point }[] {
+  let reached = 0;
+  return outline.flatMap((segment, i) => {
+    const before = outline[(i + outline.length - 1) % outline.length] as Segment;
+    const at = reached;
+    reached += pathLength([segment]);
+    const turn = angleFromTo(pathEndTangent([before]), pathStartTangent([segment]));
+    return Math.abs(turn) > CORNER ? [{ along: at, point: pathStart([segment]) }] : [];
+  });
+}
+
+/** The corner of an outline that lies within 3 mm of a place; undefined where none does. */
+const cornerNear = (outline: Path, p: Point): { readonly along: Mm; readonly point: Point } | undefined =>
+  cornersOf(outline).find(({ point }) => pointDistance(point, p) <= SNAPS);
+
+/** Places of a block that lie at a corner of its outline. */
+const AT_CORNERS: ReadonlySet<OwnLandmark> = new Set(CORNERS.map(([, from]) => from));
+
+/** A place as it is meant: on the corner of the outline that it lies within 3 mm of, where it belongs to one. */
+export const snappedPlace = (outline: Path, name: OwnLandmark, p: Point): Point =>
+  AT_CORNERS.has(name) ? (cornerNear(outline, p)?.point ?? p) : p;
+
+/** The outline without stretches under 1 mm that stand between longer ones: its neighbours are brought together. */
+function withoutStubs(outline: Path): Path {
+  const long = outline.map((segment) => pathLength([segment]));
+  const n = outline.length;
+  const isStub = (i: number): boolean =>
+    (long[i] as Mm) < STUB && (long[(i + 1) % n] as Mm) > 3 * STUB && (long[(i + n - 1) % n] as Mm) > 3 * STUB;
+  const kept = outline.filter((_, i) => !isStub(i));
+  if (kept.length === n || kept.length < 3) return outline;
+  return kept.map((segment, i): Segment => {
+    const end = pathEnd([kept[(i + kept.length - 1) % kept.length] as Segment]);
+    const [, ...others] = segment.points;
+    return { ...segment, points: [end, ...others] } as unknown as Segment;
+  });
+}
+
 /** Cuts a closed outline into its named edges at the corners; each runs on from the centre by way of the side. */
 export function splitAtCorners(outline: Path, marks: OwnPanelLandmarks, path: string): OwnEdges {
   const whole = pathLength(outline);
@@ -109,7 +158,7 @@ export function splitAtCorners(outline: Path, marks: OwnPanelLandmarks, path: st
         say`The place of ${WORDS[name]} lies ${distance} off the outline. Put it on the line.`,
       );
     }
-    return at;
+    return (AT_CORNERS.has(name) ? cornerNear(run, marks[name])?.along : undefined) ?? at;
   };
   const ahead = (run: Path, from: OwnLandmark, to: OwnLandmark): Mm =>
     (along(run, to) - along(run, from) + whole) % whole;
@@ -132,6 +181,28 @@ export function splitAtCorners(outline: Path, marks: OwnPanelLandmarks, path: st
     edges[id] = pathBetween(turned, a, b);
   });
   return edges as OwnEdges;
+}
+
+/** Places that lie on an edge, not at its corners. */
+const ON_EDGES: readonly (readonly [OwnLandmark, OwnEdgeId])[] = [
+  ["hipSide", "side"],
+  ["kneeSide", "side"],
+  ["kneeInseam", "inseam"],
+];
+
+/** A place beside an edge means the nearest place on it, unless it lies further off than this. */
+const FARTHEST: Mm = 80;
+
+/** Refuses a place that lies far off the edge it belongs to. */
+export function refuseOffTheLine(edges: OwnEdges, marks: OwnPanelLandmarks, path: string): void {
+  for (const [name, edge] of ON_EDGES) {
+    const { distance } = pathNearest(edges[edge], marks[name]);
+    if (distance > FARTHEST)
+      throw new Refusal(
+        `${path}.${name}`,
+        say`The place of ${WORDS[name]} lies ${distance} off the outline. Put it on the line.`,
+      );
+  }
 }
 
 /** Landmarks in words, for sentences. */

@@ -34,6 +34,8 @@ const panel = z.strictObject({
     .array(z.tuple([point, point, point]))
     .max(4)
     .optional(),
+  /** Notches on the outline, in millimetres. */
+  notches: z.array(point).max(60).optional(),
 });
 
 /**

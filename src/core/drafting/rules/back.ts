@@ -111,7 +111,17 @@ export const back = defineRule(
         label: "Back crotch line lower",
         ...limited(0, 60, (limits) => say`The back crotch line is ${limits} lower.`),
       }),
-      { note: "Both are shown: asked, and where the inseams agree." },
+      { note: "Both are shown: asked, and what reconciling the inseams took back." },
+    ),
+    lower: row(
+      "Back",
+      choice("What a lower back crotch line is for: the crotch point lies lower, or the waist rises by as much.", {
+        label: "Lower is",
+        options: [
+          ["depth", "the crotch point, as the inseams allow"],
+          ["rise", "a longer centre: the waist rises by it"],
+        ],
+      }),
     ),
   },
 );

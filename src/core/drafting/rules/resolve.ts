@@ -32,7 +32,7 @@ const usualRules = (tape: Tape): Values =>
   );
 
 const onTape = (value: PerTape | string | boolean, tape: Tape): RuleValue =>
-  typeof value === "object" ? usualOn(value, tape) : value;
+  typeof value === "object" || typeof value === "number" ? usualOn(value, tape) : value;
 
 /** Lays a preset over rules, each number as it is usual on the tape. */
 function lay(rules: Values, preset: Preset, tape: Tape): Values {

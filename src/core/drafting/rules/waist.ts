@@ -1,9 +1,10 @@
-import { choice, flag, statedLength } from "../../params";
+import { choice, flag, length, statedLength } from "../../params";
 import { say } from "../../units";
 import { defineChoice, defineRule, limited, row } from "./define";
 
 const INTAKE = limited(0, 60, (limits) => say`A dart is ${limits} wide.`);
 const LONG = limited(20, 300, (limits) => say`A dart is ${limits} long.`);
+const DART_NOTE = say`By the surplus: ${25} where the waist has ${14} or more to lose; a width of your own is drawn as stated.`;
 const DARTED = { when: { "waist.shaping": ["darts"] } } as const;
 
 export const waist = defineRule(
@@ -18,6 +19,7 @@ export const waist = defineRule(
           ["none", "side and centre, no dart"],
           ["hipWide", "nothing: as wide as the hip"],
           ["centreBack", "the centre back"],
+          ["frontSide", "the front at its side, the back at its centre"],
         ],
       }),
     ),
@@ -59,8 +61,12 @@ export const waist = defineRule(
     ),
     frontIntake: row(
       "Waist",
-      statedLength("Width of a front dart.", { label: "Front dart", usual: { mm: 25 }, ...INTAKE }),
-      DARTED,
+      length("Width of a front dart; left out, by the surplus.", {
+        label: "Front dart",
+        auto: "by the surplus",
+        ...INTAKE,
+      }),
+      { ...DARTED, note: DART_NOTE },
     ),
     frontLength: row(
       "Waist",
@@ -69,8 +75,12 @@ export const waist = defineRule(
     ),
     backIntake: row(
       "Waist",
-      statedLength("Width of a back dart.", { label: "Back dart", usual: { mm: 25 }, ...INTAKE }),
-      DARTED,
+      length("Width of a back dart; left out, by the surplus.", {
+        label: "Back dart",
+        auto: "by the surplus",
+        ...INTAKE,
+      }),
+      { ...DARTED, note: DART_NOTE },
     ),
     backLength: row(
       "Waist",

@@ -37,14 +37,18 @@ export const ease = defineRule("Ease at the hip, per panel.", {
 export const hipInch = defineChoice(
   row(
     "Width",
-    choice("Whether the back's extra width at the hip stays there, runs down the leg, or is left out.", {
-      label: "Back's extra at the hip",
-      options: [
-        ["hipOnly", "at the hip line only"],
-        ["throughout", "down the whole leg"],
-        ["none", "left out"],
-      ],
-    }),
+    choice(
+      "Where the back's extra width at the hip goes: out by the knee, gone at the crotch line, down the leg, or left out.",
+      {
+        label: "Back's extra at the hip",
+        options: [
+          ["toKnee", "running out at the knee"],
+          ["hipOnly", "at the hip line only"],
+          ["throughout", "down the whole leg"],
+          ["none", "left out"],
+        ],
+      },
+    ),
   ),
 );
 

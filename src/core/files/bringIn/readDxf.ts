@@ -6,6 +6,7 @@ import DxfParser, {
   type IInsertEntity,
   type ILineEntity,
   type ILwpolylineEntity,
+  type IPointEntity,
   type IPolylineEntity,
   type ISplineEntity,
 } from "dxf-parser";
@@ -22,6 +23,7 @@ const TOO_MANY = "The drawing holds more than 100,000 lines. Bring in the block'
 const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
 
 /** The apparel layers that matter here: 1 the cut line, 14 the sew line. */
+const NOTCH_LAYER = "4";
 const LAYERS: Readonly<Record<string, Stroke["kind"]>> = { "1": "cut", "14": "seam" };
 
 /** An arc from `a` to `b` whose quarter-angle tangent is `bulge`, as cubics of at most a quarter turn. */
@@ -149,6 +151,7 @@ export function readDxf(text: string): Drawing {
   if (!parsed || !Array.isArray(parsed.entities)) throw new CannotBringIn("The drawing holds no lines.");
   const dxf = parsed;
   const strokes: Stroke[] = [];
+  const notches: Point[] = [];
   let vertices = 0;
   const add = (entities: readonly IEntity[], place: (p: Point) => Point, name: string, depth: number): void => {
     for (const entity of entities) {
@@ -169,6 +172,12 @@ export function readDxf(text: string): Drawing {
         add(block.entities, into, insert.name, depth + 1);
         continue;
       }
+      if (entity.type === "POINT" && entity.layer === NOTCH_LAYER) {
+        const { x, y } = (entity as IPointEntity).position;
+        notches.push(place([x, y]));
+        if (++vertices > MAX_VERTICES) throw new CannotBringIn(TOO_MANY);
+        continue;
+      }
       const path = pathOf(entity);
       if (path.length === 0) continue;
       vertices += path.length;
@@ -187,5 +196,5 @@ export function readDxf(text: string): Drawing {
     throw error;
   }
   const code = Number((dxf.header as Record<string, unknown> | undefined)?.$INSUNITS);
-  return { strokes, unitMm: UNITS[code] ?? null };
+  return { strokes, notches, unitMm: UNITS[code] ?? null };
 }

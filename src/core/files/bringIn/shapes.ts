@@ -4,6 +4,7 @@ import {
   pathEnd,
   pathFlatten,
   pathLength,
+  pathNearest,
   pathReverse,
   pathStart,
   pointDistance,
@@ -28,6 +29,8 @@ export interface Stroke {
 /** What a drawing holds, before anyone has said what is what. */
 export interface Drawing {
   readonly strokes: readonly Stroke[];
+  /** Places marked as notches. */
+  readonly notches?: readonly Point[];
   /** Millimetres of one unit of the drawing; null when the file does not say. */
   readonly unitMm: number | null;
 }
@@ -42,6 +45,8 @@ export interface FoundOutline {
   readonly width: Mm;
   readonly height: Mm;
   readonly darts: readonly (readonly [Point, Point, Point])[];
+  /** Notches of the file that lie on this outline. */
+  readonly notches: readonly Point[];
 }
 
 /** A file that cannot be taken in, as a sentence that says what to do. */
@@ -58,6 +63,8 @@ const JOIN: Mm = 0.6;
 const MOST_OPEN = 4_000;
 /** No place of a pattern lies further out. */
 const FARTHEST: Mm = 20_000;
+/** A notch lies on the outline it belongs to, within this. */
+const NOTCH_NEAR: Mm = 2;
 /** A panel of trousers is at least this tall. */
 const LEAST_HEIGHT: Mm = 150;
 
@@ -135,6 +142,7 @@ export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
         width: box.right - box.left,
         height: box.bottom - box.top,
         darts: [],
+        notches: [],
       };
     })
     .filter((o) => Math.max(o.height, o.width) >= LEAST_HEIGHT && Math.min(o.height, o.width) >= LEAST_HEIGHT / 2)
@@ -148,8 +156,10 @@ export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
     throw new CannotBringIn("The drawing is more than 4 metres large in this unit. Choose the unit it was drawn in.");
   }
   const darts = scaled.filter((s) => s.kind === "dart").map((s) => pathFlatten(s.path, 1));
+  const notches = (drawing.notches ?? []).map((p) => pointScale(p, unitMm));
   return found.map((outline) => ({
     ...outline,
+    notches: notches.filter((p) => pathNearest(outline.path, p).distance < NOTCH_NEAR),
     darts: darts
       .filter((d) => d.length === 3 && inside(outline, d[1] as Point))
       .map((d) => [d[0], d[1], d[2]] as [Point, Point, Point]),

@@ -1,7 +1,7 @@
 import { choice, statedLength } from "../../params";
 import { defineFinish } from "../define";
 import { elasticNotions } from "../elastic";
-import { CHANNEL } from "./shared";
+import { CHANNEL, RING_SEAM, ROWS, rowsOf } from "./shared";
 import { withStrip } from "./waistStrip";
 
 export const casing = defineFinish({
@@ -23,6 +23,8 @@ export const casing = defineFinish({
         ["on", "on the waist"],
       ],
     }),
+    ringSeam: RING_SEAM,
+    rows: ROWS,
     ...CHANNEL,
   },
   facts: {
@@ -40,7 +42,10 @@ export const casing = defineFinish({
         depth: asked.depth.mm,
         overlap: 0,
         fit: "edge",
-        notions: elasticNotions(asked, context),
+        ringSeam: asked.ringSeam,
+        lines: rowsOf(asked.rows, asked.depth.mm, asked.depth.mm),
+        ...(asked.drawstring && { eyelets: asked.depth.mm / 2 }),
+        notions: elasticNotions(asked, asked.depth.mm, context),
       },
       context,
     ),

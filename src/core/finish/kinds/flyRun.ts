@@ -20,7 +20,7 @@ export function flyRun({ panels, joins }: Garment, long: Mm): readonly EdgeRef[]
 }
 
 /** The fly's free edge on a panel, beside its stretch of the centre; rounded in to the centre on the lowest. */
-function stitchLine(panel: Panel, ref: EdgeRef, wide: Mm, lowest: boolean): readonly Point[] {
+export function stitchLine(panel: Panel, ref: EdgeRef, wide: Mm, lowest: boolean): readonly Point[] {
   const { path } = edgeOf(panel, ref.edge);
   const [low, high] = ref.part ?? [0, pathLength(path)];
   const inside = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;

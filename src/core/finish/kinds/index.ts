@@ -11,6 +11,7 @@ import { facedHem } from "./hemFacing";
 import { inSeamPocket } from "./inSeamPocket";
 import { mockFly } from "./mockFly";
 import { patchPocket } from "./patchPocket";
+import { rectangularPatch } from "./rectangularPatch";
 import { ringBand } from "./ringBand";
 import { slantPocket } from "./slantPocket";
 import { straightBand } from "./straightBand";
@@ -21,7 +22,7 @@ import { bondedHem, doubleHem, rolledHem, turnedHem } from "./turnedHems";
 export const KINDS = {
   waist: [straightBand, contourBand, waistFacing, cutOnCasing, casing, ringBand],
   fastening: [zipCentreBack, zipSide, fly, mockFly, frontPlacket, pulledOn],
-  pocket: [slantPocket, inSeamPocket, patchPocket],
+  pocket: [slantPocket, inSeamPocket, patchPocket, rectangularPatch],
   hem: [turnedHem, doubleHem, rolledHem, facedHem, bondedHem, cuff],
   belt: [belt],
   trim: [pleatedStrip, flounceLining],

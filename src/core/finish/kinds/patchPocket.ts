@@ -1,21 +1,24 @@
 import { type Edge, type Panel, topWithDartsClosed, partOf } from "../../pattern";
 import {
   line,
+  pathAt,
   pathBetween,
   pathEnd,
   pathFlatten,
   pathLength,
+  pathMap,
   pathStart,
   pointAdd,
   pointDistance,
   pointSubtract,
+  type Path,
   type Point,
   bisect,
 } from "../../geometry";
 import { type Mm, say, Refusal } from "../../units";
 import { unsettled, withParts, type Garment } from "../garment";
 import { upperEdges, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
-import { length, statedLength, type ReadOf } from "../../params";
+import { choice, length, statedLength, type ReadOf } from "../../params";
 import type { Quantity } from "../../units";
 import { defineFinish } from "../define";
 import { CONTRAST } from "./shared";
@@ -30,33 +33,45 @@ const PARAMS = {
     label: "Depth from the waist",
     within: [80, 400],
   }),
+  doubled: choice(
+    "fold: cut double, the fold at the dart line; two: cut twice and bagged out; single: turned in all round.",
+    {
+      label: "It is",
+      options: [
+        ["fold", "doubled on a fold"],
+        ["two", "cut twice"],
+        ["single", "single, turned in"],
+      ],
+    },
+  ),
   contrast: CONTRAST,
 };
 
 type Asked = ReadOf<typeof PARAMS, Quantity>;
 
-/** Where along an edge its distance from a place first reaches `wanted`; null where it never does. */
-function reaches(edge: Edge, from: Point, wanted: Mm): Mm | null {
-  const whole = pathLength(edge.path);
-  const away = (s: Mm): Mm => pointDistance(from, placeAt(edge, s)) - wanted;
+/** Where along a path its distance from a place first reaches `wanted`; null where it never does. */
+function reaches(path: Path, from: Point, wanted: Mm): Mm | null {
+  const whole = pathLength(path);
+  const away = (s: Mm): Mm => pointDistance(from, pathAt(path, s).point) - wanted;
   if (away(0) >= 0) return 0;
   if (away(whole) < 0) return null;
   return bisect(away, 0, 0, whole);
 }
 
-/**
- * The side of a front, as deep as the patch, and the patch's upper corner on the dart line, with the darts closed. A
- * front without darts has its corner in the middle of its waist.
- */
-function closedTop(
-  { panel, waist, side, top }: PocketFront,
-  depth: Mm,
-): { readonly side: Edge; readonly start: Point } | null {
+/** The top of a front with its darts closed: the waist from the dart line to the side, and the side as deep as the patch. */
+interface ClosedTop {
+  readonly waist: Path;
+  readonly side: Path;
+}
+
+/** The closed top of a front; one without darts has its dart line in the middle of its waist. */
+function closedTop({ panel, waist, side, top }: PocketFront, depth: Mm): ClosedTop | null {
   if (top + depth > pathLength(side.path) * 0.8) return null;
   if (!panel.edges.some((e) => e.role === "dart")) {
-    const own = { ...side, path: pathBetween(side.path, top, top + depth) };
-    const by = pointSubtract(placeAt(waist, pathLength(waist.path) / 2), pathEnd(waist.path));
-    return { side: own, start: pointAdd(pathStart(own.path), by) };
+    const own = pathBetween(side.path, top, top + depth);
+    const by = pointSubtract(pathStart(own), pathEnd(waist.path));
+    const half = pathBetween(waist.path, pathLength(waist.path) / 2, pathLength(waist.path));
+    return { side: own, waist: pathMap(half, (p) => pointAdd(p, by)) };
   }
   const upper = new Set(upperEdges(panel));
   const worn = panel.edges.map((e) => (upper.has(e) ? { ...e, role: "waist" as const } : e));
@@ -64,19 +79,37 @@ function closedTop(
   const closedSide = shut?.edges.find((e) => e.role === "side");
   const closedWaist = shut?.edges.find((e) => e.role === "waist");
   if (!closedSide || !closedWaist) return null;
-  const before = [...upper].filter((e) => e !== waist);
-  return {
-    side: closedSide,
-    start: placeAt(
-      closedWaist,
-      before.reduce((sum, e) => sum + pathLength(e.path), 0),
-    ),
-  };
+  const before = [...upper].filter((e) => e !== waist).reduce((sum, e) => sum + pathLength(e.path), 0);
+  return { side: closedSide.path, waist: pathBetween(closedWaist.path, before, pathLength(closedWaist.path)) };
 }
 
+/** Of the diagonal's way, so much lies across the waist; the rest lies down the side. */
+const ACROSS = 0.55;
+/** The patch keeps at least this much of its waist, and of its side below the opening. */
+const LEAST_TOP: Mm = 12;
+const LEAST_BELOW: Mm = 40;
+
+/** Where the diagonal of an asked length crosses the upper outer corner: along the waist from the dart line, and down the side. */
+function diagonal({ waist, side }: ClosedTop, opening: Mm): { readonly onWaist: Mm; readonly downSide: Mm } | Refusal {
+  const [wide, deep] = [pathLength(waist), pathLength(side)];
+  const onWaist = Math.max(LEAST_TOP, wide - ACROSS * opening);
+  const from = pathAt(waist, onWaist).point;
+  const downSide = reaches(side, from, opening);
+  if (downSide !== null && downSide <= deep - LEAST_BELOW) return { onWaist, downSide };
+  const longest = pointDistance(pathAt(waist, LEAST_TOP).point, pathAt(side, deep - LEAST_BELOW).point);
+  return new Refusal(
+    "opening",
+    say`Across the upper corner of a patch ${deep} deep the opening can be at most ${longest} long.`,
+  );
+}
+
+/** What a patch that is sewn on is turned in by all round. */
+const TURNED_IN: Mm = 10;
+
 /**
- * The patch on the front's top with its darts closed: from the dart line at the waist a slanting opening to the side,
- * down the side, and back across to the dart line; and where on the front it is sewn. A refusal where it cannot be.
+ * The patch on the front's top with its darts closed, from the dart line to the side: its upper outer corner is cut off by
+ * the opening, what is left of its top is caught in the waist. And where on the front it is sewn. A refusal where it
+ * cannot be.
  */
 function patchOn(
   front: PocketFront,
@@ -92,23 +125,27 @@ function patchOn(
       "depth",
       say`The waist is cut into parts or the side too short, so the patch has no closed dart to lie over.`,
     );
-  const { side: closedSide, start } = closed;
-  const opened = reaches(closedSide, start, pocket.opening.mm);
-  const whole = pathLength(closedSide.path);
-  if (opened === null || opened > whole - 40) {
-    const longest = pointDistance(start, placeAt(closedSide, whole - 40));
-    return new Refusal(
-      "opening",
-      say`From the dart line to the side, ${whole} deep, the opening of the patch can be at most ${longest} long.`,
-    );
-  }
-  const own = pathBetween(closedSide.path, opened, whole);
+  const opened = diagonal(closed, pocket.opening.mm);
+  if (opened instanceof Refusal) return opened;
+  const start = pathStart(closed.waist);
+  const [caught, own] = [
+    pathBetween(closed.waist, 0, opened.onWaist),
+    pathBetween(closed.side, opened.downSide, pathLength(closed.side)),
+  ];
   const low = pathEnd(own);
   const bottom: Point = [start[0], low[1]];
-  const free: readonly Edge[] = [
-    { id: "bottom", role: "style", name: "lower edge", path: [line(low, bottom)] },
-    { id: "inner", role: "style", name: "edge at the dart line", path: [line(bottom, start)] },
-  ];
+  const inner: Edge =
+    pocket.doubled === "fold"
+      ? { id: "inner", role: "fold", name: "fold at the dart line", path: [line(bottom, start)] }
+      : { id: "inner", role: "style", name: "edge at the dart line", beyond: TURNED_IN, path: [line(bottom, start)] };
+  const lower: Edge = {
+    id: "bottom",
+    role: "style",
+    name: "lower edge",
+    beyond: TURNED_IN,
+    path: [line(low, bottom)],
+  };
+  const each = panel.half === "both" ? 2 : 1;
   const patch: Panel = {
     id: `patch${legSuffix(panel)}`,
     name: "Patch pocket",
@@ -117,18 +154,27 @@ function patchOn(
     cutting: {
       material,
       sewn: { style: "pocket" },
-      // Doubled: it faces itself.
-      also: [{ material, count: panel.half === "both" ? 2 : 1 }],
+      ...(pocket.doubled === "fold" && { pieces: { count: each, onFold: true, pairs: each === 2 } }),
+      // Cut twice, it faces itself.
+      ...(pocket.doubled === "two" && { also: [{ material, count: each }] }),
     },
     edges: [
-      { id: "opening", role: "style", name: "slanting opening", path: [line(start, pathStart(own))] },
+      { id: "waist", role: "waist", name: "caught in the waist", path: caught },
+      {
+        id: "opening",
+        role: "style",
+        name: "slanting opening",
+        beyond: TURNED_IN,
+        path: [line(pathEnd(caught), pathStart(own))],
+      },
       { id: "side", role: "side", name: "side seam", path: own },
-      ...free,
+      lower,
+      inner,
     ],
-    landmarks: { openingTop: start, openingEnd: pathStart(own) },
+    landmarks: { openingTop: pathEnd(caught), openingEnd: pathStart(own) },
     lines: [shortGrain(middleOf(start, low, bottom, pathStart(own)), 0.4 * (bottom[1] - start[1]))],
   };
-  return { patch, sewnOn: free.flatMap((e) => pathFlatten(e.path)) };
+  return { patch, sewnOn: [lower, inner].flatMap((e) => pathFlatten(e.path)) };
 }
 
 /** Patch pockets over the closed darts of the fronts, with the place they are sewn on marked. */
@@ -158,7 +204,7 @@ export const patchPocket = defineFinish({
   kind: "patch",
   words: "patch",
   about: "Sewn on to the front over the closed dart, from the dart line to the side.",
-  note: "Over the closed dart, doubled.",
+  note: "Over the closed dart; a diagonal across its upper outer corner is where the hand goes in.",
   params: PARAMS,
   facts: { opensIn: "front" },
   make: (garment, pocket, { hipLevel }) => patches(garment, pocket, hipLevel),

@@ -1,7 +1,7 @@
-import { statedLength } from "../../params";
+import { choice, statedLength } from "../../params";
 import { defineFinish } from "../define";
 import { elasticNotions } from "../elastic";
-import { CHANNEL, FIT } from "./shared";
+import { CHANNEL, FIT, RING_SEAM, ROWS, rowsOf } from "./shared";
 import { withStrip } from "./waistStrip";
 
 export const ringBand = defineFinish({
@@ -23,16 +23,29 @@ export const ringBand = defineFinish({
       within: [15, 100],
       tried: [15, 60],
     }),
+    sits: choice(
+      "above: the channel stands over the waist line; on: it is taken off the panels. The frill stands above.",
+      {
+        label: "Its channel sits",
+        options: [
+          ["above", "above the waist"],
+          ["on", "on the waist"],
+        ],
+      },
+    ),
+    ringSeam: RING_SEAM,
+    rows: ROWS,
     fit: FIT,
     ...CHANNEL,
   },
   facts: {
     told: "Finish with a frilled ring,",
     depth: ({ frill, channel }) => frill.mm + channel.mm,
+    raises: ({ sits, channel }) => (sits === "on" ? -channel.mm : 0),
   },
   make(garment, asked, context) {
-    const { frill, fit } = asked;
-    const depth = frill.mm + asked.channel.mm;
+    const { frill, channel, fit, ringSeam, rows, drawstring } = asked;
+    const depth = frill.mm + channel.mm;
     return withStrip(
       garment,
       {
@@ -42,8 +55,10 @@ export const ringBand = defineFinish({
         depth,
         overlap: 0,
         fit,
-        ...(frill.mm > 0 && { lines: [depth - frill.mm, depth + frill.mm] }),
-        notions: elasticNotions(asked, context),
+        ringSeam,
+        lines: [...(frill.mm > 0 ? [depth - frill.mm, depth + frill.mm] : []), ...rowsOf(rows, channel.mm, depth)],
+        ...(drawstring && { eyelets: channel.mm / 2 }),
+        notions: elasticNotions(asked, channel.mm, context),
       },
       context,
     );

@@ -1,5 +1,5 @@
-import { choice, flag, length, ruledLength, statedLength } from "../../params";
-import { say } from "../../units";
+import { choice, flag, length, number, ruledLength, statedLength } from "../../params";
+import { say, type Mm } from "../../units";
 
 /** Cut from a second cloth. */
 export const CONTRAST = flag("Cut from a second cloth.", {
@@ -8,6 +8,32 @@ export const CONTRAST = flag("Cut from a second cloth.", {
   no: "from the shell",
   usual: false,
 });
+
+/** Where a strip that is closed into a ring has its seam. */
+export const RING_SEAM = choice("Where the ring is joined.", {
+  label: "Its seam lies at",
+  options: [
+    ["centre-back", "the centre back"],
+    ["centre-front", "the centre front"],
+    ["side", "the left side"],
+  ],
+});
+
+/** Rows of topstitching that divide a channel. */
+export const ROWS = number("Rows of topstitching that divide the channel evenly.", {
+  label: "Rows topstitched",
+  least: 0,
+  most: 4,
+  step: 1,
+  usual: 0,
+  whole: true,
+});
+
+/** Where rows run across a folded strip, from its inner edge, on both layers: the channel lies at both its long edges. */
+export function rowsOf(rows: number, channel: Mm, depth: Mm): readonly Mm[] {
+  const from = Array.from({ length: rows }, (_, i) => (channel * (i + 1)) / (rows + 1));
+  return from.flatMap((at) => [at, 2 * depth - at]);
+}
 
 /** What is drawn into a channel at the waist. */
 export const CHANNEL = {
@@ -24,6 +50,18 @@ export const CHANNEL = {
       within: [200, 1800],
     },
   ),
+  elasticWidth: length("Width of the elastic; left out, as wide as runs easily in the channel.", {
+    label: "Width of the elastic",
+    auto: "what runs easily",
+    within: [4, 120],
+  }),
+  joined: choice("lap: laid over itself by 10 mm; butt: end to end over a tape.", {
+    label: "Elastic joined",
+    options: [
+      ["lap", "lapped"],
+      ["butt", "end to end"],
+    ],
+  }),
   drawstring: flag("A cord runs in the channel, out through two eyelets in front.", {
     label: "With a cord",
     yes: "with a cord",

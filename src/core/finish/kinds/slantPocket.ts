@@ -11,6 +11,7 @@ import {
   type Material,
 } from "../../pattern";
 import {
+  bisect,
   cubic,
   line,
   pathAt,
@@ -29,7 +30,7 @@ import {
   type Point,
 } from "../../geometry";
 import { type Mm, say } from "../../units";
-import { unsettled, withParts, type Garment } from "../garment";
+import { unsettled, withParts, type Garment, type Mark } from "../garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import { choice, length, statedLength, type ReadOf } from "../../params";
 import type { Quantity } from "../../units";
@@ -42,8 +43,15 @@ const PARAMS = {
     within: [25, 120],
     tried: [30, 90],
   }),
-  down: statedLength("From the waist to the opening's end, down the side seam.", {
-    label: "Down the side",
+  measured: choice("How its length is measured: down the side seam, or along the slant.", {
+    label: "Its length is taken",
+    options: [
+      ["side", "down the side"],
+      ["slant", "along the slant"],
+    ],
+  }),
+  down: statedLength("From the waist to the opening's end, down the side seam or along the slant.", {
+    label: "Length of the opening",
     usual: { mm: 170 },
     within: [60, 260],
     tried: [100, 220],
@@ -96,20 +104,35 @@ function openingPath(a: Point, b: Point, shape: Slant["edge"], inward: 1 | -1): 
   });
 }
 
+/** How far down the side an opening of this length along the slant ends. */
+function endOfSlant(side: Edge, top: Mm, mouth: Point, length: Mm): Mm {
+  const whole = pathLength(side.path);
+  return bisect((down) => pointDistance(mouth, placeAt(side, down)), length, top, whole);
+}
+
+/** What the last stretch of waist before the side begins at. */
+function inTheWay(panel: Panel, waist: Edge): string {
+  const before = panel.edges[(panel.edges.indexOf(waist) + panel.edges.length - 1) % panel.edges.length];
+  if (before?.role !== "dart") return "The centre";
+  return panel.lines.some((l) => l.kind === "pleat") ? "A pleat" : "A dart";
+}
+
 /** One pocket: the front loses its corner, a hip piece completes it and reaches behind, a bag faces the hip piece. */
 function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment {
   const { panel, waist, side, inward, top } = front;
   const room = pathLength(waist.path);
-  // Under a casing that is cut on, the pocket begins where the casing ends.
-  const down = top + pocket.down.mm;
   const across = pocket.across === "auto" ? Math.min(60, 0.66 * room) : pocket.across.mm;
+  const run: Point = pointSubtract(placeAt(side, top), placeAt(side, 0));
+  const mouthAt = pointAdd(placeAt(waist, Math.max(0, room - across)), run);
+  // Under a casing that is cut on, the pocket begins where the casing ends.
+  const down = pocket.measured === "slant" ? endOfSlant(side, top, mouthAt, pocket.down.mm) : top + pocket.down.mm;
   const under = Math.min(room - across - 2, pocket.width.mm - across);
   // Behind scallops the facing has to reach past their bows.
   const least = pocket.edge === "scalloped" ? 26 : 10;
   if (under < least) {
     return unsettled(
       garment,
-      say`A dart, pleat or the centre stands in the way of the slant pocket: from the side it can open at most ${room - 2 - least} across.`,
+      say`${inTheWay(panel, waist)} stands in the way of the slant pocket: from the side it can open at most ${Math.max(0, room - 2 - least)} across.`,
     );
   }
   if (down + CAUGHT > pathLength(side.path) * 0.7) {
@@ -117,8 +140,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   }
   const [a, b] = [placeAt(waist, room - across), placeAt(side, down)];
   const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + CAUGHT)];
-  const run: Point = pointSubtract(placeAt(side, top), placeAt(side, 0));
-  const mouth: Point = pointAdd(a, run);
+  const mouth: Point = mouthAt;
   const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
   const tail = legSuffix(panel);
   const [hipId, bagId, facingId] = [`pocket-hip${tail}`, `pocket-bag${tail}`, `pocket-facing${tail}`];
@@ -246,10 +268,21 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
       ],
       marks: [
         { panel: hipId, edge: "side-under", along: 0, kind: "single", pairs: `pocket-opening${tail}` },
+        ...backMarks(garment, panel, down, `pocket-opening${tail}`),
         { panel: hipId, edge: "waist-under", along: under, kind: "single", pairs: `pocket-opening${tail}` },
       ],
     },
   );
+}
+
+/** The opening's end on what the front's side is sewn to: the order may join the sides before the pocket is closed. */
+function backMarks(garment: Garment, front: Panel, down: Mm, pairs: string): readonly Mark[] {
+  return garment.joins
+    .filter((join) => join.kind === "side" && join.a[0]?.panel === front.id)
+    .flatMap(({ b }): Mark[] => {
+      const [ref] = b;
+      return ref ? [{ panel: ref.panel, edge: ref.edge, along: down, kind: "single", pairs }] : [];
+    });
 }
 
 export const slantPocket = defineFinish({

@@ -1,7 +1,11 @@
 import { choice, statedLength } from "../../params";
 import { defineFinish } from "../define";
+import type { Mm } from "../../units";
 import { CONTRAST, FIT } from "./shared";
 import { withStrip } from "./waistStrip";
+
+/** The outer edge of a band that is turned outside is turned in by this. */
+const TURNED_IN: Mm = 10;
 
 export const straightBand = defineFinish({
   room: "waist",
@@ -39,15 +43,17 @@ export const straightBand = defineFinish({
     depth: ({ depth }) => depth.mm,
     raises: ({ sits, depth }) => (sits === "on" ? -depth.mm : 0),
   },
-  make: (garment, { depth, overlap, fit, contrast }, context) =>
+  make: (garment, { depth, overlap, fit, contrast, sits }, context) =>
     withStrip(
       garment,
       {
         id: "waistband",
         name: "Waistband",
         part: "waistband",
-        stiffened: true,
+        stiffened: sits !== "outside",
         contrast,
+        // Sewn on from the inside, turned over the panels and stitched down: one layer, its outer edge turned in.
+        ...(sits === "outside" && { turnedOutside: TURNED_IN }),
         depth: depth.mm,
         overlap: overlap.mm,
         fit,

@@ -2,10 +2,15 @@ import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../../patt
 import type { Garment } from "../garment";
 import type { OpensAt } from "../define";
 
+export const CENTRE_FRONT = "centre front";
+
 /** A stretch of the waist between two places where a band can end: its edges in the order they are sewn. */
 export interface WaistStretch {
   readonly id: string;
   readonly name: string;
+  /** What lies at its start and at its end. */
+  readonly from: string;
+  readonly to: string;
   readonly leg: "left" | "right";
   readonly refs: readonly EdgeRef[];
 }
@@ -17,27 +22,30 @@ export interface WaistStretch {
 export function waistRun(garment: Garment, opens: OpensAt): readonly WaistStretch[] {
   const right = waistWalk(garment, "right");
   const left = waistWalk(garment, "left");
-  const half = (leg: "left" | "right", refs: readonly EdgeRef[]): WaistStretch => ({
+  const half = (leg: "left" | "right", refs: readonly EdgeRef[], from: string, to: string): WaistStretch => ({
     id: leg,
     name: `${leg} half`,
+    from,
+    to,
     leg,
     refs,
   });
+  const [front, behind, side] = [CENTRE_FRONT, "centre back", "left side"] as const;
   switch (opens) {
     case "centre-front":
-      return [half("left", walkedBack(left)), half("right", right)];
+      return [half("left", walkedBack(left), front, behind), half("right", right, behind, front)];
     case "side": {
       const isBack = (ref: EdgeRef): boolean => isOf(panelById(garment.panels, ref.panel), "back");
-      const [back, front] = [left.filter(isBack), left.filter((ref) => !isBack(ref))];
+      const [backs, fronts] = [left.filter(isBack), left.filter((ref) => !isBack(ref))];
       const stretches: readonly WaistStretch[] = [
-        { id: "left-back", name: "left back", leg: "left", refs: walkedBack(back) },
-        half("right", right),
-        { id: "left-front", name: "left front", leg: "left", refs: walkedBack(front) },
+        { id: "left-back", name: "left back", leg: "left", refs: walkedBack(backs), from: side, to: behind },
+        half("right", right, behind, front),
+        { id: "left-front", name: "left front", leg: "left", refs: walkedBack(fronts), from: front, to: side },
       ];
       // A yoke in one piece goes round the side: all of the waist is the back's then.
       return stretches.filter((s) => s.refs.length > 0);
     }
     default:
-      return [half("right", right), half("left", walkedBack(left))];
+      return [half("right", right, behind, front), half("left", walkedBack(left), front, behind)];
   }
 }

@@ -1,0 +1,120 @@
+import { edgeOf, edgesWithRole, landmarkOf } from "../../pattern";
+import { distanceToChord, pathAt, pathEnd, pathFlatten, pathLength, pathStart } from "../../geometry";
+import { deriveShape } from "../../derive";
+import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../../testing/jobs";
+import { ownBlockJob, ownBlockOf } from "../../testing/ownBlock";
+import { movesOf } from "../../testing/worksheet";
+
+const smooth = (own: ReturnType<typeof ownBlockOf>) =>
+  derivedOf(ownBlockJob(own))
+    .checks.filter((c) => c.status === "fault")
+    .map((c) => c.id);
+
+describe("places of a block brought in", () => {
+  const exact = ownBlockOf();
+
+  test.each([0.001, 0.5, 2.5])("a corner's place %p mm off means the corner", (off) => {
+    const moved = ownBlockOf((marks) => ({
+      ...marks,
+      waistCentre: [marks.waistCentre[0] + off * 0.7, marks.waistCentre[1] - off * 0.7],
+      waistSide: [marks.waistSide[0] - off, marks.waistSide[1]],
+      hemSide: [marks.hemSide[0], marks.hemSide[1] + off],
+      crotchPoint: [marks.crotchPoint[0] + off, marks.crotchPoint[1]],
+    }));
+    expect(smooth(moved)).toEqual(smooth(exact));
+    const [a, b] = [shapeOf(ownBlockJob(exact)), shapeOf(ownBlockJob(moved))];
+    for (const id of ["waist", "side", "hem", "inseam", "crotch"] as const)
+      for (const which of ["front", "back"] as const)
+        expect([which, id, pathLength(edgeOf(b[which], id).path)]).toEqual([
+          which,
+          id,
+          expect.closeTo(pathLength(edgeOf(a[which], id).path), 1),
+        ]);
+  });
+
+  test("a refusal names the place", () => {
+    const far = ownBlockOf((marks, which) => (which === "back" ? { ...marks, hipSide: [900, 200] } : marks));
+    const refused = deriveShape(ownBlockJob(far));
+    expect(refused).toMatchObject({ ok: false, errors: [{ path: "block.own.landmarks.back.hipSide" }] });
+    if (!refused.ok) expect(refused.errors[0]?.says).toSay(/hip at the side/);
+  });
+
+  test("a stub of the drawing is dropped: no corner of 180 degrees stands in the seam", () => {
+    const path = exact.panels.front.path.replace(
+      /^M(\S+) (\S+?)([LC])/,
+      (_, x: string, y: string, next: string) => `M${x} ${y}L${Number(x) + 0.4} ${Number(y) - 0.3}${next}`,
+    );
+    expect(path).not.toBe(exact.panels.front.path);
+    const stubbed = { ...exact, panels: { ...exact.panels, front: { ...exact.panels.front, path } } };
+    expect(smooth(stubbed)).toEqual(smooth(exact));
+  });
+});
+
+describe("what is done to a block brought in", () => {
+  const own = ownBlockOf();
+
+  test.each(["1120 mm", "900 mm"])("its length set to %s leaves the inseam as straight as it was", (length) => {
+    const shape = shapeOf(ownBlockJob(own, movesOf(["set-length", { length }])));
+    for (const panel of [shape.front, shape.back]) {
+      const inseam = edgeOf(panel, "inseam").path;
+      const below = pathFlatten(inseam).filter((p) => p[1] > landmarkOf(panel, "kneeInseam")[1] + 1);
+      const [a, b] = [below[0], below.at(-1)];
+      expect(Math.max(...below.map((p) => distanceToChord(p, a ?? p, b ?? p)))).toBeLessThan(0.3);
+    }
+    expect(shape.plan.levels.hem).toBe(parseFloat(length));
+  });
+
+  test("widths asked of it are shared about its own middle where that is kept", () => {
+    const shifted = ownBlockOf((marks) => ({
+      ...marks,
+      creaseTop: [marks.creaseTop[0] + 12, marks.creaseTop[1]],
+      creaseHem: [marks.creaseHem[0] + 12, marks.creaseHem[1]],
+    }));
+    const moves = movesOf(["shape-leg", { knee: "430 mm", hem: "430 mm" }], ["set-length", { length: "1000 mm" }]);
+    const middle = (rules: object): number => {
+      const { back } = shapeOf(ownBlockJob(shifted, moves, rules));
+      return (landmarkOf(back, "hemSide")[0] + landmarkOf(back, "hemInseam")[0]) / 2;
+    };
+    expect(middle({})).toBeCloseTo(0, 1);
+    expect(Math.abs(middle({ hang: { from: "offset" } }))).toBeCloseTo(12, 0);
+  });
+
+  test("its waist is cut lower along its own lines: darts keep their tips, sides stay equal", () => {
+    const plain = shapeOf(ownBlockJob(own));
+    const low = shapeOf(ownBlockJob(own, movesOf(["waist-level", { by: "-40 mm" }])));
+    for (const which of ["front", "back"] as const) {
+      const side = (s: typeof plain) => pathLength(edgeOf(s[which], "side").path);
+      expect(side(plain) - side(low)).toBeCloseTo(40, 3);
+      const tip = (s: typeof plain) => s[which].lines.find((l) => l.kind === "dart")?.points[1];
+      expect(tip(low)).toEqual(tip(plain));
+      const mouth = (s: typeof plain): number => {
+        const [dart] = edgesWithRole(s[which], "dart");
+        const [a, b] = [pathStart(dart?.path ?? []), pathEnd(dart?.path ?? [])];
+        return Math.hypot(a[0] - b[0], a[1] - b[1]);
+      };
+      expect(mouth(low)).toBeLessThan(mouth(plain));
+    }
+    expect(low.readings.waistGirth).toBeGreaterThan(plain.readings.waistGirth);
+    expect(deriveShape(ownBlockJob(own, movesOf(["waist-level", { by: "30 mm" }])))).toMatchObject({
+      ok: false,
+      errors: [{ path: "moves.0.params.by", most: 0 }],
+    });
+  });
+
+  test("its notches come along where its outline is still the same", () => {
+    // As the drawing has them, before it is laid with its waist at 0.
+    const { front } = shapeOf(palazzoJob(HAND_BODY, { style: { id: "straight", params: {} }, moves: [] }));
+    const [hip, low] = [pathAt(edgeOf(front, "side").path, 150).point, pathAt(edgeOf(front, "side").path, 700).point];
+    const notched = {
+      ...own,
+      panels: { ...own.panels, front: { ...own.panels.front, notches: [[...hip], [...low]] as [number, number][] } },
+    };
+    const marks = (moves: Parameters<typeof ownBlockJob>[1]) =>
+      derivedOf(ownBlockJob(notched, moves))
+        .pieces.find((p) => p.id === "front")
+        ?.notches.filter((n) => n.pairs === "own") ?? [];
+    expect(marks([])).toHaveLength(2);
+    // A flared leg moves the lower one's seam away: that notch is gone, the other stays.
+    expect(marks(movesOf(["shape-leg", { knee: "520 mm", hem: "700 mm" }]))).toHaveLength(1);
+  });
+});
