@@ -1,30 +1,84 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
-import { openSample, openStage } from "./support";
+import { expect, test, type Page } from "@playwright/test";
+import { openSample, openStage, reading } from "./support";
 
-for (const scheme of ["light", "dark"] as const) {
-  test(`every view is reachable and readable, ${scheme}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme: scheme });
-    const errors: string[] = [];
-    page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
-    page.on("pageerror", (error) => errors.push(error.message));
-    await openSample(page);
-    for (const stage of ["", "body", "block", "restyle", "pieces"]) {
-      if (stage) await openStage(page, stage);
-      const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-      expect(
-        violations.map(
-          (v) =>
-            `${stage || "workroom"}: ${v.id}: ${v.nodes
-              .map((n) => n.target.join(" "))
-              .slice(0, 3)
-              .join("; ")}`,
-        ),
-      ).toEqual([]);
-    }
-    expect(errors).toEqual([]);
-  });
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1024, height: 700 },
+  { width: 1280, height: 800 },
+  { width: 1920, height: 1080 },
+];
+const STAGES = ["body", "block", "restyle", "pieces"];
+
+/** What the accessibility rules find on the page as it is, by place. */
+async function found(page: Page, where: string): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+  return violations.map(
+    (v) =>
+      `${where}: ${v.id}: ${v.nodes
+        .map((n) => n.target.join(" "))
+        .slice(0, 3)
+        .join("; ")}`,
+  );
 }
+
+for (const scheme of ["light", "dark"] as const)
+  for (const size of SIZES)
+    test(`every view is reachable and readable, ${scheme}, ${size.width} wide`, async ({ page }) => {
+      test.setTimeout(90_000);
+      await page.emulateMedia({ colorScheme: scheme });
+      await page.setViewportSize(size);
+      const errors: string[] = [];
+      page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
+      page.on("pageerror", (error) => errors.push(error.message));
+      await openSample(page);
+      const wrong = await found(page, "workroom");
+      for (const stage of STAGES) {
+        await openStage(page, stage);
+        wrong.push(...(await found(page, stage)));
+      }
+      expect(wrong).toEqual([]);
+      expect(errors).toEqual([]);
+    });
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  test("the table comes first, panels are sheets, and a number is changed by touch", async ({ page }) => {
+    await openSample(page);
+    for (const stage of STAGES) {
+      await openStage(page, stage);
+      const box = await page.getByRole("group", { name: /on the table/ }).boundingBox();
+      expect([stage, (box?.height ?? 0) > 400, (box?.width ?? 0) > 370]).toEqual([stage, true, true]);
+    }
+    await openStage(page, "restyle");
+    await page.getByRole("button", { name: "Worksheet" }).tap();
+    expect(await found(page, "worksheet sheet")).toEqual([]);
+    const hem = page.getByLabel("Or: hem of one leg");
+    await hem.fill("92 cm");
+    await hem.press("Enter");
+    await page.getByRole("button", { name: "Back to the table" }).tap();
+    await page.getByRole("button", { name: "Readings" }).tap();
+    await expect(reading(page, "Hem, one leg")).toContainText("92.0");
+    expect(await found(page, "readings sheet")).toEqual([]);
+    await page.getByRole("button", { name: "Back to the table" }).tap();
+    await page.getByRole("button", { name: "Hand over" }).tap();
+    await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();
+  });
+});
+
+test("what can be pulled is at least 24 px wide and high", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  const sizes = await page.locator("[data-handle] > rect:first-of-type").evaluateAll((all) =>
+    all.map((rect) => {
+      const { width, height } = rect.getBoundingClientRect();
+      return Math.min(width, height);
+    }),
+  );
+  expect(sizes.length).toBeGreaterThan(4);
+  expect(Math.min(...sizes)).toBeGreaterThanOrEqual(24);
+});
 
 test("no request leaves the machine, and pages carry a strict policy", async ({ page }) => {
   const outside: string[] = [];

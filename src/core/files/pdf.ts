@@ -1,6 +1,6 @@
 import { isOf } from "../pattern";
 import { PDFDocument, rgb, StandardFonts } from "pdf-lib";
-import { boxOf, type Box, type Point } from "../geometry";
+import { boxOf, chordsCross, polygonSections, type Box, type Point } from "../geometry";
 import type { Mm } from "../units";
 import { INK, Pen, PT_PER_MM, type Stroke } from "./pen";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
@@ -37,6 +37,22 @@ const boxPoints = (b: Box): Point[] => [
 
 const meets = (a: Box, b: Box): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
+/** True where some of a piece, and not only of the box around it, lies within a window. */
+function lies({ piece, place, box }: PlacedPiece, window: Box): boolean {
+  if (!meets(box, window)) return false;
+  const outline = piece.cutLine.map(place);
+  const isWithin = ([x, y]: Point): boolean =>
+    x > window.left && x < window.right && y > window.top && y < window.bottom;
+  if (outline.some(isWithin)) return true;
+  const corners = boxPoints(window);
+  if (corners.some(([x, y]) => polygonSections(outline, y).some(([left, right]) => x > left && x < right))) return true;
+  return outline.some((p, i) =>
+    corners.some((a, k) =>
+      chordsCross(p, outline[(i + 1) % outline.length] as Point, a, corners[(k + 1) % 4] as Point),
+    ),
+  );
+}
+
 /** The pages that hold something, row by row: rows are letters, columns numbers. */
 export function tilesOf(sheet: Sheet, paper: Paper): Tile[] {
   const width = PAPERS[paper].width - 2 * MARGIN;
@@ -53,7 +69,7 @@ export function tilesOf(sheet: Sheet, paper: Paper): Tile[] {
         right: column * stepX + width,
         bottom: row * stepY + height,
       };
-      if (!sheet.placed.some((p) => meets(p.box, window))) continue;
+      if (!sheet.placed.some((p) => lies(p, window))) continue;
       tiles.push({ column, row, name: `${String.fromCharCode(65 + row)}${column + 1}`, window });
     }
   }
@@ -149,7 +165,9 @@ function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: read
   const shift = (p: Point): Point => [p[0] - tile.window.left + MARGIN, p[1] - tile.window.top + MARGIN];
   pen.within(frame, () => {
     for (const placed of sheet.placed) {
-      if (meets(placed.box, tile.window)) drawPiece(pen, placed, (p) => shift(placed.place(p)));
+      if (!meets(placed.box, tile.window)) continue;
+      drawPiece(pen, placed, (p) => shift(placed.place(p)));
+      drawLabel(pen, placed, tile, shift, frame);
     }
   });
   pen.run(boxPoints(frame), { color: FAINT, width: 0.2, close: true });
@@ -208,7 +226,7 @@ function cross(pen: Pen, [x, y]: Point): void {
 }
 
 function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
-  const { piece, turned } = placed;
+  const { piece } = placed;
   const back = isOf(piece, "back");
   const own = back ? BACK : isOf(piece, "front") ? FRONT : FAINT;
   pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
@@ -240,10 +258,38 @@ function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void
       );
     }
   }
-  const [x, y] = at(labelPlace(piece));
+}
+
+/** Height of a label's lines, and how far a line is from the next. */
+const LABEL: { readonly first: Mm; readonly other: Mm; readonly step: Mm } = { first: 6, other: 4.2, step: 6.5 };
+
+/**
+ * The label of a piece, on the one page that its place lies on, moved so far that no line is cut by the page's edge.
+ */
+function drawLabel(
+  pen: Pen,
+  { piece, place, turned }: PlacedPiece,
+  tile: Tile,
+  shift: (p: Point) => Point,
+  frame: Box,
+): void {
+  const at = place(labelPlace(piece));
+  const { window } = tile;
+  // A page's own ground ends where the next one begins.
+  const isHere =
+    at[0] >= window.left && at[0] < window.right - OVERLAP && at[1] >= window.top && at[1] < window.bottom - OVERLAP;
+  if (!isHere) return;
+  const long = Math.max(...piece.label.map((text, i) => pen.widthOf(text, i === 0 ? LABEL.first : LABEL.other)));
+  const deep = LABEL.step * piece.label.length;
+  const [wide, tall] = turned ? [deep, long] : [long, deep];
+  const held = (value: Mm, low: Mm, high: Mm): Mm => Math.min(Math.max(value, low), Math.max(low, high));
+  const [x, y] = shift(at);
+  const left = held(turned ? x - wide : x + 6, frame.left + 2, frame.right - OVERLAP - wide);
+  const top = held(turned ? y : y - LABEL.first, frame.top + 2, frame.bottom - OVERLAP - tall);
   piece.label.forEach((text, i) => {
-    const step = 6.5 * (i + 1);
-    pen.text(text, turned ? [x - step, y] : [x + 6, y + step - 6.5], i === 0 ? 6 : 4.2, { down: turned });
+    const down = LABEL.step * (i + 1);
+    const from: Point = turned ? [left + wide - down, top] : [left, top + down];
+    pen.text(text, from, i === 0 ? LABEL.first : LABEL.other, { down: turned });
   });
 }
 

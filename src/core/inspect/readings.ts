@@ -5,6 +5,7 @@ import {
   panelArea,
   panelById,
   panelOutline,
+  fittedWidthAt,
   panelWidthAt,
   refsLength,
   rimLength,
@@ -30,7 +31,8 @@ export interface EaseAt {
 
 /**
  * What the finished garment measures, in millimetres, from the final outlines. Waist, hip: whole garment; thigh,
- * knee, hem: one leg (knee null where the leg ends above it). Thigh is read 25 below the front crotch line.
+ * knee, hem: one leg (knee null where the leg ends above it). Thigh is read 25 below the front crotch line; hip and thigh
+ * with pleats folded and without fullness that is let in.
  */
 export interface Readings {
   readonly waistGirth: Mm;
@@ -99,7 +101,7 @@ export function readPanels(
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
   const waistGirth = rimGirth({ panels, joins }, "waist");
   // From the centre line carried down: the crotch curve that leaves it above is no width of the body.
-  const hipGirth = around((panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
+  const hipGirth = around((panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
   const thighY = levels.crotch + 25;
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
@@ -133,7 +135,7 @@ export function readPanels(
   return {
     waistGirth,
     hipGirth,
-    thighGirth: legGirth(thighY),
+    thighGirth: leg.reduce((sum, panel) => sum + fittedWidthAt(panel, thighY), 0),
     kneeGirth: levels.knee < hemTop ? legGirth(levels.knee) : null,
     hemGirth: leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
     waistOpening: Math.min(waistGirth, opens.held) + 2 * opens.zip,
@@ -153,8 +155,8 @@ export function readPanels(
     ],
     halfGirths: [
       half("waist", 2, (panel) => rimLength(panel, "waist")),
-      half("hip", 2, (panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)),
-      half("thigh", 1, (panel) => panelWidthAt(panel, thighY)),
+      half("hip", 2, (panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)),
+      half("thigh", 1, (panel) => fittedWidthAt(panel, thighY)),
       ...(levels.knee < hemTop ? [half("knee", 1, (panel: Panel) => panelWidthAt(panel, levels.knee))] : []),
     ],
     creaseHalves: leg.flatMap((panel) => creaseHalvesOf(panel, plan)),

@@ -5,6 +5,7 @@ import {
   along,
   edgeOf,
   panelById,
+  panelOutline,
   roleLength,
   type Edge,
   type EdgeRef,
@@ -145,6 +146,7 @@ export const sidePanel = defineMove({
         seam: { id: `${side.panel.id}-panel`, label: "Side panel seam" },
         edge: { id: "panel", name: "side panel seam" },
       });
+    const off = [front, back].map((side) => panelOutline(panelById(next.panels, `${side.panel.id}-off`)));
     next = withoutPanels(next, [`${front.panel.id}-off`, `${back.panel.id}-off`]);
     if (!toInseam) for (const side of [front, back]) next = dividedAt(next, side.panel.id, segmentLength(side.curve));
     const lengths = [front, back].map((side) => {
@@ -168,7 +170,8 @@ export const sidePanel = defineMove({
     const fullness = asked
       ? fullnessFor(asked.mm, (ratio) => legHem + roleLength(drawn(ratio), "hem"))
       : numberOr("side-panel", "fullness", params.fullness, context, 2);
-    const panel = drawn(fullness);
+    // On the body it fits as what it took the place of; the rest hangs.
+    const panel: Panel = { ...drawn(fullness), worn: { inPlaceOf: off } };
     const seam = (of: Panel, half: "front" | "back"): Join[] => {
       const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: string): Join => ({
         id: `side-panel-${id}-${half}`,

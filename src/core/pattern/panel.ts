@@ -70,6 +70,8 @@ export interface Worn {
   readonly overlaps?: readonly (readonly Point[])[];
   /** A part cut as a piece of a ring has no levels in its own frame: where it hangs, and how it widens below. */
   readonly ring?: Ring;
+  /** Where it is pleated or gathered in, what it was cut in place of: that fits the body, the rest hangs from it. */
+  readonly inPlaceOf?: readonly (readonly Point[])[];
   /** Buttons along a placket, and how far apart. */
   readonly buttons?: { readonly count: number; readonly apart: Mm };
   /** Casings cut on to its rims. */
@@ -196,14 +198,20 @@ export function panelArea(panel: Panel): number {
 
 /** The panel with every point passed through `move`. */
 export function panelMap(panel: Panel, move: (p: Point) => Point): Panel {
-  const overlaps = panel.worn?.overlaps;
+  const { overlaps, inPlaceOf } = panel.worn ?? {};
   return {
     ...panel,
     edges: panel.edges.map((edge) => ({ ...edge, path: pathMap(edge.path, move) })),
     landmarks: Object.fromEntries(Object.entries(panel.landmarks).map(([name, p]) => [name, move(p)])),
     lines: panel.lines.map((l) => ({ ...l, points: l.points.map(move) })),
     ...(panel.words && { words: panel.words.map((word) => ({ ...word, at: move(word.at) })) }),
-    ...(overlaps && { worn: { ...panel.worn, overlaps: overlaps.map((o) => o.map(move)) } }),
+    ...((overlaps || inPlaceOf) && {
+      worn: {
+        ...panel.worn,
+        ...(overlaps && { overlaps: overlaps.map((o) => o.map(move)) }),
+        ...(inPlaceOf && { inPlaceOf: inPlaceOf.map((o) => o.map(move)) }),
+      },
+    }),
   };
 }
 
@@ -216,6 +224,36 @@ export function panelWidthAt(panel: Panel, y: Mm): Mm {
   if (ring) return y < ring.from || y > ring.from + ring.depth ? 0 : ring.turn * (ring.radius + y - ring.from);
   const under = overlaps.reduce((sum, o) => sum + sectionWidth(o, y), 0);
   return sectionWidth(panelOutline(panel), y) - under;
+}
+
+/**
+ * Width of a panel at a level as it fits the body: pleats folded, and of fullness that is let in only what it took the
+ * place of.
+ */
+export function fittedWidthAt(panel: Panel, y: Mm): Mm {
+  const { inPlaceOf } = panel.worn ?? {};
+  if (inPlaceOf) return inPlaceOf.reduce((sum, outline) => sum + sectionWidth(outline, y), 0);
+  return panelWidthAt(panel, y) - pleatsAt(panel, y);
+}
+
+/** What the pleats of a panel hold at a level: from the first to the last of each one's lines. */
+function pleatsAt(panel: Panel, y: Mm): Mm {
+  return panel.edges
+    .filter((edge) => edge.role === "dart" && panel.lines.some((l) => l.kind === "pleat"))
+    .reduce((sum, edge) => {
+      const [from, to] = [pathStart(edge.path), pathEnd(edge.path)];
+      const lines = panel.lines.filter((l) => l.kind === "pleat");
+      const at = (p: Point): Mm | null => {
+        const own = lines.find(
+          (l) => Math.hypot((l.points[0]?.[0] ?? NaN) - p[0], (l.points[0]?.[1] ?? NaN) - p[1]) < 0.01,
+        );
+        const [a, b] = [own?.points[0], own?.points.at(-1)];
+        if (!a || !b || y > b[1]) return null;
+        return y <= a[1] ? a[0] : a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]);
+      };
+      const [near, far] = [at(from), at(to)];
+      return near === null || far === null ? sum : sum + Math.abs(far - near);
+    }, 0);
 }
 
 /** Width of a closed outline at a level: all of it that lies on the horizontal. */

@@ -215,6 +215,7 @@ function drillsOf(panel: Panel): Point[] {
 
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
 function cutWords(cut: Piece["cut"]): string {
+  if (cut.pairs && cut.onFold) return `cut ${cut.count}, left and right, each on the fold`;
   if (cut.pairs && cut.count === 4) return "cut 4, two left and two right";
   if (cut.pairs) return `cut ${cut.count}, left and right`;
   return cut.onFold ? `cut ${cut.count} on the fold` : `cut ${cut.count}, single layer`;

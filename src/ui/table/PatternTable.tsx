@@ -202,7 +202,7 @@ function At({ place, children }: { readonly place: Placed<Panel> | undefined; re
 }
 
 /** Half the side of a handle's square, in pixels: wide for a finger, and no further than half-way to the next handle. */
-const REACH = { least: 8, most: 18 };
+const REACH = { least: 12, most: 18 };
 
 function reachOf(
   handle: Handle,

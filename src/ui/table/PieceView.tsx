@@ -36,11 +36,6 @@ export function PieceView({ piece }: { readonly piece: Piece }) {
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      {piece.signs.words.map(({ text, at }, i) => (
-        <text key={`w${i}`} x={at[0]} y={at[1]} fontSize={11} fill="var(--text)">
-          {text}
-        </text>
-      ))}
       {piece.drills.map(([x, y], i) => (
         <circle
           key={i}

@@ -103,7 +103,7 @@ function RuleControl({ row, value }: { readonly row: RuleRow; readonly value: Va
         label={param.label}
         value={String(value)}
         options={param.options}
-        width={172}
+        width="above"
         onChange={(next) => set(next)}
       />
     );

@@ -15,6 +15,9 @@ import { TapeTool } from "./TapeTool";
 /** The view the pieces are laid out for; a larger window shows the same larger. */
 const VIEW = { width: 490, height: 650 };
 
+/** Words on the pieces are written once there is room for them: at so many pixels a millimetre. */
+const WORDS_FROM = 0.7;
+
 /** Backs first, then fronts, then every other part. */
 const rank = (piece: Piece): number => (isOf(piece, "back") ? 0 : isOf(piece, "front") ? 1 : 2);
 
@@ -60,6 +63,23 @@ export function PieceTable() {
               const from = label.leader && onScreen(at, label.leader);
               return (
                 <g key={pieceId}>
+                  {view.k >= WORDS_FROM
+                    ? item.signs.words.map((word, i) => {
+                        const [wx, wy] = onScreen(at, word.at);
+                        return (
+                          <text
+                            key={i}
+                            x={wx}
+                            y={wy}
+                            fontSize={12}
+                            fill="var(--text)"
+                            style={{ pointerEvents: "none" }}
+                          >
+                            {word.text}
+                          </text>
+                        );
+                      })
+                    : null}
                   {from ? <path d={`M${from[0]} ${from[1]}V${y + 2}`} stroke="var(--quiet)" strokeWidth={1} /> : null}
                   <text
                     x={x}

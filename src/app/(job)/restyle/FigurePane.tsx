@@ -28,18 +28,21 @@ export function FigurePane() {
     260,
     ...garment.outline.flatMap((path) => path.flatMap((s) => s.points.map((p) => Math.abs(p[0])))),
   );
+  const tall = garment.floor - figure.top + 60;
+  // A garment as wide as it is tall fills the pane better one view below the other.
+  const isWide = 2 * wide + 40 > 0.5 * tall;
   const box = `${-wide - 20} ${figure.top - 20} ${2 * wide + 40} ${garment.floor - figure.top + 60}`;
   return (
     <section aria-label="Silhouette">
       <PaneHeading>On {job.body.name || "the wearer"}, from the real girths</PaneHeading>
-      <div style={{ display: "flex", gap: 8 }}>
+      <div style={{ display: "flex", flexDirection: isWide ? "column" : "row", gap: 8 }}>
         {(["front", "back"] as const).map((view) => (
           <svg
             key={view}
             viewBox={box}
             role="img"
             aria-label={`Silhouette, ${view}`}
-            style={{ width: "50%", height: 330 }}
+            style={isWide ? { width: "100%", height: 260 } : { width: "50%", height: 420 }}
           >
             {figure.views.front.map((path, i) => (
               <path

@@ -6,7 +6,9 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from "@dnd-kit/core";
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import Button from "@mui/material/Button";
@@ -53,7 +55,13 @@ export function Worksheet() {
   return (
     <section aria-label="Worksheet lines">
       <PaneHeading>Worksheet</PaneHeading>
-      <DndContext id="worksheet" sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
+      <DndContext
+        id="worksheet"
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{ announcements: spoken(shape.moves.map((m) => m.id)), screenReaderInstructions: HOW_TO_MOVE }}
+        onDragEnd={dropped}
+      >
         <SortableContext items={items} strategy={verticalListSortingStrategy}>
           <ol style={{ listStyle: "none", margin: 0, padding: 0 }}>
             {shape.worksheet.map((l) =>
@@ -98,6 +106,22 @@ export function Worksheet() {
       <AddLine onAdded={setChosen} />
     </section>
   );
+}
+
+const HOW_TO_MOVE = {
+  draggable:
+    "To move this line, press space, then the arrow keys; space again puts it down, Escape leaves it where it was.",
+};
+
+/** What is said while a line is moved, by where it comes to stand. */
+function spoken(ids: readonly string[]): Announcements {
+  const place = (id: UniqueIdentifier | undefined): string => `line ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  return {
+    onDragStart: ({ active }) => `Took up ${place(active.id)}.`,
+    onDragOver: ({ over }) => (over ? `Now at ${place(over.id)}.` : "Not over the worksheet."),
+    onDragEnd: ({ over }) => (over ? `Put down at ${place(over.id)}.` : "Put back where it was."),
+    onDragCancel: () => "Put back where it was.",
+  };
 }
 
 const ZIP_WORDS = {
