@@ -10,7 +10,8 @@ import {
   type ChangedRule,
   type ResolvedRules,
 } from "./drafting";
-import { runMoves, type WorksheetLine } from "./derive/runMoves";
+import { runMoves } from "./derive/runMoves";
+import type { WorksheetLine } from "./derive/worksheetLine";
 import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
 import { freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";

@@ -1,32 +1,40 @@
 "use client";
-import Tab from "@mui/material/Tab";
-import Tabs from "@mui/material/Tabs";
+import { useRef, type KeyboardEvent } from "react";
 
-/** A row of small tabs at the head of a pane. */
+/** A row of small tabs at the head of a pane; arrow keys go from one to the next, as in any row of tabs. */
 export function PaneTabs<T extends string>(props: {
   readonly label: string;
   readonly value: T;
   readonly tabs: readonly (readonly [T, string])[];
   readonly onChange: (value: T) => void;
 }) {
+  const row = useRef<HTMLDivElement>(null);
+  const { tabs, value, onChange } = props;
+
+  function onKeyDown(event: KeyboardEvent): void {
+    const at = tabs.findIndex(([own]) => own === value);
+    const to = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: tabs.length - 1 }[event.key];
+    if (to === undefined) return;
+    event.preventDefault();
+    const index = (to + tabs.length) % tabs.length;
+    onChange((tabs[index] as readonly [T, string])[0]);
+    (row.current?.children[index] as HTMLElement | undefined)?.focus();
+  }
+
   return (
-    <Tabs
-      value={props.value}
-      aria-label={props.label}
-      variant="fullWidth"
-      onChange={(_event, value: T) => props.onChange(value)}
-      sx={{
-        minHeight: 34,
-        mb: 1.5,
-        borderBottom: "1px solid var(--rule)",
-        "& .MuiTab-root": { minHeight: 34, minWidth: 0, p: "4px 6px", fontWeight: 600, color: "var(--quiet)" },
-        "& .Mui-selected": { color: "var(--text) !important" },
-        "& .MuiTabs-indicator": { backgroundColor: "var(--chalk)", height: 3 },
-      }}
-    >
-      {props.tabs.map(([value, text]) => (
-        <Tab key={value} value={value} label={text} />
+    <div ref={row} role="tablist" aria-label={props.label} className="pane-tabs" onKeyDown={onKeyDown}>
+      {tabs.map(([own, text]) => (
+        <button
+          key={own}
+          type="button"
+          role="tab"
+          aria-selected={own === value}
+          tabIndex={own === value ? 0 : -1}
+          onClick={() => onChange(own)}
+        >
+          {text}
+        </button>
       ))}
-    </Tabs>
+    </div>
   );
 }

@@ -3,7 +3,7 @@ import type { Job } from "../files";
 import { type MoveContext } from "../moves";
 import type { MoveEntry } from "../styles";
 import { exactLength, readLength, type LengthInput, type Mm, Refusal, isStated } from "../units";
-import { type MovesRun, type WorksheetLine } from "./runMoves";
+import type { MovesRun, WorksheetLine } from "./worksheetLine";
 
 /** Moves that decide how wide the hem is; the last of them that is made has the last word. */
 const HEM_MOVES = new Set([

@@ -1,16 +1,17 @@
-import { isOf, panelMap, panelOutline, type Panel, onPanel, type Drawing, drawingOn, drawingMoved } from "../pattern";
-import { drawSettledLegs, LEG_JOINS, type Block, type Numbers } from "../drafting";
-import { pathNearest, type Point } from "../geometry";
+import { isOf, panelOutline, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
+import { LEG_JOINS, type Block } from "../drafting";
+import { pathNearest } from "../geometry";
 import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
-import { remembered } from "../remember";
 import type { MoveEntry } from "../styles";
+import { mirrored } from "./asItLies";
+import { legsOf, withLegs } from "./drawnLegs";
+import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import {
   type Mm,
   type Quantity,
   Refusal,
   fill,
   say,
-  type Figure,
   type Sentence,
   isStated,
   limitsOf,
@@ -18,9 +19,6 @@ import {
   complaintsOfSchema,
   type Complaint,
 } from "../units";
-
-/** Redrawn legs stay as they were while what is cut from them is pulled and set. */
-const legsOf = remembered(drawSettledLegs);
 
 /** A limit as it is told: to a tenth of a millimetre, rounded to the inner side. */
 const toTenth = (mm: Mm): Mm => Math.trunc(mm * 10 + 1e-6 * Math.sign(mm)) / 10 || 0;
@@ -30,39 +28,6 @@ const roundedLimits = ({ least, most }: Refusal): Pick<Refusal, "least" | "most"
     ...(least !== undefined && { least: toTenth(least) }),
     ...(most !== undefined && { most: toTenth(most) }),
   });
-
-/** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
-export interface WorksheetLine {
-  readonly id: string;
-  /** Place of the move in the job; null for the reconciling, which nobody asked for. */
-  readonly index: number | null;
-  readonly move: string;
-  readonly label: string;
-  readonly on: boolean;
-  readonly sentence: Sentence;
-  /** What of the style's own gave way, as its sentence goes on; null where nothing did. */
-  readonly gaveWay: Sentence | null;
-  readonly numbers: Numbers;
-  /** Numbers of it that are no lengths. */
-  readonly figures: Readonly<Record<string, Figure>>;
-  readonly handles: readonly Handle[];
-  /** The pattern before this act and after it; what was redrawn is drawn when it is looked at. */
-  readonly before: StyleState;
-  readonly after: StyleState;
-  /** True where seams of `after` are planned and not drawn yet. */
-  readonly isPlanned: boolean;
-  /** What it drew on the panels as they lay before it, and the seams it made on those after it. */
-  readonly drawn: readonly Drawing[];
-  readonly seams: readonly Drawing[];
-  /** Why the move could not be made here; it is passed over, and the others are made without it. */
-  readonly passed: Sentence | null;
-}
-
-export interface MovesRun {
-  readonly state: StyleState;
-  readonly worksheet: readonly WorksheetLine[];
-  readonly shown: readonly Drawing[];
-}
 
 /**
  * Makes the moves in their order. Moves that redraw side or inseam only change the plan; front and back are drawn and
@@ -270,13 +235,6 @@ function standsOn({ at, axis, inside }: Handle, panel: Panel): boolean {
 /** A handle stands on the outline if it lies within this of it. */
 const NEAR: Mm = 12;
 
-/** The pattern with its legs drawn anew; what belongs to no leg stays. */
-const withLegs = ({ panels }: StyleState, legs: { readonly front: Panel; readonly back: Panel }): readonly Panel[] => [
-  legs.front,
-  legs.back,
-  ...panels.filter((p) => p.is.component !== "legs"),
-];
-
 /** The seams that an act has made, on the panels they are part of. */
 function newSeams(before: StyleState, after: StyleState): Drawing[] {
   const known = new Set(before.panels.flatMap((p) => p.edges.map((edge) => edge.path)));
@@ -284,35 +242,4 @@ function newSeams(before: StyleState, after: StyleState): Drawing[] {
     const seams = panel.edges.filter((edge) => edge.by !== undefined && !known.has(edge.path)).map((edge) => edge.path);
     return seams.length > 0 ? [drawingOn(panel.id, { seams })] : [];
   });
-}
-
-const flip = ([x, y]: Point): Point => [0 - x, y];
-
-const flipped = (panels: readonly Panel[]): readonly Panel[] =>
-  panels.map((p) => (p.half === "left" ? panelMap(p, flip) : p));
-
-/** The panels after an act of the worksheet, as they lie on the table, and what it drew on them. */
-export function patternAfter({ before, after, isPlanned, drawn, seams }: WorksheetLine): {
-  readonly panels: readonly Panel[];
-  readonly drawn: readonly Drawing[];
-} {
-  const panels = isPlanned ? withLegs(after, legsOf(after.plan).legs) : after.panels;
-  const left = new Set([...before.panels, ...panels].filter((p) => p.half === "left").map((p) => p.id));
-  const mirror = (list: readonly Drawing[]): Drawing[] =>
-    list.map((d) => (left.has(d.panel) ? drawingMoved(d, flip) : d));
-  return { panels: flipped(panels), drawn: mirror([...drawn, ...seams]) };
-}
-
-/** Panels of the left leg alone are drawn mirrored, as they are cut; what is shown on them, and their handles, too. */
-function mirrored(run: MovesRun): MovesRun {
-  const left = new Set(run.state.panels.filter((p) => p.half === "left").map((p) => p.id));
-  if (left.size === 0) return run;
-  return {
-    state: { ...run.state, panels: flipped(run.state.panels) },
-    worksheet: run.worksheet.map((line) => ({
-      ...line,
-      handles: line.handles.map((h) => (left.has(h.panel) ? { ...h, at: flip(h.at), axis: flip(h.axis) } : h)),
-    })),
-    shown: run.shown.map((s) => (left.has(s.panel) ? drawingMoved(s, flip) : s)),
-  };
 }

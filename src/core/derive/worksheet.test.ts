@@ -1,7 +1,7 @@
 import { panelOutline, type Panel } from "../pattern";
 import { jobWith } from "../testing/worksheet";
 import { shapeOf } from "../testing/jobs";
-import { patternAfter } from "./runMoves";
+import { patternAfter } from "./asItLies";
 
 const outlines = (panels: readonly Panel[]): string[] =>
   panels.map(

@@ -2,14 +2,14 @@ import type { BodyMeasures } from "../body";
 import { quantity, type Mm, type Quantity, say } from "../units";
 import { BACK_MAKINGS } from "./backs";
 import { refuseImpossible } from "./refuseImpossible";
-import { dartBudget, USUAL_DART, type DartShare } from "./darts";
+import { dartBudget, type DartShare } from "./darts";
 import type { Drafter } from "./drafter";
 import { shiftPanel, shiftPassing, type CurvePlan, type LegPlan, type Levels, type PanelPlan } from "./plan";
+import { dartPlace, recordDarts, withPlace } from "./planDarts";
 import { planWidths } from "./planWidths";
 import type { ResolvedRules } from "./rules";
 import { leanedIn, shareWaist, takingLimit } from "./shareWaist";
 import { backExtensionSum, crotchDepthSum, frontExtensionSum, limited, widthSum } from "./sums";
-import type { DartPlan } from "./waist";
 
 /**
  * How much more than the front's the back's side may lean in at the waist before the centre back takes the rest: as
@@ -261,52 +261,4 @@ function curvePlan(rules: ResolvedRules, panel: "front" | "back", extension: Mm)
   const { steer, start, out, up } = rules.curve;
   const hollow = rules.hollow.from === "quarter" ? extension / 4 : rules.hollow[panel];
   return { steer, start, out, up, hollow };
-}
-
-/** Distance of the dart from the centre where a rule states it; `crease` is found per panel. */
-function dartPlace(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Mm | "crease" | null {
-  switch (rules.dart.at) {
-    case "mid":
-      return null;
-    case "crease":
-      return "crease";
-    case "bust": {
-      const { bustSpan } = m;
-      const at = drafter.number(
-        "dartAt",
-        quantity(bustSpan.mm / 2, say`half of the bust span ${bustSpan.mm}`, { bustSpan }),
-      );
-      return at.mm;
-    }
-    case "fixed":
-      return drafter.number("dartAt", quantity(rules.dart.value, say`${rules.dart.value} as chosen`)).mm;
-  }
-}
-
-function withPlace(share: DartShare, rules: ResolvedRules, at: Mm | "crease" | null, creaseAt: Mm): DartPlan {
-  const { count, intake, length } = share;
-  return { count, intake, length, at: at === "crease" ? creaseAt : at, run: rules.dart.run };
-}
-
-function recordDarts(
-  drafter: Drafter,
-  panel: "front" | "back",
-  plan: DartShare,
-  intake: Mm | "auto",
-  length: Mm,
-): void {
-  const how = plan.count === 0 ? "no dart" : plan.count === 1 ? "one dart" : say`two darts of ${plan.intake}`;
-  drafter.number(
-    `${panel}DartIntake`,
-    quantity(
-      plan.count * plan.intake,
-      say`${how}; surplus less what the side takes`,
-      {},
-      intake === "auto" ? USUAL_DART : intake,
-    ),
-  );
-  drafter.number(
-    `${panel}DartLength`,
-    quantity(plan.length, say`ends ${50} above the hip line at the least`, {}, length),
-  );
 }

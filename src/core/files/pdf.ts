@@ -1,9 +1,9 @@
-import { isOf } from "../pattern";
-import { PDFDocument, rgb, StandardFonts } from "pdf-lib";
+import { PDFDocument, StandardFonts } from "pdf-lib";
 import { boxOf, chordsCross, polygonSections, type Box, type Point } from "../geometry";
 import type { Mm } from "../units";
 import { INK, Pen, PT_PER_MM, type Stroke } from "./pen";
-import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
+import { cross, drawLabel, drawPiece, FAINT, OVERLAP } from "./pdfPiece";
+import { layOnSheet, type PlacedPiece, type PrintSet, type Sheet } from "./sheet";
 
 export type Paper = "a4" | "letter";
 
@@ -14,12 +14,6 @@ export const PAPERS: Readonly<Record<Paper, { readonly label: string; readonly w
 
 /** Home printers leave about this much white. */
 const MARGIN: Mm = 10;
-/** Neighbouring pages repeat this much, to be glued. */
-const OVERLAP: Mm = 10;
-
-const FAINT = rgb(0.55, 0.6, 0.57);
-const FRONT = rgb(0.04, 0.43, 0.43);
-const BACK = rgb(0.48, 0.18, 0.49);
 
 interface Tile {
   readonly column: number;
@@ -167,7 +161,7 @@ function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: read
     for (const placed of sheet.placed) {
       if (!meets(placed.box, tile.window)) continue;
       drawPiece(pen, placed, (p) => shift(placed.place(p)));
-      drawLabel(pen, placed, tile, shift, frame);
+      drawLabel(pen, placed, tile.window, shift, frame);
     }
   });
   pen.run(boxPoints(frame), { color: FAINT, width: 0.2, close: true });
@@ -204,105 +198,5 @@ function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: read
     [frame.left, frame.bottom + 5],
     2.8,
     { color: FAINT },
-  );
-}
-
-function cross(pen: Pen, [x, y]: Point): void {
-  const mark: Stroke = { color: INK, width: 0.25 };
-  pen.run(
-    [
-      [x - 4, y],
-      [x + 4, y],
-    ],
-    mark,
-  );
-  pen.run(
-    [
-      [x, y - 4],
-      [x, y + 4],
-    ],
-    mark,
-  );
-}
-
-function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
-  const { piece } = placed;
-  const back = isOf(piece, "back");
-  const own = back ? BACK : isOf(piece, "front") ? FRONT : FAINT;
-  pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
-  pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
-  for (const l of piece.panel.lines) {
-    if (l.kind !== "grain")
-      pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
-  }
-  for (const trim of piece.trims) pen.run(trim.map(at), { color: INK, width: 0.3, dash: [6, 2, 1, 2] });
-  for (const sign of piece.signs.lines) pen.run(sign.map(at), { color: INK, width: 0.3 });
-  for (const { text, at: place } of piece.signs.words) pen.text(text, at(place), 3.4);
-  for (const drill of piece.drills) cross(pen, at(drill));
-  const [from, to] = piece.grain.map(at) as [Point, Point];
-  pen.run([from, to], { color: INK, width: 0.35 });
-  arrow(pen, from, to);
-  arrow(pen, to, from);
-  for (const notch of piece.notches) {
-    pen.run([at(notch.at), at(notch.outer)], { color: INK, width: 0.4 });
-    if (notch.kind === "double") {
-      const [a, b] = [at(notch.at), at(notch.outer)];
-      const size = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-      const aside: Point = [(-(b[1] - a[1]) / size) * 3, ((b[0] - a[0]) / size) * 3];
-      pen.run(
-        [
-          [a[0] + aside[0], a[1] + aside[1]],
-          [b[0] + aside[0], b[1] + aside[1]],
-        ],
-        { color: INK, width: 0.4 },
-      );
-    }
-  }
-}
-
-/** Height of a label's lines, and how far a line is from the next. */
-const LABEL: { readonly first: Mm; readonly other: Mm; readonly step: Mm } = { first: 6, other: 4.2, step: 6.5 };
-
-/**
- * The label of a piece, on the one page that its place lies on, moved so far that no line is cut by the page's edge.
- */
-function drawLabel(
-  pen: Pen,
-  { piece, place, turned }: PlacedPiece,
-  tile: Tile,
-  shift: (p: Point) => Point,
-  frame: Box,
-): void {
-  const at = place(labelPlace(piece));
-  const { window } = tile;
-  // A page's own ground ends where the next one begins.
-  const isHere =
-    at[0] >= window.left && at[0] < window.right - OVERLAP && at[1] >= window.top && at[1] < window.bottom - OVERLAP;
-  if (!isHere) return;
-  const long = Math.max(...piece.label.map((text, i) => pen.widthOf(text, i === 0 ? LABEL.first : LABEL.other)));
-  const deep = LABEL.step * piece.label.length;
-  const [wide, tall] = turned ? [deep, long] : [long, deep];
-  const held = (value: Mm, low: Mm, high: Mm): Mm => Math.min(Math.max(value, low), Math.max(low, high));
-  const [x, y] = shift(at);
-  const left = held(turned ? x - wide : x + 6, frame.left + 2, frame.right - OVERLAP - wide);
-  const top = held(turned ? y : y - LABEL.first, frame.top + 2, frame.bottom - OVERLAP - tall);
-  piece.label.forEach((text, i) => {
-    const down = LABEL.step * (i + 1);
-    const from: Point = turned ? [left + wide - down, top] : [left, top + down];
-    pen.text(text, from, i === 0 ? LABEL.first : LABEL.other, { down: turned });
-  });
-}
-
-/** The head of an arrow at `tip`, pointing away from `tail`. */
-function arrow(pen: Pen, tip: Point, tail: Point): void {
-  const size = Math.hypot(tip[0] - tail[0], tip[1] - tail[1]) || 1;
-  const [ux, uy] = [(tip[0] - tail[0]) / size, (tip[1] - tail[1]) / size];
-  pen.run(
-    [
-      [tip[0] - 6 * ux - 2.5 * uy, tip[1] - 6 * uy + 2.5 * ux],
-      tip,
-      [tip[0] - 6 * ux + 2.5 * uy, tip[1] - 6 * uy - 2.5 * ux],
-    ],
-    { color: INK, width: 0.35 },
   );
 }

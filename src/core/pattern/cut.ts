@@ -144,7 +144,11 @@ const MARK_NEAR: Mm = 4;
 /** Inner lines and landmarks of a part that has a new outline. */
 export function withInner(part: Panel, source: Panel): Panel {
   const outline = panelOutline(part);
-  const lines = source.lines.flatMap((line) => clipped(line, outline));
+  // A dart that touches the cut is still one dart; one that is cut through is no dart any more.
+  const lines = source.lines.flatMap((line): readonly PanelLine[] => {
+    if (line.kind !== "dart") return clipped(line, outline);
+    return line.points.every((p) => onPanel(outline, p)) ? [line] : [];
+  });
   const grain = lines.find((line) => line.kind === "grain");
   const longEnough = grain && pointDistance(grain.points[0] as Point, grain.points.at(-1) as Point) >= 50;
   return {

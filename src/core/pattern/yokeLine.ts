@@ -85,7 +85,9 @@ export function yokeLine(panel: Panel, centre: Mm, side: Mm, keep: boolean): Yok
   const s = pathAt(sidePath, side);
   const mouths = edgesWithRole(panel, "dart").map((edge) => [pathStart(edge.path), pathEnd(edge.path)] as const);
   const drawn = mouths.flatMap(([from]) =>
-    panel.lines.filter((l) => l.kind === "dart" && pointDistance(l.points[0] as Point, from) < 0.01),
+    panel.lines.filter(
+      (l) => l.kind === "dart" && l.points.length === 3 && pointDistance(l.points[0] as Point, from) < 0.01,
+    ),
   );
   let darts = drawn.map((l): CrossedDart => {
     const [from, tip, to] = l.points as readonly [Point, Point, Point];

@@ -1,5 +1,5 @@
 import { edgeOf, panelById, panelWidthAt, refsLength, type Panel } from "../pattern";
-import type { WorksheetLine } from "../derive/runMoves";
+import type { WorksheetLine } from "../derive/worksheetLine";
 import { pathLength } from "../geometry";
 import type { Job } from "../files";
 import type { Shape } from "../derive";

@@ -1,5 +1,5 @@
 "use client";
-import { patternAfter } from "@/core/derive/runMoves";
+import { patternAfter } from "@/core/derive/asItLies";
 import { isOf, type Panel, cameFrom } from "@/core/pattern";
 import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";

@@ -4,10 +4,8 @@ import dynamic from "next/dynamic";
 import { useRouter, useSearchParams } from "next/navigation";
 import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
-import TextField from "@mui/material/TextField";
 import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
-import { Choice } from "../Choice";
 import { Mark } from "../Header";
 import { PaneTabs } from "../PaneTabs";
 import { stageHref } from "../stages";
@@ -29,6 +27,12 @@ const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJob
 const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was not kept. Make room, and try again.";
 
 const NOT_DONE = "The browser’s store is full or blocked, so nothing was changed. Try again.";
+
+const ORDERS: readonly (readonly [SortBy, string])[] = [
+  ["changed", "last change"],
+  ["name", "name"],
+  ["wearer", "wearer"],
+];
 
 type Shown = "jobs" | "wearers" | "styles" | "examples";
 
@@ -175,26 +179,29 @@ export function Workroom() {
           </div>
           {shown === "jobs" && list.length > 0 ? (
             <>
-              <TextField
+              <input
+                type="search"
+                className="plain-field"
                 placeholder="Search"
                 value={search}
+                aria-label="Search jobs by name, wearer, style or cloth"
                 onChange={(event) => setSearch(event.target.value)}
-                slotProps={{ htmlInput: { "aria-label": "Search jobs by name, wearer, style or cloth" } }}
-                sx={{ width: 220 }}
+                style={{ width: 220 }}
               />
-              <div style={{ width: 250 }}>
-                <Choice
-                  label="In order of"
+              <label style={{ display: "flex", alignItems: "center", gap: 8 }}>
+                In order of
+                <select
+                  className="plain-field"
                   value={sort}
-                  width={150}
-                  options={[
-                    ["changed", "last change"],
-                    ["name", "name"],
-                    ["wearer", "wearer"],
-                  ]}
-                  onChange={setSort}
-                />
-              </div>
+                  onChange={(event) => setSort(event.target.value as SortBy)}
+                >
+                  {ORDERS.map(([order, words]) => (
+                    <option key={order} value={order}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
             </>
           ) : null}
         </div>

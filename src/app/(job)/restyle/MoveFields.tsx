@@ -2,7 +2,7 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
-import type { WorksheetLine } from "@/core/derive/runMoves";
+import type { WorksheetLine } from "@/core/derive/worksheetLine";
 import { MOVES } from "@/core/moves";
 import type { LengthParam, NumberParam, Param, RuledParam } from "@/core/params";
 import type { Words } from "@/core/units";

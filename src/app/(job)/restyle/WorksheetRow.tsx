@@ -4,7 +4,7 @@ import { CSS } from "@dnd-kit/utilities";
 import Switch from "@mui/material/Switch";
 import { nanoid } from "nanoid";
 import { memo } from "react";
-import type { WorksheetLine } from "@/core/derive/runMoves";
+import type { WorksheetLine } from "@/core/derive/worksheetLine";
 import { sameSentence } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
