@@ -42,6 +42,12 @@ function slices(of: readonly Pt[], y: number): number[] {
 const width = (panel: Panel, y: number): number =>
   slices(outline(panel), y).reduce((sum, x, i) => sum + (i % 2 ? x : -x), 0);
 
+/** From seam to seam, over a hem that rises above the level between them. */
+const seamToSeam = (panel: Panel, y: number): number => {
+  const all = slices(outline(panel), y);
+  return (all.at(-1) ?? 0) - (all[0] ?? 0);
+};
+
 /** Side and inseam of legs that fall straight, before they are slashed: furthest from hip to hem, and crotch to hem. */
 function falls(): Record<string, unknown> {
   let [made, side, inseam] = [0, 0, 0];
@@ -129,7 +135,7 @@ function words(): Record<string, unknown> {
     if (line.numbers.hem) rows.push(["hem", line.numbers.hem.mm, hem]);
     const { knee, start, hemLevel } = line.numbers;
     if (knee && start && hemLevel && start.mm < hemLevel.mm - 1 && said(line).includes(start.mm, knee.mm))
-      rows.push(["knee", knee.mm, legs.reduce((sum, p) => sum + width(p, start.mm), 0)]);
+      rows.push(["knee", knee.mm, legs.reduce((sum, p) => sum + seamToSeam(p, start.mm), 0)]);
     for (const [what, says, is] of rows) {
       told++;
       const off = Math.abs(says - is);

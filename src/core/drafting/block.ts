@@ -1,7 +1,6 @@
 import { type Panel } from "../pattern";
 import { Refusal } from "../units";
 import type { BodyMeasures } from "../body";
-import {} from "./refuseImpossible";
 import { Drafter, type Numbers, type Step } from "./drafter";
 import { drawLegs } from "./draw";
 import { narrate } from "./narrate";

@@ -1,4 +1,5 @@
 import {
+  edgesWithRole,
   halvesOf,
   isOf,
   legOf,
@@ -18,7 +19,7 @@ import type { BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
 import { creaseHalvesOf, type CreaseHalves } from "./creaseHalves";
 import { forkAt } from "./fork";
-import { boxOf } from "../geometry";
+import { boxOf, pathFlatten } from "../geometry";
 import type { Mm } from "../units";
 
 /** Finished girth against the body at one level. */
@@ -80,7 +81,9 @@ function bodySeam(panel: Panel, length: Mm, rims: readonly ("waist" | "hem")[]):
 function hemTopOf(panel: Panel): Mm {
   if (panel.worn?.ring) return panel.worn?.ring.from + panel.worn?.ring.depth;
   const ends = [panel.landmarks.hemSide?.[1], panel.landmarks.hemInseam?.[1]].filter((y) => y !== undefined);
-  return ends.length > 0 ? Math.min(...ends) : Infinity;
+  // A steep taper's hem, square to both seams, rises between them.
+  const arches = edgesWithRole(panel, "hem").map((edge) => boxOf(pathFlatten(edge.path)).top);
+  return ends.length > 0 ? Math.min(...ends, ...arches) : Infinity;
 }
 
 /**

@@ -55,15 +55,15 @@ function draped(outer: readonly Point[], leg: readonly Panel[], hip: Mm): Point[
   return hung;
 }
 
-/** Cloth bends; where what carries it changes, its line runs over from one to the other. */
+/** Below the hip cloth bends; where what carries it changes, its line runs over from one to the other. */
 const EASED_ROUNDS = 4;
 
-function eased(line: readonly Point[]): Point[] {
+function eased(line: readonly Point[], hip: Mm): Point[] {
   let now = [...line];
   for (let round = 0; round < EASED_ROUNDS; round++)
     now = now.map(([x, y], i): Point => {
       const [before, after] = [now[i - 1], now[i + 1]];
-      return before && after ? [(before[0] + 2 * x + after[0]) / 4, y] : [x, y];
+      return before && after && y > hip + 1e-6 ? [(before[0] + 2 * x + after[0]) / 4, y] : [x, y];
     });
   return now;
 }
@@ -135,7 +135,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const first = legs[0];
   const lowest = legs[legs.length - 1];
   if (!first || !lowest) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
-  const outer = eased(draped([...torso, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip));
+  const outer = eased(draped([...torso, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip), levels.hip);
   const last = { ...lowest, outer: (outer[outer.length - 1] as Point)[0] };
   const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
   const outside = fairThrough(outer);

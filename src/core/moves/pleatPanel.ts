@@ -12,6 +12,7 @@ import {
   type Drawing,
   drawingMoved,
   drawingOn,
+  openedAt,
 } from "../pattern";
 import {
   angleFromTo,
@@ -67,12 +68,6 @@ export interface Pleated {
   readonly fromCentre: Mm;
   readonly shown: Drawing;
   readonly folds: readonly Fold[];
-}
-
-/** Share of the opening at a level: all of it at the waist, running out in a straight line. */
-function openedAt(y: Mm, top: Mm, runOut: Mm | null): number {
-  if (runOut === null) return 1;
-  return Math.max(0, (runOut - y) / (runOut - top));
 }
 
 /**
@@ -205,6 +200,7 @@ export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter:
     edges,
     lines,
     landmarks: { ...landmarks, waistSide: pathStart(sidePath), hemSide: pathEnd(sidePath) },
+    worn: { ...panel.worn, pleats: { each: gap / plan.count, from: top, runOut } },
   };
   const depth = intake / (plan.kind === "knife" ? 2 : 4);
   // Opened by one width all the way down, the leg has a new middle.

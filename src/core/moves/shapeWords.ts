@@ -1,4 +1,5 @@
-import { panelWidthAt, roleLength, type Panel } from "../pattern";
+import { panelOutline, roleLength, type Panel } from "../pattern";
+import { polygonSections } from "../geometry";
 import { drawnLeg, type LegPlan, type Numbers } from "../drafting";
 import { quantity, type Mm, type Quantity } from "../units";
 import { MOST_LEVELS } from "./legLevels";
@@ -64,13 +65,19 @@ function wayOf(
     : `Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
 }
 
+/** From inseam to side at a level, over a hem that rises above it between them. */
+function betweenSeams(panel: Panel, level: Mm): Mm {
+  const sections = polygonSections(panelOutline(panel), level);
+  return (sections.at(-1)?.[1] ?? 0) - (sections[0]?.[0] ?? 0);
+}
+
 /** What was asked, as it is drawn once the length is known: a width below the hem is passed over. */
 export function shapeTold(
   plan: LegPlan,
   numbers: Numbers,
   { front, back }: { readonly front: Panel; readonly back: Panel },
 ): Told {
-  const at = (level: Mm): Mm => panelWidthAt(front, level) + panelWidthAt(back, level);
+  const at = (level: Mm): Mm => betweenSeams(front, level) + betweenSeams(back, level);
   const measured = (girth: Quantity, mm: Mm): Quantity => quantity(mm, girth.sum, {}, girth.mm);
   const drawn = { ...numbers };
   for (const [girth, level] of widthsOf(numbers)) {

@@ -72,6 +72,8 @@ export interface Worn {
   readonly ring?: Ring;
   /** Where it is pleated or gathered in, what it was cut in place of: that fits the body, the rest hangs from it. */
   readonly inPlaceOf?: readonly (readonly Point[])[];
+  /** What each of its pleats has opened where it is widest, and the level at which that has run out; null where it does not. */
+  readonly pleats?: { readonly each: Mm; readonly from: Mm; readonly runOut: Mm | null };
   /** Buttons along a placket, and how far apart. */
   readonly buttons?: { readonly count: number; readonly apart: Mm };
   /** Casings cut on to its rims. */
@@ -236,25 +238,16 @@ export function fittedWidthAt(panel: Panel, y: Mm): Mm {
   return panelWidthAt(panel, y) - pleatsAt(panel, y);
 }
 
-/** What the pleats of a panel hold at a level: from the first to the last of each one's lines. */
+/** What the pleats of a panel have opened at a level. */
 function pleatsAt(panel: Panel, y: Mm): Mm {
-  return panel.edges
-    .filter((edge) => edge.role === "dart" && panel.lines.some((l) => l.kind === "pleat"))
-    .reduce((sum, edge) => {
-      const [from, to] = [pathStart(edge.path), pathEnd(edge.path)];
-      const lines = panel.lines.filter((l) => l.kind === "pleat");
-      const at = (p: Point): Mm | null => {
-        const own = lines.find(
-          (l) => Math.hypot((l.points[0]?.[0] ?? NaN) - p[0], (l.points[0]?.[1] ?? NaN) - p[1]) < 0.01,
-        );
-        const [a, b] = [own?.points[0], own?.points.at(-1)];
-        if (!a || !b || y > b[1]) return null;
-        return y <= a[1] ? a[0] : a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]);
-      };
-      const [near, far] = [at(from), at(to)];
-      return near === null || far === null ? sum : sum + Math.abs(far - near);
-    }, 0);
+  const { pleats } = panel.worn ?? {};
+  if (!pleats) return 0;
+  return edgesWithRole(panel, "dart").length * pleats.each * openedAt(y, pleats.from, pleats.runOut);
 }
+
+/** Share of an opening that is left at a level, between where it is widest and where it runs out; all where it does not. */
+export const openedAt = (y: Mm, from: Mm, runOut: Mm | null): number =>
+  runOut === null ? 1 : Math.max(0, (runOut - y) / (runOut - from));
 
 /** Width of a closed outline at a level: all of it that lies on the horizontal. */
 export function sectionWidth(outline: readonly Point[], y: Mm): Mm {

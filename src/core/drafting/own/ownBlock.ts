@@ -15,7 +15,6 @@ import {
 } from "../../geometry";
 import { quantity, readLength, type Mm, type Quantity, type Unit, Refusal, range, say } from "../../units";
 import type { Block } from "../block";
-import {} from "../refuseImpossible";
 import { Drafter } from "../drafter";
 import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";

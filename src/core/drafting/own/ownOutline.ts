@@ -25,7 +25,6 @@ import {
   type Segment,
 } from "../../geometry";
 import { type Mm, type Radians, Refusal, say } from "../../units";
-import {} from "../refuseImpossible";
 import type { OwnLandmark, OwnPanelLandmarks } from "./schema";
 
 export type OwnEdgeId = "waist" | "side" | "hem" | "inseam" | "crotch";
