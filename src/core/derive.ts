@@ -35,7 +35,7 @@ import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
-import { styleOn, type MoveEntry, type Style } from "./styles";
+import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "./styles";
 import { remembered } from "./remember";
 import {
   type Mm,
@@ -150,12 +150,12 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       styleParams: { ...style.defaults, ...params.data },
       stated: new Set(Object.keys(job.style.params)),
       feeds: style.feeds ?? {},
-      autos: style.autos,
+      autos: autosOf(style, params.data),
       shoe: SHOE,
       allowances: allowances.widths,
       ...(hung && { cuff: hung }),
     };
-    const moves = job.moves ?? style.moves;
+    const moves = job.moves ?? movesOf(style, params.data);
     const run = meetingHem(context, (given) => runMoves(block, moves, given));
     const { panels, joins, plan } = run.state;
     refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
@@ -221,7 +221,7 @@ export function derive(job: Job): Derived | DeriveFault {
   const garment = finishGarment(shape.panels, shape.joins, finish, {
     measures,
     hip: measures.hip.mm,
-    zip: zip?.length.mm ?? 0,
+    zip: (zip?.length.mm ?? 0) + (zip?.above ?? 0),
     hipLevel: plan.levels.hip,
     cloth: clothOf(job).cloth,
     tape: tapeOf(job.body.unit),

@@ -24,6 +24,14 @@ const MARIT: Card = {
     waistToKnee: "59",
     waistToAnkle: "96",
     waistToFloor: "104",
+    bust: "95",
+    neck: "37",
+    shoulderWidth: "40",
+    napeToWaist: "41,5",
+    shoulderToWaist: "45,5",
+    shoulderToBust: "27,5",
+    bustSpan: "19",
+    upperArm: "29,5",
   },
 };
 
@@ -302,6 +310,28 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
     id: "sample-baker-yoke",
     job: styled("yoke-flare", "Baker's daughter, yoked", MARIT, "2026-11-22", {
       cloth: { name: "Dune twill", width: "150 cm", length: "290 cm" },
+    }),
+  },
+  {
+    id: "sample-kite-one-piece",
+    job: styled("one-piece", "Kite flyer, in one piece", MARIT, "2026-11-27", {
+      cloth: { name: "Kelp crepe", width: "150 cm", length: "420 cm" },
+    }),
+  },
+  {
+    id: "sample-lamp-lighter",
+    job: styled("one-piece", "Lamp lighter, flared", MARIT, "2026-11-27", {
+      style: { id: "one-piece", params: { leg: "flare" } },
+      moves: movesOfStyle("one-piece", { leg: "flare" }),
+      cloth: { name: "Slate linen", width: "150 cm", length: "420 cm" },
+    }),
+  },
+  {
+    id: "sample-bell-ringer",
+    job: styled("one-piece", "Bell ringer, gathered", SUNNIVA, "2026-11-27", {
+      style: { id: "one-piece", params: { leg: "culotte", school: "quarters" } },
+      moves: movesOfStyle("one-piece", { leg: "culotte" }),
+      cloth: { name: "Kelp crepe", width: "140 cm", length: "400 cm" },
     }),
   },
 ];

@@ -75,15 +75,42 @@ export const ESTIMATES: readonly Estimate[] = [
   { key: "ankle", from: (known) => share(known, "calf", 0.64) },
   { key: "heel", from: (known) => share(known, "ankle", 1.42) },
   { key: "bust", from: (known) => share(known, "hip", 0.95) },
-  { key: "neck", from: (known) => share(known, "bust", 0.39) },
+  {
+    key: "neck",
+    from: (known) => {
+      const bust = of(known, "bust");
+      return quantity(130 + 0.255 * bust.mm, say`${130} + ${ratio(0.255)} x bust ${bust.mm}`, { bust });
+    },
+  },
   { key: "upperArm", from: (known) => share(known, "bust", 0.31) },
-  { key: "shoulderWidth", from: (known) => share(known, "height", 0.23) },
+  {
+    key: "shoulderWidth",
+    from: (known) => {
+      const [height, bust] = [of(known, "height"), of(known, "bust")];
+      return quantity(
+        0.14 * height.mm + 0.165 * bust.mm,
+        say`${ratio(0.14)} x height ${height.mm} + ${ratio(0.165)} x bust ${bust.mm}`,
+        { height, bust },
+      );
+    },
+  },
   { key: "napeToWaist", from: (known) => share(known, "height", 0.245) },
   {
+    // The nape lies below the neck's end of the shoulder, and the way over the bust is longer the fuller it is.
     key: "shoulderToWaist",
     from: (known) => {
-      const nape = of(known, "napeToWaist");
-      return quantity(nape.mm + 25, say`nape to waist ${nape.mm} + ${25}`, { napeToWaist: nape });
+      const [nape, neck, bust, height] = [
+        of(known, "napeToWaist"),
+        of(known, "neck"),
+        of(known, "bust"),
+        of(known, "height"),
+      ];
+      const over = Math.min(70, Math.max(5, bust.mm / 8 - height.mm / 16));
+      return quantity(
+        nape.mm + neck.mm / 16 + over,
+        say`nape to waist ${nape.mm} + neck ${neck.mm} / 16 + ${over} over the bust`,
+        { napeToWaist: nape, neck, bust, height },
+      );
     },
   },
   { key: "shoulderToBust", from: (known) => share(known, "shoulderToWaist", 0.6) },

@@ -21,6 +21,10 @@ const ORDER: readonly (readonly [MeasureKey, MeasureKey])[] = [
   ["waistToCalf", "waistToAnkle"],
   ["waistToAnkle", "waistToFloor"],
   ["waistToFloor", "height"],
+  ["shoulderToBust", "shoulderToWaist"],
+  ["napeToWaist", "shoulderToWaist"],
+  ["neck", "bust"],
+  ["upperArm", "bust"],
 ];
 
 /**
@@ -61,6 +65,19 @@ export function questionsOf(measures: BodyMeasures): Question[] {
       message: say`The waist is much larger than the hip. Is the hip taken at the fullest place?`,
     });
   }
+  const { bust, shoulderWidth, bustSpan } = measures;
+  if (given("bust") && bust.mm < waist.mm)
+    questions.push({
+      measure: "bust",
+      message: say`The bust is smaller than the waist. Is it taken at the fullest place?`,
+    });
+  if (given("shoulderWidth") && shoulderWidth.mm > 0.5 * bust.mm)
+    questions.push({
+      measure: "shoulderWidth",
+      message: say`The shoulders are wider than half the bust. Is the width taken from point to point?`,
+    });
+  if (given("bustSpan") && bustSpan.mm > 0.3 * bust.mm)
+    questions.push({ measure: "bustSpan", message: say`The bust points lie far apart for this bust. Measure again?` });
   if (given("crotchDepth") && Math.abs(crotchDepth.mm - (hip.mm / 4 + 25)) > 60) {
     questions.push({
       measure: "crotchDepth",

@@ -4,7 +4,7 @@ import { movesOfStyle } from "./newJob";
 
 /** The job's own list of moves; a style's becomes the job's own. */
 export function ownMoves(job: Job): NonNullable<Job["moves"]> {
-  job.moves ??= movesOfStyle(job.style.id);
+  job.moves ??= movesOfStyle(job.style.id, job.style.params);
   return job.moves;
 }
 

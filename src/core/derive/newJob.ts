@@ -1,9 +1,10 @@
 import { type Job, JOB_FORMAT, JOB_VERSION } from "../files";
-import { STYLES } from "../styles";
+import { movesOf, STYLES } from "../styles";
 
-/** The moves of a style as a list of a job's own. */
-export function movesOfStyle(styleId: string): NonNullable<Job["moves"]> {
-  return (STYLES[styleId]?.moves ?? []).map((m) => ({ ...m, params: { ...m.params } }));
+/** The moves of a style, with these parameters, as a list of a job's own. */
+export function movesOfStyle(styleId: string, params: Job["style"]["params"] = {}): NonNullable<Job["moves"]> {
+  const style = STYLES[styleId];
+  return (style ? movesOf(style, params) : []).map((m) => ({ ...m, params: { ...m.params } }));
 }
 
 /** A new job for a wearer's card in a style, with nothing changed yet. `date` is an ISO date for the labels. */

@@ -17,6 +17,8 @@ import { quantity, toDegrees, type Mm, type Quantity, say } from "../units";
 export interface ZipPlan {
   readonly at: "centre-back" | "centre-front" | "side";
   readonly length: Quantity;
+  /** How far the same seam goes on above the waist, where the opening runs through to the neck. */
+  readonly above: Mm;
   /** To the hip line. */
   readonly hipAlong: Mm;
   /** To where the seam has turned 15 degrees away from the centre line. */
@@ -51,7 +53,8 @@ export function planZip(
   const centre = centreOf(panels, joins, root);
   if (!centre) return null;
   const { whole, hipAlong, smoothAlong } = centre;
-  if (asked !== "auto") return { at, length: asked, hipAlong, smoothAlong };
+  const above = centreAbove(panels, joins, root);
+  if (asked !== "auto") return { at, length: asked, above, hipAlong, smoothAlong };
   const needed = (hip.mm + 20 - waistGirth) / 2;
   const length = Math.min(Math.max(needed, Math.min(hipAlong, smoothAlong)), whole * 0.9);
   const why =
@@ -60,7 +63,16 @@ export function planZip(
       : hipAlong <= smoothAlong
         ? "to the hip line"
         : "to where the crotch begins to turn, just above the hip line";
-  return { at, length: quantity(length, why, { hip }), hipAlong, smoothAlong };
+  return { at, length: quantity(length, why, { hip }), above, hipAlong, smoothAlong };
+}
+
+/** Length of the centre seam above the waist: that of the bodice, which the opening runs through. */
+function centreAbove(panels: readonly Panel[], joins: readonly Join[], root: "front" | "back"): Mm {
+  const refs = joins.filter((j) => j.kind === "centre" && j.root === root && j.leg !== "left").flatMap((j) => j.a);
+  return refsLength(
+    panels,
+    refs.filter((ref) => panelById(panels, ref.panel).is.component === "bodice"),
+  );
 }
 
 /** True where a seam's uppermost edge begins at the waist: no yoke in one piece, no placket lies above it. */
@@ -120,12 +132,12 @@ function sideZip(
     before += pathLength(path);
   }
   const smoothAlong = whole * 0.8;
-  if (asked !== "auto") return { at: "side", length: asked, hipAlong, smoothAlong };
+  if (asked !== "auto") return { at: "side", length: asked, above: 0, hipAlong, smoothAlong };
   const needed = (hip.mm + 20 - waistGirth) / 2;
   const length = Math.min(smoothAlong, Math.max(needed, Math.min(hipAlong, whole * 0.5)));
   const why =
     needed > hipAlong
       ? say`(hip ${hip.mm} + ${20} - waist ${waistGirth}) / 2, so that the hip passes`
       : "down the left side to the hip line";
-  return { at: "side", length: quantity(length, why, { hip }), hipAlong, smoothAlong };
+  return { at: "side", length: quantity(length, why, { hip }), above: 0, hipAlong, smoothAlong };
 }

@@ -49,7 +49,7 @@ export interface Garment {
 export interface FinishContext {
   readonly measures: BodyMeasures;
   readonly hip: Mm;
-  /** Length of the zip below the sewn waist; 0 without one. */
+  /** Length of the whole zip, from the sewn waist or the neck down; 0 without one. */
   readonly zip: Mm;
 }
 

@@ -53,6 +53,8 @@ export function finishGarment(
   make("hem", finish.hem);
   make("belt", finish.belt);
   for (const trim of finish.trims) make("trim", trim);
+  if (hasOpenEdges(garment))
+    garment = unsettled(garment, say`How neck and armholes are finished is not decided: facings, binding or a sleeve.`);
   if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && !opensByItself(finish)) {
     garment = withParts(garment, {
       undecided: [
@@ -67,4 +69,12 @@ export function finishGarment(
     notions: boughtFor(garment, finish, { ...context, opens }),
   });
   return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))] };
+}
+
+/** True while nothing is sewn to a neck or an armhole of the garment. */
+function hasOpenEdges({ panels, joins }: Garment): boolean {
+  const sewn = new Set(joins.flatMap((join) => [...join.a, ...join.b]).map((ref) => `${ref.panel}.${ref.edge}`));
+  return panels.some((panel) =>
+    panel.edges.some((e) => (e.role === "neck" || e.role === "armhole") && !sewn.has(`${panel.id}.${e.id}`)),
+  );
 }

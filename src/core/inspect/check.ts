@@ -5,7 +5,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { say, type Mm, type Sentence, type Tape } from "../units";
+import { plain, say, type Mm, type Sentence, type Tape } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -145,4 +145,13 @@ export const estimateSaid = (measure: BodyMeasure, name: string): Sentence =>
 /** Pass, look or fault for an amount that should be large enough. */
 export function byFloor(value: number, look: number, fault: number): CheckStatus {
   return value < fault ? "fault" : value < look ? "look" : "pass";
+}
+
+/** A deeper crotch, or with a negative amount a higher one. */
+export function deeperBy(present: Mm, by: Mm): Remedy {
+  const mm = by > 0 ? Math.ceil(by) : Math.floor(by);
+  return {
+    label: say`${mm > 0 ? "Lower" : "Raise"} the crotch by ${Math.abs(mm)}`,
+    changes: [{ path: ["block", "rules", "crotchDepth", "add"], value: `${plain(present + mm)} mm` }],
+  };
 }

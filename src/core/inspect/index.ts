@@ -8,6 +8,7 @@ import {
   slitLeg,
   yokeAndFly,
 } from "./construction";
+import { armhole, backBulge, bodiceMatch, trunk } from "./bodice";
 import type { Check, CheckRule, Inspected } from "./check";
 import { floorClearance, pullOn, waistEase, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
@@ -42,6 +43,10 @@ export const CHECKS: readonly CheckRule[] = [
   pullOn,
   crotchLength,
   crotchBelowHip,
+  trunk,
+  bodiceMatch,
+  backBulge,
+  armhole,
   dartLength,
   zipLength,
   elastic,

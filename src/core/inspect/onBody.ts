@@ -7,6 +7,7 @@ import {
   asStored,
   byEstimate,
   byFloor,
+  deeperBy,
   estimateSaid,
   byLimits,
   placeOf,
@@ -93,21 +94,14 @@ export const thighEase: CheckRule = easeRule({
   }),
 });
 
-/** A deeper crotch, or with a negative amount a higher one. */
-function deeperBy(present: Mm, by: Mm): Remedy {
-  const mm = by > 0 ? Math.ceil(by) : Math.floor(by);
-  return {
-    label: say`${mm > 0 ? "Lower" : "Raise"} the crotch by ${Math.abs(mm)}`,
-    changes: [{ path: ["block", "rules", "crotchDepth", "add"], value: `${plain(present + mm)} mm` }],
-  };
-}
-
 /** The whole crotch seam against the body's, from waist to waist, with what the waist edge and the crotch were moved. */
 export const crotchLength: CheckRule = {
   id: "crotch-length",
   label: "Crotch seam on the body",
   note: "The crotch seam is as long as the body from waist to waist, and the stated drop.",
   measure({ measures, readings, legs, plan, crotchDrop, rules, ownBlock }) {
+    // Hung from the shoulders, the whole way round the trunk is told instead.
+    if (legs.some((p) => p.is.component === "bodice")) return null;
     const { crotchLength: body } = measures;
     // A waist edge above or below the natural waist lengthens or shortens the seam twice, before and behind.
     const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;

@@ -14,6 +14,7 @@ import {
   type Join,
   type Panel,
   rimGirth,
+  sewnRim,
 } from "../pattern";
 import type { BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
@@ -157,7 +158,7 @@ export function readPanels(
       ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: legGirth(y) })),
     ],
     halfGirths: [
-      half("waist", 2, (panel) => rimLength(panel, "waist")),
+      half("waist", 2, (panel) => sewnRim({ panels, joins }, panel, "waist")),
       half("hip", 2, (panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)),
       half("thigh", 1, (panel) => fittedWidthAt(panel, thighY)),
       ...(levels.knee < hemTop ? [half("knee", 1, (panel: Panel) => panelWidthAt(panel, levels.knee))] : []),

@@ -2,6 +2,7 @@ import { isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
 import { halves, type BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
 import { forkAt } from "./fork";
+import { bodiceOutline } from "./silhouetteBodice";
 import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -97,7 +98,12 @@ function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[]
   const { levels } = plan;
   const width = (girth: Mm): Mm => halves(girth, 1.36).width;
   const sum = (measure: (panel: Panel) => Mm): Mm => 2 * leg.reduce((all, panel) => all + measure(panel), 0);
-  const sewn = sum((panel) => rimLength(panel, "waist"));
+  const joined = leg.filter((panel) => panel.is.component === "bodice");
+  // A waist that is sewn to a bodice is drawn in to that.
+  const sewn =
+    joined.length > 0
+      ? 2 * joined.reduce((all, panel) => all + rimLength(panel, "waist"), 0)
+      : sum((panel) => rimLength(panel, "waist"));
   const hip = width(sum((panel) => panelWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)));
   const casing = leg.find((panel) => panel.worn?.casings?.waist)?.worn?.casings?.waist;
   const waist = width(casing ? Math.min(sewn, m.waist.mm) : sewn);
@@ -152,7 +158,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
       ],
     },
   ];
-  const half = [outside, inside, hem];
+  const half = [outside, inside, hem, ...bodiceOutline(leg)];
   const waistAt = outer[0] as Point;
   return {
     outline: [

@@ -1,4 +1,8 @@
 import { registry } from "../registry";
+import { bodice } from "./bodice";
+import { bodiceEdges } from "./bodiceEdges";
+import { joinBodice } from "./joinBodice";
+import { pivotDart } from "./pivotDart";
 import { casing } from "./casing";
 import { dropCrotch } from "./dropCrotch";
 import { flounce } from "./flounce";
@@ -23,6 +27,9 @@ export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */
 export const MOVES = registry([
+  bodice,
+  bodiceEdges,
+  pivotDart,
   shapeLeg,
   widenLeg,
   dropCrotch,
@@ -39,4 +46,5 @@ export const MOVES = registry([
   sidePanel,
   godet,
   casing,
+  joinBodice,
 ] as unknown as readonly Move[]);

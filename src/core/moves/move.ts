@@ -1,6 +1,7 @@
 import { type Param } from "../params";
 import { type AllowanceKind, type Join, type Panel, type Drawing } from "../pattern";
 import type { z } from "zod";
+import type { BodicePlan } from "../bodice";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers } from "../drafting";
 import type { Point } from "../geometry";
@@ -12,6 +13,8 @@ export interface StyleState {
   readonly panels: readonly Panel[];
   /** How the panels are sewn together. */
   readonly joins: readonly Join[];
+  /** What the bodice is drawn from, where there is one. */
+  readonly bodice?: BodicePlan;
 }
 
 /** What a move may look at besides the pattern. */

@@ -28,7 +28,7 @@ export interface Join {
   readonly kind: JoinKind;
   /** The move or finish that made it; null for a seam of the draft. */
   readonly by: string | null;
-  /** Whether a centre seam runs in front or behind. */
+  /** Whether a seam that is there in front and behind runs in front or behind. */
   readonly root?: Root;
   readonly how: JoinHow;
   readonly leg: "both" | "left" | "right";

@@ -1,6 +1,6 @@
 import { type Rim } from "./roles";
 import { rimEdges, rimLength, type Panel } from "./panel";
-import { along, halvesOf, legOf, walkedBack, type EdgeRef, type Pattern } from "./joins";
+import { along, halvesOf, legOf, refsLength, walkedBack, type EdgeRef, type Pattern } from "./joins";
 import { isOf } from "./identity";
 import type { Mm } from "../units";
 
@@ -36,6 +36,15 @@ export function rimGirth({ panels, joins }: Pattern, rim: Rim): Mm {
     const isSecond = edges.length > 0 && edges.every((edge) => isSewn(seconds, panel.id, edge.id));
     return isSecond ? sum : sum + halvesOf(panel) * rimLength(panel, rim);
   }, 0);
+}
+
+/** Length of a panel's rim as it is sewn: one that is gathered to another rim is as long as that. */
+export function sewnRim({ panels, joins }: Pattern, panel: Panel, rim: Rim): Mm {
+  const own = new Set(rimEdges(panel, rim).map((edge) => edge.id));
+  const isOwn = (refs: readonly EdgeRef[]): boolean =>
+    refs.length > 0 && refs.every((ref) => ref.panel === panel.id && own.has(ref.edge));
+  const gathered = joins.find((join) => join.how !== "equal" && isOwn(join.b) && join.kind === "waist");
+  return gathered ? refsLength(panels, gathered.a) : rimLength(panel, rim);
 }
 
 /** The open waist of one leg from the centre back to the centre front. */

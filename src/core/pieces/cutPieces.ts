@@ -72,7 +72,10 @@ function openedEdges(
     for (const walk of [seam.walkA, seam.walkB]) {
       let rest = opening.length;
       for (const ref of [...walk].reverse()) {
-        const length = Math.min(rest, pathLength(edgeOf(panelById(panels, ref.panel), ref.edge).path));
+        const panel = panelById(panels, ref.panel);
+        const whole = pathLength(edgeOf(panel, ref.edge).path);
+        // Above the waist the opening runs through to the neck.
+        const length = panel.is.component === "bodice" ? whole : Math.min(rest, whole);
         if (length > 0) found.set(`${ref.panel}.${ref.edge}`, { length, width: opening.width });
         rest -= length;
       }

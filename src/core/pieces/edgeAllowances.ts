@@ -39,7 +39,8 @@ function allowanceOf(
   if (isFree) return flat(edge, plan.freeEdge, true);
   if (opens) return openingAllowance(edge, widths.crotch, opens);
   // A facing ends at the opening as wide as the panel it faces.
-  if (panel.is.component === "part" && edge.role === "crotch" && plan.opening?.root === panel.is.root)
+  const isCentre = edge.role === "crotch" || edge.role === "centre";
+  if (panel.is.component === "part" && isCentre && plan.opening?.root === panel.is.root)
     return flat(edge, plan.opening.width);
   if (edge.role === "hem" && panel.is.part !== "hem-facing") {
     return { ...flat(edge, plan.hem?.allowance ?? 0), mirrored: plan.hem?.mirrored === true && !panel.worn?.ring };

@@ -120,7 +120,7 @@ function fullnessEnds(seams: readonly Seam[], seam: Seam): readonly (readonly [M
  * Matching marks of every seam: on both sides at the same arc length from their shared start, or at the same share of
  * it where one side is gathered or pleated in, so that they meet when the seam is sewn. Darts are marked at their legs; what a finish
  * asks for is marked besides.
- * One mark for the front and for what both share, two for the centre back.
+ * One mark for the front and for what both share, two for the centre back and the back of an armhole.
  */
 export function notchPlaces(
   panels: readonly Panel[],
@@ -129,7 +129,8 @@ export function notchPlaces(
 ): NotchPlace[] {
   const places = seams.flatMap((seam): NotchPlace[] => {
     if (seam.kind === "waist") return waistMarks(panels, seam);
-    const kind = seam.kind === "centre" && seam.root === "back" ? "double" : "single";
+    const isMarkedTwice = seam.kind === "centre" || seam.kind === "armhole";
+    const kind = isMarkedTwice && seam.root === "back" ? "double" : "single";
     const distances: readonly (readonly [Mm, Mm])[] =
       seam.how === "gathered" || seam.how === "pleated" || isRound(panels, seam)
         ? [

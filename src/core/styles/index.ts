@@ -4,6 +4,7 @@ import { culotte } from "./culotte";
 import { flare } from "./flare";
 import { frontSlit } from "./frontSlit";
 import { jogger } from "./jogger";
+import { onePiece } from "./onePiece";
 import { palazzo } from "./palazzo";
 import { paperBag } from "./paperBag";
 import { pleated } from "./pleated";
@@ -15,7 +16,7 @@ import type { Style, StyleOnTapes } from "./style";
 import { sweat } from "./sweat";
 import { yokeFlare } from "./yokeFlare";
 
-export type { MoveEntry, Style } from "./style";
+export { autosOf, movesOf, type MoveEntry, type Style } from "./style";
 
 const ALL: readonly StyleOnTapes[] = [
   straight,
@@ -31,6 +32,7 @@ const ALL: readonly StyleOnTapes[] = [
   frontSlit,
   yokeFlare,
   culotte,
+  onePiece,
 ];
 
 /** Every style there is, by id; its own lengths are those of metric work. */

@@ -157,6 +157,7 @@ describe("how a style is finished", () => {
     "front-slit": ["waistband"],
     "yoke-flare": ["back-yoke", "front-yoke", "fly"],
     culotte: [],
+    "one-piece": ["bodice-front", "bodice-back", "neck-facing", "armhole-facing", "pocket"],
   };
 
   test.each(Object.keys(STYLES))(

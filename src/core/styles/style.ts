@@ -22,6 +22,12 @@ export interface Style {
   readonly rules: Rules;
   readonly params: z.ZodType<Record<string, unknown>>;
   readonly moves: readonly MoveEntry[];
+  /** Moves, and sums beside its own, by the value of one of its parameters, where they differ with that. */
+  readonly recipes?: {
+    readonly by: string;
+    readonly moves: Readonly<Record<string, readonly MoveEntry[]>>;
+    readonly autos: Readonly<Record<string, Style["autos"]>>;
+  };
   /** Sums for what a move leaves `auto`, by "move.param". */
   readonly autos: Readonly<Record<string, (measures: BodyMeasures) => Quantity>>;
   /** Style parameters that a move's parameter of another name takes, by "move.param". */
@@ -49,4 +55,14 @@ export type StyleOnTapes = Readonly<Record<Tape, Style>>;
 export const defineStyle = (build: (on: OnTape) => Style): StyleOnTapes => ({
   cm: build(onTape("cm")),
   in: build(onTape("in")),
+});
+
+/** The moves a style is made by, with these parameters. */
+export const movesOf = ({ moves, recipes }: Style, params: Readonly<Record<string, unknown>>): readonly MoveEntry[] =>
+  recipes?.moves[String(params[recipes.by])] ?? moves;
+
+/** The sums of a style, with these parameters, for what a move leaves open. */
+export const autosOf = ({ autos, recipes }: Style, params: Readonly<Record<string, unknown>>): Style["autos"] => ({
+  ...autos,
+  ...recipes?.autos[String(params[recipes.by])],
 });

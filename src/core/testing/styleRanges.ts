@@ -180,6 +180,27 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [["length", length, shape.plan.levels.hem], ...(asked?.met(shape) ?? [])],
     };
   },
+  "one-piece": (m, between) => {
+    const legs = ["wide", "culotte", "flare", "palazzo", "side-panel"] as const;
+    const leg = legs[Math.floor(between(0, legs.length))] ?? "wide";
+    const asked = leg === "flare" || leg === "wide" ? hem(m.knee.mm * between(1.6, 2.6)) : null;
+    const school = between(0, 1) < 0.5 ? "measured" : "quarters";
+    return {
+      params: { leg, school, ...asked?.params },
+      met: (shape) => [
+        ...(asked?.met(shape) ?? []),
+        ["waist", m.waist.mm, shape.readings.waistGirth] as const,
+        ...(["front", "back"] as const).map(
+          (root) =>
+            [
+              `sewn ${root} waist`,
+              m.waist.mm / 4,
+              roleLength(panelById(shape.panels, `bodice-${root}`), "waist"),
+            ] as const,
+        ),
+      ],
+    };
+  },
 };
 
 /** A random case of a style for a body. */

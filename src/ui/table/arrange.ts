@@ -49,6 +49,22 @@ function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; re
   return [...place(row(true), -NAMED), ...place(row(false), 0)];
 }
 
+/** A bodice above the legs it belongs to, their centres in line; at its own place where there are none. */
+function above(legs: readonly { readonly panel: Panel; readonly by: Point }[], bodice: readonly Panel[]) {
+  const [first] = legs;
+  if (!first) return bodice.map((panel) => ({ panel, by: [0, 0] as const }));
+  const top = around(legs.map((p) => shifted(panelBox(p.panel), p.by))).top;
+  const centre = (panel: Panel): number => panel.landmarks.waistCentre?.[0] ?? 0;
+  return bodice.map((panel) => ({
+    panel,
+    by: [centre(first.panel) + first.by[0] - centre(panel), top - NAMED - panelBox(panel).bottom] as const,
+  }));
+}
+
+/** True for a panel of the bodice before or behind. */
+const isBodice = ({ is }: Panel, root?: "front" | "back"): boolean =>
+  is.component === "bodice" && (root === undefined ? is.root !== null : is.root === root);
+
 /**
  * The pattern on the table: the back and what was cut from it, the front likewise, then every other part. Where a
  * block is given it fixes where back and front lie, with room beside them, so that they keep their places while a
@@ -56,7 +72,19 @@ function exploded(parts: readonly Panel[]): readonly { readonly panel: Panel; re
  */
 export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Placed<Panel>[] {
   const groups = (["back", "front"] as const)
-    .map((root) => ({ root, parts: exploded(panels.filter((p) => isOf(p, root))) }))
+    .map((root) => {
+      const legs = exploded(panels.filter((p) => isOf(p, root)));
+      return {
+        root,
+        parts: [
+          ...legs,
+          ...above(
+            legs,
+            panels.filter((p) => isBodice(p, root)),
+          ),
+        ],
+      };
+    })
     .filter((group) => group.parts.length > 0);
   const legs = layOut(
     groups.map(({ root, parts }) => {
@@ -77,7 +105,7 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
       box: panelBox(panel),
     }));
   });
-  const others = panels.filter((p) => !isOf(p, "back") && !isOf(p, "front"));
+  const others = panels.filter((p) => !isOf(p, "back") && !isOf(p, "front") && !isBodice(p));
   if (others.length === 0) return placedLegs;
   const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
   const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);

@@ -10,7 +10,6 @@ import { isEmptyCard, PLAIN_CARD } from "@/core/body";
 import { jobInStyle, newJob } from "@/core/derive/newJob";
 import { jobOfVersion } from "@/core/derive/versions";
 import type { Job } from "@/core/files";
-import { isOf } from "@/core/pattern";
 import { STYLES } from "@/core/styles";
 import type { StoredStyle } from "@/store/database";
 import { MiniOutline } from "../MiniOutline";
@@ -179,7 +178,7 @@ function StylePictures(props: {
         >
           <span style={{ display: "grid", placeItems: "center", width: 86, height: 92 }}>
             {drawn[i] ? (
-              <MiniOutline panels={drawn[i].panels.filter((p) => !isOf(p, "back"))} width={84} height={90} />
+              <MiniOutline panels={drawn[i].panels.filter((p) => p.is.root !== "back")} width={84} height={90} />
             ) : null}
           </span>
           {style.label}

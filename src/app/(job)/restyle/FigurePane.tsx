@@ -16,7 +16,11 @@ export function FigurePane() {
   const drawn = useMemo(
     () =>
       shape && {
-        figure: figureOf(shape.measures, false),
+        // Upper half and arms are drawn where something is worn there.
+        figure: figureOf(
+          shape.measures,
+          shape.panels.some((p) => p.is.component === "bodice"),
+        ),
         garment: silhouetteOf(shape.panels, shape.plan, shape.measures, SHOE),
       },
     [shape],

@@ -1,5 +1,4 @@
 "use client";
-import { isOf } from "@/core/pattern";
 import { useView } from "@/store/viewStore";
 import { tell } from "@/core/units";
 import Button from "@mui/material/Button";
@@ -116,7 +115,7 @@ const Shelf = memo(
         {styles.map(({ id, style }, i) => (
           <li key={id} style={{ display: "flex", alignItems: "center", gap: 8, borderTop: "1px solid var(--rule)" }}>
             <MiniOutline
-              panels={(drawn[i]?.panels ?? []).filter((panel) => !isOf(panel, "back"))}
+              panels={(drawn[i]?.panels ?? []).filter((panel) => panel.is.root !== "back")}
               width={30}
               height={34}
             />

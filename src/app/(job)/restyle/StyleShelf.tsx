@@ -1,5 +1,4 @@
 "use client";
-import { isOf } from "@/core/pattern";
 import { jobInStyle } from "@/core/derive/newJob";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
@@ -53,7 +52,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
         }}
       >
         {STYLE_LIST.map((style, i) => {
-          const panels = (drawn[i]?.panels ?? []).filter((panel) => !isOf(panel, "back"));
+          const panels = (drawn[i]?.panels ?? []).filter((panel) => panel.is.root !== "back");
           const chosen = style.id === chosenId;
           return (
             <button

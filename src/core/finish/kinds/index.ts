@@ -6,9 +6,11 @@ import { contourBand } from "./contourBand";
 import { cuff } from "./cuff";
 import { cutOnCasing } from "./cutOnCasing";
 import { waistFacing } from "./facing";
+import { edgeFacing } from "./edgeFacing";
 import { fly } from "./fly";
 import { facedHem } from "./hemFacing";
 import { inSeamPocket } from "./inSeamPocket";
+import { joinedWaist } from "./joinedWaist";
 import { mockFly } from "./mockFly";
 import { patchPocket } from "./patchPocket";
 import { rectangularPatch } from "./rectangularPatch";
@@ -20,12 +22,12 @@ import { bondedHem, doubleHem, rolledHem, turnedHem } from "./turnedHems";
 
 /** Every kind of finish there is, by the part of the garment it finishes, in the order in which a form offers them. */
 export const KINDS = {
-  waist: [straightBand, contourBand, waistFacing, cutOnCasing, casing, ringBand],
+  waist: [straightBand, contourBand, waistFacing, cutOnCasing, casing, ringBand, joinedWaist],
   fastening: [zipCentreBack, zipSide, fly, mockFly, frontPlacket, pulledOn],
   pocket: [slantPocket, inSeamPocket, patchPocket, rectangularPatch],
   hem: [turnedHem, doubleHem, rolledHem, facedHem, bondedHem, cuff],
   belt: [belt],
-  trim: [pleatedStrip, flounceLining],
+  trim: [pleatedStrip, flounceLining, edgeFacing],
 } as const;
 
 /** The same, without the types of their parameters. */

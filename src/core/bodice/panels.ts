@@ -1,0 +1,140 @@
+import { against, along, panelMap, wholePanelOf, type Edge, type Join, type Panel, type PanelLine } from "../pattern";
+import { line, pathEnd, pathLength, pathReverse, pathStart, type Path, type Point } from "../geometry";
+import { remembered } from "../remember";
+import { drawBodice, type BodiceHalf, type DrawnBodice } from "./halves";
+import type { BodicePlan } from "./plan";
+
+/** A plan that was drawn is drawn once, while other lines are pulled and set. */
+const drawn = remembered(drawBodice);
+
+type Half = "front" | "back";
+const idOf = (half: Half): string => `bodice-${half}`;
+
+const edge = (id: string, role: Edge["role"], name: string, path: Path): Edge => ({ id, role, name, path });
+
+/** The side from the underarm down, divided where the bust dart opens. */
+function sideEdges({ underarm, sideDart, waist }: BodiceHalf): readonly Edge[] {
+  if (!sideDart) return [edge("side", "side", "side", [line(underarm, waist.side)])];
+  const { from, cap, to } = sideDart;
+  return [
+    edge("side", "side", "side", [line(underarm, from)]),
+    edge("bust-dart", "dart", "bust dart", [line(from, cap), line(cap, to)]),
+    edge("side-2", "side", "side", [line(to, waist.side)]),
+  ];
+}
+
+/** The waist from the side to the centre, its darts open; numbered from the centre. */
+function waistEdges({ waist }: BodiceHalf): readonly Edge[] {
+  let [waists, darts] = [0, 0];
+  const numbered = (id: string, n: number): string => (n === 1 ? id : `${id}-${n}`);
+  return waist.parts
+    .map((part) =>
+      part.is === "waist"
+        ? edge(numbered("waist", ++waists), "waist", "waist", pathReverse([part.path]))
+        : edge(numbered("waist-dart", ++darts), "dart", "waist dart", [
+            line(part.to, part.cap),
+            line(part.cap, part.from),
+          ]),
+    )
+    .reverse();
+}
+
+function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point): Panel {
+  const neckCentre = pathStart(own.neck);
+  const waists = waistEdges(own);
+  const waistCentre = pathEnd((waists.at(-1) as Edge).path);
+  const isFolded = half === "front";
+  const dartLines = [
+    ...own.waist.parts.flatMap((p) => (p.is === "dart" ? [p] : [])),
+    ...(own.sideDart ? [own.sideDart] : []),
+  ];
+  const x = own.underarm[0] * 0.3;
+  const grain: PanelLine = {
+    kind: "grain",
+    points: [
+      [x, own.underarm[1] * 0.2],
+      [x, own.underarm[1] * 1.15],
+    ],
+  };
+  const panel: Panel = {
+    id: idOf(half),
+    name: `Bodice ${half}`,
+    is: wholePanelOf("bodice", half),
+    half: "both",
+    cutting: { material: "shell", ...(isFolded && { pieces: { count: 1, onFold: true } }) },
+    edges: [
+      edge("neck", "neck", "neck", own.neck),
+      edge("shoulder", "shoulder", "shoulder", own.shoulder),
+      edge("armhole", "armhole", "armhole", own.armhole),
+      ...sideEdges(own),
+      ...waists,
+      edge("centre", isFolded ? "fold" : "centre", isFolded ? "centre, on the fold" : "centre", [
+        line(waistCentre, neckCentre),
+      ]),
+    ],
+    landmarks: {
+      neckCentre,
+      neckEnd: pathEnd(own.neck),
+      shoulderEnd: pathEnd(own.shoulder),
+      underarm: own.underarm,
+      waistSide: own.waist.side,
+      waistCentre,
+      ...(half === "front" ? { bustPoint: bust } : { nape }),
+    },
+    lines: [grain, ...dartLines.map(({ from, tip, to }): PanelLine => ({ kind: "dart", points: [from, tip, to] }))],
+  };
+  // As the wearer's right half lies on the table: the front with its centre to the right.
+  return half === "front" ? panelMap(panel, ([px, py]) => [0 - px, py]) : panel;
+}
+
+/** The seams of a bodice that is whole: shoulder, side, centre back; the centre front lies on the fold. */
+function joinsOf({ front }: DrawnBodice): readonly Join[] {
+  const [f, b] = [idOf("front"), idOf("back")];
+  const join = (id: string, label: string, kind: Join["kind"], a: Join["a"], other: Join["b"]): Join => ({
+    id: `bodice-${id}`,
+    label,
+    kind,
+    by: null,
+    how: "equal",
+    leg: "both",
+    a,
+    b: other,
+  });
+  return [
+    join("shoulder", "Shoulder seam", "shoulder", [along(f, "shoulder")], [along(b, "shoulder")]),
+    join(
+      "side",
+      "Bodice, side seam",
+      "side",
+      [along(f, "side"), ...(front.sideDart ? [along(f, "side-2")] : [])],
+      [along(b, "side")],
+    ),
+    { ...join("centre", "Bodice, centre back", "centre", [along(b, "centre")], [along(b, "centre")]), root: "back" },
+  ];
+}
+
+/** Front and back of a bodice on their seam lines, and how they are sewn together. */
+export function bodicePanels(plan: BodicePlan): {
+  readonly panels: readonly Panel[];
+  readonly joins: readonly Join[];
+  readonly drawn: DrawnBodice;
+} {
+  const both = drawn(plan);
+  // However low the neck is cut, lengths are told from where the tape starts.
+  const nape: Point = [0, -plan.napeToWaist];
+  return {
+    panels: [panelOfHalf("front", both.front, both.bust, nape), panelOfHalf("back", both.back, both.bust, nape)],
+    joins: joinsOf(both),
+    drawn: both,
+  };
+}
+
+/** The waist of half a bodice walked from the centre to the side. */
+export const waistFromCentre = (panel: Panel) =>
+  panel.edges
+    .filter((e) => e.role === "waist")
+    .reverse()
+    .map((e) => against(panel.id, e.id));
+
+/** Length of the whole armhole of one side, front and back. */
+export const armholeOf = ({ front, back }: DrawnBodice): number => pathLength(front.armhole) + pathLength(back.armhole);

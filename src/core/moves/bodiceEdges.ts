@@ -1,0 +1,114 @@
+import { armholeOf, type EdgeChanges } from "../bodice";
+import { statedLength } from "../params";
+import { pathAt, pathLength, type Point } from "../geometry";
+import { edgeOf } from "../pattern";
+import { quantity, Refusal, say, type Mm } from "../units";
+import { askedLength, defineMove } from "./define";
+import type { Handle } from "./move";
+import { bodiceHalves, bodiceOf, withBodice } from "./withBodice";
+
+const ID = "bodice-edges";
+
+const change = (about: string, label: string, least: Mm, most: Mm, refusal: string) =>
+  statedLength(about, {
+    label,
+    negative: true,
+    usual: { mm: 0 },
+    within: [least, most],
+    refusal: (limits) => say`${refusal} ${limits}.`,
+  });
+
+const PARAMS = {
+  neckFront: change("Lower at the centre front.", "Neck lower, front", -20, 200, "The neck is lowered in front"),
+  neckBack: change("Lower at the centre back.", "Neck lower, back", -10, 250, "The neck is lowered behind"),
+  neckOut: change("Wider at the shoulder.", "Neck out along the shoulder", -10, 80, "The neck is widened"),
+  shoulderIn: change("Narrower at the arm.", "Shoulder in at the arm", -20, 90, "The shoulder is narrowed"),
+  underarmUp: change("Underarm up.", "Underarm up", -60, 30, "The underarm is raised"),
+  sideOut: change("Each side seam out, parallel.", "Sides out", -15, 60, "The sides go out"),
+  vFront: change("Waist lower at the centre front.", "Waist lower, centre front", -20, 60, "The waist drops in front"),
+  vBack: change("Waist higher at the centre back.", "Waist higher, centre back", -20, 60, "The waist rises behind"),
+};
+
+/** A shoulder at least this long can be sewn. */
+const LEAST_SHOULDER: Mm = 20;
+
+/** Redraws the bodice's edges: neck, shoulder, underarm, side, and a waist that is a V. */
+export const bodiceEdges = defineMove({
+  id: ID,
+  label: "Restyle the bodice's edges",
+  note: "Lowers or widens the neck, narrows the shoulder, raises the underarm, eases the side, or shapes the waist to a V.",
+  params: PARAMS,
+  redraws: true,
+  apply(state, params, context) {
+    const plan = bodiceOf(state, "neckFront", this.label);
+    const asked = (name: keyof typeof PARAMS): Mm => askedLength(ID, PARAMS, name, params, context).mm;
+    const edges = Object.fromEntries(
+      Object.entries(plan.edges).map(([name, mm]) => [name, mm + asked(name as keyof EdgeChanges)]),
+    ) as unknown as EdgeChanges;
+    const drafted = (plan.shoulderX - plan.neck.width) / Math.cos(plan.slope);
+    const shoulder = drafted - edges.neckOut - edges.shoulderIn;
+    if (shoulder < LEAST_SHOULDER) {
+      const name = params.shoulderIn === undefined ? "neckOut" : "shoulderIn";
+      throw new Refusal(
+        name,
+        say`That leaves a shoulder of ${shoulder}; of the drafted ${drafted} at least ${LEAST_SHOULDER} has to stay.`,
+        { most: asked(name) - (LEAST_SHOULDER - shoulder) },
+      );
+    }
+    const next = withBodice(state, {
+      ...plan,
+      edges,
+      vWaist: { front: plan.vWaist.front + asked("vFront"), back: plan.vWaist.back + asked("vBack") },
+    });
+    const { front, back } = next.drawn;
+    const done = [
+      asked("neckFront") || asked("neckBack") ? "the neck goes {neckFront} lower in front and {neckBack} behind" : "",
+      asked("neckOut") || asked("shoulderIn") ? "the shoulder is {shoulder}" : "",
+      asked("underarmUp") ? "the underarm goes up {underarmUp}" : "",
+      asked("sideOut") ? "each side goes out {sideOut}" : "",
+      asked("vFront") || asked("vBack") ? "the waist drops {vFront} in front and rises {vBack} behind" : "",
+    ].filter(Boolean);
+    return {
+      state: next.state,
+      template: `Redraw the bodice's edges: ${done.join("; ") || "nothing changes"}. The neck is then {neck} round, the armhole {armhole}.`,
+      numbers: {
+        ...Object.fromEntries(
+          Object.keys(PARAMS).map((name) => [name, quantity(asked(name as keyof typeof PARAMS), "as chosen")]),
+        ),
+        shoulder: quantity(
+          shoulder,
+          say`drafted ${drafted} - ${edges.neckOut} at the neck - ${edges.shoulderIn} at the arm`,
+        ),
+        neck: quantity(2 * (pathLength(front.neck) + pathLength(back.neck)), "all round, as drawn"),
+        armhole: quantity(armholeOf(next.drawn), "front and back edge of one armhole, as drawn"),
+      },
+      shown: [],
+      handles: handlesOf(next.state, asked),
+    };
+  },
+});
+
+/** The neck is pulled at its centres, the armhole at the underarm. */
+function handlesOf(state: Parameters<typeof bodiceHalves>[0], asked: (name: keyof typeof PARAMS) => Mm): Handle[] {
+  const { front, back } = bodiceHalves(state);
+  const handle = (panel: typeof front, param: keyof typeof PARAMS, at: Point, axis: Point, label: string): Handle => ({
+    id: `${panel.id}-${param}`,
+    panel: panel.id,
+    at,
+    axis,
+    param,
+    clears: [],
+    perMm: 1,
+    value: asked(param),
+    label,
+    reading: asked(param),
+    least: -60,
+  });
+  const neck = (panel: typeof front): Point => pathAt(edgeOf(panel, "neck").path, 0).point;
+  const underarm = front.landmarks.underarm as Point;
+  return [
+    handle(front, "neckFront", neck(front), [0, 1], "neck, centre front"),
+    handle(back, "neckBack", neck(back), [0, 1], "neck, centre back"),
+    handle(front, "underarmUp", underarm, [0, -1], "underarm"),
+  ];
+}
