@@ -39,9 +39,6 @@ function slices(of: readonly Pt[], y: number): number[] {
     })
     .sort((x, z) => x - z);
 }
-const width = (panel: Panel, y: number): number =>
-  slices(outline(panel), y).reduce((sum, x, i) => sum + (i % 2 ? x : -x), 0);
-
 /** From seam to seam, over a hem that rises above the level between them. */
 const seamToSeam = (panel: Panel, y: number): number => {
   const all = slices(outline(panel), y);

@@ -1,4 +1,4 @@
-export { NO_CHANGES, frontLonger, LEAST_BUST_DART, type BodicePlan, type EdgeChanges, type Pivot } from "./plan";
+export { frontLonger, LEAST_BUST_DART, type BodicePlan, type EdgeChanges } from "./plan";
 export { bodicePlan, type BodiceAsked } from "./sizes";
 export { hasBustDart, type DrawnBodice } from "./halves";
 export { armholeOf, bodicePanels, waistFromCentre } from "./panels";

@@ -4,7 +4,6 @@ import {
   pathLength,
   pointAdd,
   pointBetween,
-  pointDistance,
   pointScale,
   secant,
   type Path,
@@ -63,6 +62,3 @@ export function neckSizes(school: BodiceSchool, neck: Mm, slope: Radians): NeckS
 /** The shoulder's end: so far out from the centre line, down the slope from the neck's end. */
 export const shoulderEnd = (neckEnd: Point, outX: Mm, slope: Radians): Point =>
   pointAdd(neckEnd, pointScale(shoulderWay(slope), (outX - neckEnd[0]) / Math.cos(slope)));
-
-/** Length of a shoulder. */
-export const shoulderLength = (neckEnd: Point, end: Point): Mm => pointDistance(neckEnd, end);

@@ -4,7 +4,6 @@ import {
   line,
   newton2,
   pointAdd,
-  pointBetween,
   pointCross,
   pointDistance,
   pointRotate,
