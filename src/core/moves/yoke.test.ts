@@ -1,4 +1,4 @@
-import { edgeOf, roleLength } from "../pattern";
+import { edgeOf, panelWidthAt, roleLength } from "../pattern";
 import { said } from "../testing/said";
 import { pathEnd, pathEndTangent, pathLength, pathStart } from "../geometry";
 import { badPattern } from "../testing/badOutline";
@@ -95,6 +95,26 @@ describe("a yoke", () => {
     expect(edgeLength(panelOf(rest, "front-lower"), darts[0]?.id ?? "")).toBeLessThan(
       whole ? edgeLength(plain.front, whole.id) : 0,
     );
+  });
+
+  test("what is left of a dart may be folded out to the hem: no dart is left, and every edge is as long as before", () => {
+    const rest = made(...STRAIGHT, ["yoke", {}]);
+    const folded = made(...STRAIGHT, ["yoke", { backDart: "folded" }]);
+    const [before, after] = [panelOf(rest, "back-lower"), panelOf(folded, "back-lower")];
+    expect(before.edges.filter((e) => e.role === "dart")).toHaveLength(1);
+    expect(after.edges.filter((e) => e.role === "dart")).toEqual([]);
+    expect(after.lines.filter((l) => l.kind === "dart")).toEqual([]);
+    expect(Math.abs(roleLength(after, "hem") - roleLength(before, "hem"))).toBeLessThan(3);
+    for (const role of ["style", "side", "inseam", "crotch"] as const)
+      expect(roleLength(after, role)).toBeCloseTo(roleLength(before, role), 6);
+    const [upper, lower] = seamLengths(folded, "back-yoke");
+    expect(upper).toBeCloseTo(lower, 1);
+    expect(badPattern(folded.panels, folded.joins, 3)).toEqual([]);
+    // Narrower at the hip by most of what the mouth was, and not at all at the hem.
+    const mouth =
+      roleLength(rest.block.panels[1], "dart") > 0 ? panelWidthAt(before, 210) - panelWidthAt(after, 210) : 0;
+    expect(mouth).toBeGreaterThan(2);
+    expect(Math.abs(panelWidthAt(after, 1000) - panelWidthAt(before, 1000))).toBeLessThan(3);
   });
 
   test("shallower than 3 cm nothing can be cut", () => {

@@ -1,6 +1,16 @@
 import { choice, length, flag, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
-import { edgeOf, edgesWithRole, findEdge, type Panel, cutTop, centreOnFold, isCutTo, type TopCut } from "../pattern";
+import {
+  edgeOf,
+  edgesWithRole,
+  findEdge,
+  foldedOut,
+  type Panel,
+  cutTop,
+  centreOnFold,
+  isCutTo,
+  type TopCut,
+} from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathStartTangent, type Point } from "../geometry";
 import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
 import { paramOr } from "./auto";
@@ -31,20 +41,28 @@ const PARAMS = {
     tried: [30, 110],
   }),
   front: length("Depth at the centre front.", { label: "Depth, centre front", shown: "front", tried: [30, 110] }),
-  backDart: choice("The back dart is used up, or its remnant stays below.", {
-    label: "Back dart",
-    options: [
-      ["remnant", "rest stays below"],
-      ["used", "used up"],
-    ],
-  }),
-  frontDart: choice("The front dart is used up, or its remnant stays below.", {
-    label: "Front dart",
-    options: [
-      ["used", "used up"],
-      ["remnant", "rest stays below"],
-    ],
-  }),
+  backDart: choice(
+    "The back dart is used up, or its remnant stays below, or is folded out there to nothing at the hem.",
+    {
+      label: "Back dart",
+      options: [
+        ["remnant", "rest stays below"],
+        ["folded", "rest folded out to the hem"],
+        ["used", "used up"],
+      ],
+    },
+  ),
+  frontDart: choice(
+    "The front dart is used up, or its remnant stays below, or is folded out there to nothing at the hem.",
+    {
+      label: "Front dart",
+      options: [
+        ["used", "used up"],
+        ["remnant", "rest stays below"],
+        ["folded", "rest folded out to the hem"],
+      ],
+    },
+  ),
   fold: flag("The centre back of the yoke lies on the fold.", {
     label: "Centre back",
     yes: "on the fold",
@@ -98,11 +116,14 @@ export const yoke = defineMove({
         const cut = cutOf(legs.back);
         const remnant = params.backDart !== "used";
         const back = cutTop(next, legs.back, cut, more(centre), side.mm + deeper, remnant, "centre");
-        next = params.fold === false ? back : centreOnFold(back, cut.upper.id);
+        const below = params.backDart === "folded" ? withFoldedOut(back, cut.lower.id, "backDart") : back;
+        next = params.fold === false ? below : centreOnFold(below, cut.upper.id);
       }
       if (which === "back") return next;
-      const remnant = params.frontDart === "remnant";
-      return cutTop(next, legs.front, cutOf(legs.front), more(front), side.mm + deeper, remnant, "front");
+      const remnant = params.frontDart === "remnant" || params.frontDart === "folded";
+      const cut = cutOf(legs.front);
+      const cutOff = cutTop(next, legs.front, cut, more(front), side.mm + deeper, remnant, "front");
+      return params.frontDart === "folded" ? withFoldedOut(cutOff, cut.lower.id, "frontDart") : cutOff;
     };
     let next = cutAt(0);
     if (turnsBack(next))
@@ -141,6 +162,20 @@ export const yoke = defineMove({
     };
   },
 });
+
+/** The pattern with what is left of the darts below the yoke folded out. */
+function withFoldedOut(state: StyleState, lowerId: string, param: "backDart" | "frontDart"): StyleState {
+  const panels = state.panels.map((panel): Panel => {
+    if (panel.id !== lowerId) return panel;
+    const folded = foldedOut(panel);
+    if (folded) return folded;
+    throw new Refusal(
+      param,
+      say`What is left of the dart of the ${panel.name.toLowerCase()} cannot be folded out to the hem. Leave it below, or use it up.`,
+    );
+  });
+  return { ...state, panels };
+}
 
 /** A yoke with cloth left on at its centre front: one end keeps it, the other is trimmed. */
 function withExtension(state: StyleState, yokeId: string, mm: Mm, on: "right" | "left"): StyleState {

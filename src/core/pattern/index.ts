@@ -8,5 +8,6 @@ export * from "./cut";
 export * from "./slash";
 export * from "./fairing";
 export * from "./foldedWaist";
+export * from "./foldOut";
 export * from "./ring";
 export * from "./cutTop";
