@@ -4,6 +4,8 @@ import paperBagShorts from "../../samples/garments/paper-bag-shorts.json";
 import highCigarette from "../../samples/garments/high-cigarette.json";
 import bell from "../../samples/garments/bell.json";
 import slitFront from "../../samples/garments/slit-front.json";
+import onePieceCulotte from "../../samples/garments/one-piece-culotte.json";
+import onePiecePleated from "../../samples/garments/one-piece-pleated.json";
 import paperBag from "../../samples/garments/paper-bag.json";
 import jogger from "../../samples/garments/jogger.json";
 import foldedFront from "../../samples/garments/folded-front.json";
@@ -55,6 +57,16 @@ export const WORKED_EXAMPLES: readonly WorkedExample[] = [
     "folded-front",
     "The block of a one-piece: crotch curve by equal ways out and up, flare from half-way.",
     foldedFront,
+  ),
+  example(
+    "one-piece-pleated",
+    "Bodice and trousers from one card: the bust dart turned into the waist, the rest of the trousers pleated in.",
+    onePiecePleated,
+  ),
+  example(
+    "one-piece-culotte",
+    "The waist dart turned into the bust dart, neck and armholes faced, the culotte’s waist gathered to the bodice.",
+    onePieceCulotte,
   ),
   example(
     "loose-sweat",

@@ -275,3 +275,53 @@ test("the legs of the one-piece with a folded front, and the side panels", () =>
   // Half of the thigh decides the extension.
   is((sides.numbers.frontWidth?.mm ?? 0) + (sides.numbers.frontExtension?.mm ?? 0), 23.375 / 2);
 });
+
+test("wide one-piece, pleated waist", () => {
+  const r = garment("one-piece-pleated");
+  for (const root of ["front", "back"]) {
+    // From each centre a waist quarter of 30 in on the stitching line; bodice and trousers alike.
+    is(waist(panel(r, root)), 7.5);
+    is(waist(panel(r, `bodice-${root}`)), 7.5);
+    // Hip-wide above, and one pleat holds the rest.
+    expect(panel(r, root).lines.filter((l) => l.kind === "pleat").length).toBeGreaterThan(0);
+  }
+  // A sixteenth of the hip in front, 2 1/2 in more behind.
+  is(r.numbers.frontExtension?.mm ?? 0, 40 / 16);
+  is((r.numbers.backExtension?.mm ?? 0) - (r.numbers.frontExtension?.mm ?? 0), 2.5);
+  // The bust dart is closed into the waist dart: none is left at the side.
+  const front = panel(r, "bodice-front");
+  expect(front.edges.filter((e) => e.role === "side")).toHaveLength(1);
+  expect(front.edges.filter((e) => e.role === "dart")).toHaveLength(1);
+  is(length(edge(front, "side").points), inches(length(edge(panel(r, "bodice-back"), "side").points)));
+  for (const id of ["neck-facing-front", "armhole-facing-back"]) expect(piece(r, id)).toBeDefined();
+});
+
+test("culotte one-piece, gathered waist", () => {
+  const r = garment("one-piece-culotte");
+  const cm = (mm: number): number => mm / 10;
+  const [front, back] = [panel(r, "bodice-front"), panel(r, "bodice-back")];
+  // Waist quarter of 77, each side half a centimetre out.
+  for (const p of [front, back]) expect(cm(waist(p))).toBeCloseTo(77 / 4 + 0.5, 1);
+  for (const root of ["front", "back"]) {
+    const { lengthA, lengthB } = seam(r, `waist-${root}`);
+    expect(cm(lengthA)).toBeCloseTo(19.75, 1);
+    expect(lengthB / lengthA).toBeGreaterThan(1.2);
+  }
+  // The waist dart went into the bust dart, its tip 3 cm from the bust point and half-way between its legs.
+  expect(front.edges.filter((e) => e.role === "dart")).toHaveLength(1);
+  const dart = front.lines.find((l) => l.kind === "dart")?.points as readonly [Pt, Pt, Pt];
+  const bust = front.landmarks.bustPoint as Pt;
+  expect(cm(distance(dart[1], bust))).toBeCloseTo(3, 1);
+  expect(cm(Math.abs(distance(dart[0], dart[1]) - distance(dart[2], dart[1])))).toBeLessThan(0.01);
+  // Shoulders: 2.5 in at the arm, 3 at the neck, equal before and behind.
+  expect(cm(edge(front, "shoulder").length - edge(back, "shoulder").length)).toBeCloseTo(0, 3);
+  for (const role of ["neck", "armhole"])
+    expect(
+      piece(r, "bodice-front")
+        .edges.filter((e) => e.edge === role)
+        .map((e) => cm(e.allowance)),
+    ).toEqual([expect.closeTo(0.7, 3)]);
+  expect(piece(r, "bodice-back").notches.filter((n) => n.pairs === "armhole-facing-back-seam").length).toBeGreaterThan(
+    0,
+  );
+});

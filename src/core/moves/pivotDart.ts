@@ -3,6 +3,7 @@ import { choice, statedLength } from "../params";
 import { pointDistance } from "../geometry";
 import { angle, quantity, Refusal, say, toDegrees } from "../units";
 import { askedLength, defineMove } from "./define";
+import type { MoveResult } from "./move";
 import { bodiceOf, withBodice } from "./withBodice";
 
 const ID = "pivot-dart";
@@ -40,7 +41,7 @@ export const pivotDart = defineMove({
   note: "Turns the front between its two darts about the bust point: one closes, or keeps a part, the other opens by it.",
   params: PARAMS,
   redraws: true,
-  apply(state, params, context) {
+  apply(state, params, context): MoveResult {
     const plan = bodiceOf(state, "into", this.label);
     const into = params.into ?? "bust";
     const leave = askedLength(ID, PARAMS, "leave", params, context);
@@ -49,10 +50,13 @@ export const pivotDart = defineMove({
     if (into === "bust" && waist === 0)
       throw new Refusal("into", say`The front has no waist dart to turn. Give it one where the bodice is drafted.`);
     if (into === "waist" && frontLonger(plan) < LEAST_BUST_DART)
-      throw new Refusal(
-        "into",
-        say`The front has no bust dart to turn: it is only ${frontLonger(plan)} longer than the back.`,
-      );
+      return {
+        state,
+        template: "The front is only {frontLonger} longer than the back: there is no bust dart to turn into the waist.",
+        numbers: { frontLonger: quantity(frontLonger(plan), "front over the bust less back and neck depth") },
+        shown: [],
+        handles: [],
+      };
     if (into === "bust" && leave.mm > waist - 3)
       throw new Refusal("leave", say`The waist dart is ${waist} wide: leave ${waist - 3} in it at most.`, {
         most: waist - 3,

@@ -52,6 +52,8 @@ test("the garments of this folder are all there", () => {
     "high-cigarette",
     "jogger",
     "loose-sweat",
+    "one-piece-culotte",
+    "one-piece-pleated",
     "palazzo",
     "paper-bag",
     "paper-bag-shorts",
