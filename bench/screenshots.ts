@@ -47,6 +47,7 @@ async function main(): Promise<void> {
     ["restyle-flounce", "sample-moth-bell"],
     ["restyle-pleats", "sample-mayor-pleats"],
     ["restyle-yoke", "sample-baker-yoke"],
+    ["restyle-one-piece", "sample-kite-one-piece"],
   ] as const) {
     await page.goto(`${base}/restyle?job=${other}`);
     await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
@@ -63,6 +64,9 @@ async function main(): Promise<void> {
   await page.getByRole("button", { name: "Roll the seams" }).click();
   await page.getByRole("group", { name: "Seams rolled on the table" }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-roll.png" });
+  await page.goto(`${base}/pieces?job=sample-kite-one-piece`);
+  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
+  await page.screenshot({ path: "docs/screenshots/pieces-one-piece.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
   await page.goto(`${base}/restyle?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();

@@ -12,7 +12,21 @@ const panelSchema = z.looseObject({
   edges: z
     .array(
       z.looseObject({
-        role: z.enum(["waist", "side", "hem", "inseam", "crotch", "fold", "dart", "style", "casing", "centre"]),
+        role: z.enum([
+          "waist",
+          "side",
+          "hem",
+          "inseam",
+          "crotch",
+          "fold",
+          "dart",
+          "style",
+          "casing",
+          "centre",
+          "neck",
+          "shoulder",
+          "armhole",
+        ]),
         name: z.string().min(1),
         length: z.number().positive(),
         points: z.array(point).min(2),
@@ -116,11 +130,11 @@ async function reply(id: string, more: Record<string, unknown> = {}): Promise<z.
 }
 
 const STYLE_IDS =
-  "straight cigarette palazzo flare bell-flounce side-fullness paper-bag pleated jogger sweat front-slit yoke-flare culotte".split(
+  "straight cigarette palazzo flare bell-flounce side-fullness paper-bag pleated jogger sweat front-slit yoke-flare culotte one-piece".split(
     " ",
   );
 const MOVE_IDS =
-  "spread full-spread shape-leg widen-leg drop-crotch waist-level set-length waist-shaping yoke split pleats side-panel godet flounce placket casing".split(
+  "spread full-spread shape-leg widen-leg drop-crotch waist-level set-length waist-shaping yoke split pleats side-panel godet flounce placket casing bodice bodice-edges pivot-dart fold-back join-bodice".split(
     " ",
   );
 

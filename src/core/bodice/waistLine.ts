@@ -2,16 +2,15 @@ import {
   angleFromTo,
   curveByDirections,
   line,
+  meetingParameter,
   newton2,
   pointAdd,
-  pointCross,
   pointDistance,
   pointRotate,
   pointScale,
   pointSubtract,
   pointUnit,
   segmentAt,
-  segmentDerivative,
   segmentLength,
   segmentMap,
   segmentSplit,
@@ -65,18 +64,6 @@ function opened(p: Point, darts: readonly Pick<PlacedDart, "tip" | "angle">[]): 
   return [...darts].reverse().reduce((q, dart) => pointRotate(q, dart.tip, -dart.angle), p);
 }
 
-/** Parameter at which the curve meets the line through `base` along `way`, by Newton from `guess`. */
-function meets(curve: Segment, base: Point, way: Point, guess: number): number {
-  let t = guess;
-  for (let i = 0; i < 8; i++) {
-    const off = pointCross(way, pointSubtract(segmentAt(curve, t), base));
-    const rate = pointCross(way, segmentDerivative(curve, t));
-    if (Math.abs(off) < 1e-11 || rate === 0) break;
-    t = Math.min(0.98, Math.max(0.02, t - off / rate));
-  }
-  return t;
-}
-
 /** The leg of a dart that is nearer the centre, down from its tip: its middle runs straight down. */
 const innerLeg = (angle: Radians): Point => pointRotate([0, 1], [0, 0], angle / 2);
 
@@ -109,7 +96,7 @@ function drawClosed(task: WaistTask, closedSide: Point): Closed {
     leave = task.leave === "symmetric" ? pointRotate(unit, [0, 0], -angleFromTo(unit, arrive)) : [1, 0];
     curve = curveByDirections(task.centre, leave, closedSide, arrive);
     darts = darts.map((dart, i): PlacedDart => {
-      const t = meets(curve, dart.tip, innerLeg(dart.angle), dart.t);
+      const t = meetingParameter(curve, dart.tip, innerLeg(dart.angle), dart.t);
       const mouth = segmentAt(curve, t);
       const asked = (task.darts[i] as WaistDart).intake;
       return { ...dart, t, mouth, angle: 2 * Math.asin(Math.min(0.9, asked / 2 / pointDistance(mouth, dart.tip))) };
@@ -181,7 +168,7 @@ function openWaist({ curve, darts, side, lean }: Closed): DrawnWaist {
 function capOf(curve: Segment, dart: PlacedDart, open: (p: Point) => Point): Point {
   const leg = pointUnit(pointSubtract(dart.mouth, dart.tip));
   const folded = pointRotate(leg, [0, 0], dart.angle / 2);
-  const long = pointDistance(segmentAt(curve, meets(curve, dart.tip, folded, dart.t - 0.08)), dart.tip);
+  const long = pointDistance(segmentAt(curve, meetingParameter(curve, dart.tip, folded, dart.t - 0.08)), dart.tip);
   const middle = pointRotate(leg, [0, 0], -dart.angle / 2);
   return open(pointAdd(dart.tip, pointScale(middle, long)));
 }

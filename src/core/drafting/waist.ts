@@ -6,7 +6,6 @@ import {
   pathLength,
   pointAdd,
   pointBetween,
-  pointCross,
   pointDistance,
   pointQuarterTurn,
   pointRotate,
@@ -14,12 +13,12 @@ import {
   pointSubtract,
   pointUnit,
   segmentAt,
-  segmentDerivative,
   segmentLength,
   segmentMap,
   segmentSplit,
   hermiteByLevel,
   line,
+  meetingParameter,
   type Point,
   type Segment,
 } from "../geometry";
@@ -107,7 +106,7 @@ function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 
     curve = curveByDirections(centre, leave, closedSide, pointRotate(square, [0, 0], lean));
     placed = placed.map((dart, i) => {
       const base = pointBetween(centre, closedSide, shares[i] as number);
-      const t = crossingParameter(curve, base, down, dart.t);
+      const t = meetingParameter(curve, base, down, dart.t);
       const mouth = segmentAt(curve, t);
       return { ...dart, t, mouth, tip: pointAdd(mouth, pointScale(down, darts.length)) };
     });
@@ -126,18 +125,6 @@ function openSide(p: Point, darts: Closed["darts"]): Point {
     moved = pointRotate(moved, dart.tip, dart.angle);
   }
   return moved;
-}
-
-/** Parameter at which the curve meets the line through `base` along `direction` (Newton from `guess`). */
-function crossingParameter(curve: Segment, base: Point, direction: Point, guess: number): number {
-  let t = guess;
-  for (let i = 0; i < 8; i++) {
-    const off = pointCross(direction, pointSubtract(segmentAt(curve, t), base));
-    const rate = pointCross(direction, segmentDerivative(curve, t));
-    if (Math.abs(off) < 1e-11 || rate === 0) break;
-    t = Math.min(0.98, Math.max(0.02, t - off / rate));
-  }
-  return t;
 }
 
 export interface DrawnWaist {
@@ -271,7 +258,7 @@ function waistEdge(before: number, segment: Segment): Edge {
 function dartCap(curve: Segment, dart: Closed["darts"][number]): Mm {
   const along = pointRotate(dart.mouth, dart.tip, -dart.angle / 2);
   const direction = pointUnit(pointSubtract(along, dart.tip));
-  const t = crossingParameter(curve, dart.tip, direction, dart.t - 0.08);
+  const t = meetingParameter(curve, dart.tip, direction, dart.t - 0.08);
   return pointDistance(segmentAt(curve, t), dart.tip);
 }
 

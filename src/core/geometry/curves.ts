@@ -12,7 +12,7 @@ import {
   pointSubtract,
   type Point,
 } from "./point";
-import { cubic, segmentAt, type Segment } from "./segment";
+import { cubic, segmentAt, segmentDerivative, type Segment } from "./segment";
 
 /**
  * A leg seam between two levels: cubic Hermite of x over y, slopes dx/dy at both ends,
@@ -127,4 +127,16 @@ export function crossingParameter(curve: Segment, a: Point, b: Point): number | 
 /** Where a curve crosses the line through `base` along `along`, its ends lying on either side. */
 export function segmentCrossing(curve: Segment, base: Point, along: Point): Point {
   return segmentAt(curve, crossingParameter(curve, base, pointAdd(base, along)) ?? 1);
+}
+
+/** Parameter at which the curve meets the line through `base` along `direction` (Newton from `guess`). */
+export function meetingParameter(curve: Segment, base: Point, direction: Point, guess: number): number {
+  let t = guess;
+  for (let i = 0; i < 8; i++) {
+    const off = pointCross(direction, pointSubtract(segmentAt(curve, t), base));
+    const rate = pointCross(direction, segmentDerivative(curve, t));
+    if (Math.abs(off) < 1e-11 || rate === 0) break;
+    t = Math.min(0.98, Math.max(0.02, t - off / rate));
+  }
+  return t;
 }

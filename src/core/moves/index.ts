@@ -5,6 +5,7 @@ import { joinBodice } from "./joinBodice";
 import { pivotDart } from "./pivotDart";
 import { casing } from "./casing";
 import { dropCrotch } from "./dropCrotch";
+import { foldBack } from "./foldBack";
 import { flounce } from "./flounce";
 import { fullSpread } from "./fullSpread";
 import type { Move } from "./move";
@@ -46,5 +47,6 @@ export const MOVES = registry([
   sidePanel,
   godet,
   casing,
+  foldBack,
   joinBodice,
 ] as unknown as readonly Move[]);

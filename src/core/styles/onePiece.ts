@@ -14,11 +14,13 @@ const made = (
   wider: readonly MoveEntry[],
   joined: MoveEntry["params"] = {},
   length: MoveEntry["params"] = {},
+  front: readonly MoveEntry[] = [],
 ): readonly MoveEntry[] => [
   { id: "m1", move: "bodice", on: true, params: {} },
   { id: "m2", move: "bodice-edges", on: true, params: {} },
   { id: "m3", move: "shape-leg", on: true, params: leg },
   { id: "m4", move: "set-length", on: true, params: length },
+  ...front,
   { id: "m5", move: "join-bodice", on: true, params: joined },
   ...wider,
 ];
@@ -49,7 +51,7 @@ export const onePiece = defineStyle((on) => ({
     moves: {
       wide: made(straightLeg, []),
       culotte: made(straightLeg, [], { how: "gather" }, { length: "mid-calf" }),
-      flare: made({}, []),
+      flare: made({}, [], {}, {}, [{ id: "m7", move: "fold-back", on: true, params: {} }]),
       palazzo: made(straightLeg, [{ id: "m6", move: "spread", on: true, params: {} }]),
       "side-panel": made(straightLeg, [{ id: "m6", move: "side-panel", on: true, params: {} }]),
     },

@@ -102,6 +102,9 @@ function closed(edges: readonly Edge[]): readonly Edge[] {
   return edges.map((edge) => (edge === inner ? { ...inner, path } : edge));
 }
 
+const isSewn = ({ joins }: Garment, panel: string, edge: string): boolean =>
+  joins.some((join) => [...join.a, ...join.b].some((ref) => ref.panel === panel && ref.edge === edge));
+
 function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
   const halves = garment.panels.filter((p) => p.is.component === "bodice" && findEdge(p, "neck"));
   if (halves.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
@@ -112,7 +115,9 @@ function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
       say`Facings ${depth} deep meet on a shoulder of ${shoulder}. Make them narrower, or face neck or armholes alone.`,
     );
   return edges.reduce((now, which) => {
-    const parts = halves.map((panel) => ({ panel, facing: facingOf(panel, which, depth) }));
+    // A front that folds back has its facing already.
+    const open = halves.filter((panel) => !isSewn(now, panel.id, which));
+    const parts = open.map((panel) => ({ panel, facing: facingOf(panel, which, depth) }));
     if (parts.some((p) => p.facing === null))
       return unsettled(now, say`A facing ${depth} deep does not lie flat along the ${which}. Make it narrower.`);
     const made = parts as readonly { readonly panel: Panel; readonly facing: Panel }[];
