@@ -124,9 +124,10 @@ function opened(front: Panel, neck: Mm, waist: Mm, share: number): Opened {
     const onFold = pointAdd(neckEnd, pointScale(fold, pointDot(pointSubtract(p, neckEnd), fold)));
     return pointSubtract(pointScale(onFold, 2), p);
   };
+  const [neckEdge, centre] = [edgeOf(front, "neck"), edgeOf(front, "centre")];
   const edges = front.edges.flatMap((edge): Edge[] => {
-    if (edge.id === "neck") return [{ ...edge, path: [line(corner, neckCentre), ...edge.path] }];
-    if (edge.id !== "centre") return [edge];
+    if (edge === neckEdge) return [{ ...edge, path: [line(corner, neckCentre), ...edge.path] }];
+    if (edge !== centre) return [edge];
     return [
       { id: "lap", role: "style", name: "lap", path: [line(waistCentre, foot)], by: ID, sewnAs: "waist" },
       { id: "front-edge", role: "style", name: "front edge", path: [line(foot, corner)], by: ID },
