@@ -25,6 +25,7 @@ const HEMS: Readonly<Record<string, readonly [number, number]>> = {
   "front-slit": [400, 620],
   "yoke-flare": [480, 800],
   culotte: [640, 1100],
+  "one-piece": [640, 800],
 };
 
 describe("a finished hem asked of a style", () => {

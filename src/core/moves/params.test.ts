@@ -42,6 +42,10 @@ describe("what can be stated of a move", () => {
     const before: Readonly<Record<string, readonly Line[]>> = {
       placket: [...STRAIGHT, ["waist-shaping", { to: "hip-wide" }], ["split"]],
       casing: [["waist-shaping", { to: "hip-wide" }], ...STRAIGHT],
+      "bodice-edges": [["bodice"]],
+      "pivot-dart": [["bodice"]],
+      "fold-back": [["bodice"], ...STRAIGHT],
+      "join-bodice": [["bodice"], ["waist-shaping", { to: "hip-wide" }], ...STRAIGHT],
     };
     // What is told only where it was asked for.
     const asked: Readonly<Record<string, Record<string, unknown>>> = {
@@ -73,11 +77,15 @@ describe("the garments of the folder can be made on the screen", () => {
     (_id, style) => {
       const schema = z.toJSONSchema(style.params, { unrepresentable: "any" }) as { properties?: object };
       for (const asked of Object.keys(schema.properties ?? {})) {
-        const taken = style.moves.some(({ move }) =>
-          Object.keys(MOVES[move]?.params ?? {}).some(
-            (param) => (style.feeds?.[`${move}.${param}`] ?? param) === asked,
-          ),
-        );
+        // One of them may choose the list of moves itself.
+        const lines = [...style.moves, ...Object.values(style.recipes?.moves ?? {}).flat()];
+        const taken =
+          asked === style.recipes?.by ||
+          lines.some(({ move }) =>
+            Object.keys(MOVES[move]?.params ?? {}).some(
+              (param) => (style.feeds?.[`${move}.${param}`] ?? param) === asked,
+            ),
+          );
         expect([asked, taken]).toEqual([asked, true]);
       }
     },
