@@ -16,7 +16,7 @@ test("another school and another back redraw the block; a changed rule shows and
   await page.getByRole("radio", { name: /Traced/ }).check();
   await expect(numbers.getByText(/hip 101\.0( cm)? \/ 16/)).toBeVisible();
   await choose(page, "Back is", "hinged");
-  await expect(page.getByText(/the school has traced/)).toBeVisible();
+  await expect(page.getByText(/the school’s: traced/)).toBeVisible();
   await expect(rule(page, "Slash opened at the centre")).toHaveValue("5.0 cm");
   await choose(page, "Crotch depth from", "crotch length / 2");
   await expect(numbers.getByText(/crotch length 66\.5( cm)? \/ 2/, { exact: false })).toBeVisible();
@@ -24,13 +24,13 @@ test("another school and another back redraw the block; a changed rule shows and
   await rule(page, "Front extension, added").press("Enter");
   await expect(numbers.getByText(/hip 101\.0( cm)? \/ 16 \+ 1\.5/)).toBeVisible();
   await page
-    .getByText(/the school has 0\.0 cm/)
+    .getByText(/the school’s: 0\.0 cm/)
     .last()
     .getByRole("button", { name: "Put back" })
     .click();
   await expect(numbers.getByText(/hip 101\.0( cm)? \/ 16 \+ 1\.5/)).toHaveCount(0);
   await page.getByRole("button", { name: "Put all rules back" }).click();
-  await expect(page.getByText(/the school has traced/)).toHaveCount(0);
+  await expect(page.getByText(/the school’s: traced/)).toHaveCount(0);
   await expectSaved(page);
 });
 

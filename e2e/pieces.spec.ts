@@ -50,7 +50,7 @@ test.describe("pieces", () => {
     await page.getByRole("combobox", { name: "Another" }).click();
     await page.getByRole("option", { name: /^Back, inseam/ }).click();
     await page.getByRole("button", { name: "Set", exact: true }).click();
-    const end = page.getByRole("textbox", { name: /Back, inseam, end/ });
+    const end = page.getByRole("textbox", { name: "at the centre" });
     await end.fill("2.5");
     await end.press("Enter");
     await expect(end).toHaveValue("2.5 cm");

@@ -24,14 +24,6 @@ const MARIT: Card = {
     waistToKnee: "59",
     waistToAnkle: "96",
     waistToFloor: "104",
-    bust: "95",
-    neck: "37",
-    shoulderWidth: "40",
-    napeToWaist: "41,5",
-    shoulderToWaist: "45,5",
-    shoulderToBust: "27,5",
-    bustSpan: "19",
-    upperArm: "29,5",
   },
 };
 
@@ -142,6 +134,14 @@ const JORUN: Card = {
     waistToKnee: "67",
     waistToAnkle: "110",
     waistToFloor: "119",
+    bust: "103",
+    neck: "39",
+    shoulderWidth: "44",
+    napeToWaist: "47",
+    shoulderToWaist: "52",
+    shoulderToBust: "31",
+    bustSpan: "20,5",
+    upperArm: "32",
   },
   note: "Climbs: knee measured bent.",
 };
@@ -314,13 +314,13 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
   },
   {
     id: "sample-kite-one-piece",
-    job: styled("one-piece", "Kite flyer, in one piece", MARIT, "2026-11-27", {
+    job: styled("one-piece", "Kite flyer, in one piece", JORUN, "2026-11-27", {
       cloth: { name: "Kelp crepe", width: "150 cm", length: "420 cm" },
     }),
   },
   {
     id: "sample-lamp-lighter",
-    job: styled("one-piece", "Lamp lighter, flared", MARIT, "2026-11-27", {
+    job: styled("one-piece", "Lamp lighter, flared", JORUN, "2026-11-27", {
       style: { id: "one-piece", params: { leg: "flare" } },
       moves: movesOfStyle("one-piece", { leg: "flare" }),
       cloth: { name: "Slate linen", width: "150 cm", length: "420 cm" },
