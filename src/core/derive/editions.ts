@@ -1,5 +1,6 @@
 import { EDITION, type Job } from "../files";
 import { STYLES } from "../styles";
+import { movesOfStyle } from "./newJob";
 import { isStated, say, type Sentence } from "../units";
 
 /** What is drawn otherwise since an edition, for the jobs it concerns. */
@@ -10,8 +11,7 @@ interface Change {
   readonly concerns: (job: Job) => boolean;
 }
 
-const movesOf = (job: Job): readonly { readonly move: string; readonly params: Readonly<Record<string, unknown>> }[] =>
-  job.moves ?? STYLES[job.style.id]?.moves ?? [];
+const movesOf = (job: Job): NonNullable<Job["moves"]> => job.moves ?? movesOfStyle(job.style.id, job.style.params);
 const shapes = (job: Job): number => movesOf(job).filter((m) => m.move === "shape-leg").length;
 const hangOf = ({ block: { rules } }: Job): unknown => (typeof rules.hang === "object" ? rules.hang.from : rules.hang);
 

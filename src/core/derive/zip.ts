@@ -1,4 +1,5 @@
 import {
+  isBodice,
   panelById,
   refPath,
   refsLength,
@@ -71,7 +72,7 @@ function centreAbove(panels: readonly Panel[], joins: readonly Join[], root: "fr
   const refs = joins.filter((j) => j.kind === "centre" && j.root === root && j.leg !== "left").flatMap((j) => j.a);
   return refsLength(
     panels,
-    refs.filter((ref) => panelById(panels, ref.panel).is.component === "bodice"),
+    refs.filter((ref) => isBodice(panelById(panels, ref.panel))),
   );
 }
 

@@ -1,4 +1,4 @@
-import { halvesOf, rimLength, type Panel } from "../pattern";
+import { halvesOf, isBodice, rimLength, type Panel } from "../pattern";
 import { quantity, say, type Mm } from "../units";
 import type { Finishing } from "./define";
 import { ELASTIC_JOIN } from "./elastic";
@@ -23,10 +23,19 @@ function buttons(panels: readonly Panel[]): readonly Notion[] {
   ];
 }
 
-/** A zip under a band or facing is closed above by a hook. */
-function hook({ waist, fastening }: ResolvedFinish, zip: Mm): readonly Notion[] {
+/** A zip is closed above by a hook: under a band or facing at the waist, or at the neck where it runs through to that. */
+function hook({ waist, fastening }: ResolvedFinish, zip: Mm, panels: readonly Panel[]): readonly Notion[] {
   const isZipped = zip > 0 && (fastening?.kind === "zip-centre-back" || fastening?.kind === "zip-side");
-  return isZipped && waist ? [{ id: "hook", label: say`Hook and eye at the waist`, count: 1, length: null }] : [];
+  return isZipped && waist
+    ? [
+        {
+          id: "hook",
+          label: say`Hook and eye at the ${panels.some((p) => isBodice(p)) ? "neck" : "waist"}`,
+          count: 1,
+          length: null,
+        },
+      ]
+    : [];
 }
 
 /** The web that holds a bonded hem, for both legs. */
@@ -66,7 +75,7 @@ function hemElastic(panels: readonly Panel[], { measures }: Finishing): readonly
 /** What has to be bought besides cloth because of how the garment is finished as a whole. */
 export const boughtFor = (garment: Garment, finish: ResolvedFinish, context: Finishing): readonly Notion[] => [
   ...buttons(garment.panels),
-  ...hook(finish, context.zip),
+  ...hook(finish, context.zip, garment.panels),
   ...hemWeb(finish, garment.panels),
   ...hemElastic(garment.panels, context),
 ];

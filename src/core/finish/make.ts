@@ -1,4 +1,4 @@
-import { type Join, type Panel } from "../pattern";
+import { isSewnOn, type Join, type Panel } from "../pattern";
 import { say } from "../units";
 import { boughtFor } from "./bought";
 import { withLining } from "./lining";
@@ -72,9 +72,7 @@ export function finishGarment(
 }
 
 /** True while nothing is sewn to a neck or an armhole of the garment. */
-function hasOpenEdges({ panels, joins }: Garment): boolean {
-  const sewn = new Set(joins.flatMap((join) => [...join.a, ...join.b]).map((ref) => `${ref.panel}.${ref.edge}`));
-  return panels.some((panel) =>
-    panel.edges.some((e) => (e.role === "neck" || e.role === "armhole") && !sewn.has(`${panel.id}.${e.id}`)),
+const hasOpenEdges = (garment: Garment): boolean =>
+  garment.panels.some((panel) =>
+    panel.edges.some((e) => (e.role === "neck" || e.role === "armhole") && !isSewnOn(garment, panel.id, e.id)),
   );
-}

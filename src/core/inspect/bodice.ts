@@ -1,4 +1,4 @@
-import { edgesWithRole, panelById, type Panel } from "../pattern";
+import { edgesWithRole, isBodice, panelById, type Panel } from "../pattern";
 import { pathLength, pointDistance } from "../geometry";
 import { making, ratio, say, type Mm } from "../units";
 import {
@@ -20,8 +20,7 @@ interface Halves {
 
 /** Front and back of a bodice that is whole; null where the garment has none. */
 function halvesOf({ legs }: Inspected): Halves | null {
-  const of = (root: "front" | "back"): Panel | undefined =>
-    legs.find((p) => p.is.component === "bodice" && p.is.root === root);
+  const of = (root: "front" | "back"): Panel | undefined => legs.find((p) => isBodice(p, root));
   const [front, back] = [of("front"), of("back")];
   return front && back ? { front, back } : null;
 }

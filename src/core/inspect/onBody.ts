@@ -1,4 +1,4 @@
-import { edgeOf, legOf, panelWidthAt, type Panel } from "../pattern";
+import { edgeOf, isBodice, legOf, panelWidthAt, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
 import { cuffGirth, pulledOn, STRETCHES } from "../finish";
 import { boxOf, pathFlatten, pathLength } from "../geometry";
@@ -101,7 +101,7 @@ export const crotchLength: CheckRule = {
   note: "The crotch seam is as long as the body from waist to waist, and the stated drop.",
   measure({ measures, readings, legs, plan, crotchDrop, rules, ownBlock }) {
     // Hung from the shoulders, the whole way round the trunk is told instead.
-    if (legs.some((p) => p.is.component === "bodice")) return null;
+    if (legs.some((p) => isBodice(p))) return null;
     const { crotchLength: body } = measures;
     // A waist edge above or below the natural waist lengthens or shortens the seam twice, before and behind.
     const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;

@@ -1,4 +1,4 @@
-import { isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
+import { isBodice, isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
 import { halves, type BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
 import { forkAt } from "./fork";
@@ -98,7 +98,7 @@ function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[]
   const { levels } = plan;
   const width = (girth: Mm): Mm => halves(girth, 1.36).width;
   const sum = (measure: (panel: Panel) => Mm): Mm => 2 * leg.reduce((all, panel) => all + measure(panel), 0);
-  const joined = leg.filter((panel) => panel.is.component === "bodice");
+  const joined = leg.filter((panel) => isBodice(panel));
   // A waist that is sewn to a bodice is drawn in to that.
   const sewn =
     joined.length > 0

@@ -1,4 +1,4 @@
-import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../pattern";
+import { edgeOf, edgesWithRole, isBodice, landmarkOf, type Panel } from "../pattern";
 import { halves } from "../body";
 import { line, pathLength, pathMap, pathReverse, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
@@ -11,9 +11,11 @@ const FLAT = 1.36;
  * body. Empty where the garment has none. The middle of the body is x = 0.
  */
 export function bodiceOutline(panels: readonly Panel[]): readonly Path[] {
-  const front = panels.find((p) => p.is.component === "bodice" && p.is.root === "front");
+  const front = panels.find((p) => isBodice(p, "front"));
   if (!front) return [];
-  const right = ([x, y]: Point): Point => [Math.abs(x), y];
+  // What laps beyond the centre lies on the other half.
+  const way = Math.sign(landmarkOf(front, "underarm")[0]);
+  const right = ([x, y]: Point): Point => [Math.max(0, way * x), y];
   const underarm = right(landmarkOf(front, "underarm"));
   const waist = edgesWithRole(front, "waist").reduce((sum, e) => sum + pathLength(e.path), 0);
   const bustAt: Point = [halves(4 * underarm[0], FLAT).width, underarm[1]];
@@ -23,7 +25,7 @@ export function bodiceOutline(panels: readonly Panel[]): readonly Path[] {
   const worn = ([x, y]: Point): Point => {
     const share = Math.min(1, Math.max(0, (y - shoulder[1]) / (underarm[1] - shoulder[1] || 1)));
     const k: number = 1 + share * (bustAt[0] / underarm[0] - 1);
-    return [Math.abs(x) * k, y];
+    return [right([x, y])[0] * k, y];
   };
   const edge = (id: string): Path => pathMap(edgeOf(front, id).path, worn);
   const side: Mm = (waistAt[1] - bustAt[1]) / 3;

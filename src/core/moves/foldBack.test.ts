@@ -1,4 +1,6 @@
 import type { Job } from "../files";
+import { pathFlatten } from "../geometry";
+import { bodiceOutline } from "../inspect/silhouetteBodice";
 import { edgesWithRole, onPanel, panelById, panelOutline, roleLength } from "../pattern";
 import { badOutline } from "../testing/badOutline";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
@@ -67,4 +69,15 @@ test("it says what it measured", () => {
   expect(line && tell(line.sentence, "cm")).toMatch(
     /5\.0 cm at the neck and 2\.0 cm at the waist.*flap is [\d.]+ cm wide/,
   );
+});
+
+test("on the figure what laps beyond the centre stays on the other half: the neck starts at the middle", () => {
+  const { panels } = shapeOf(job({ neck: "80 mm" }));
+  const [neck = []] = bodiceOutline(panels);
+  const run = pathFlatten(neck);
+  const plain = pathFlatten(
+    bodiceOutline(shapeOf(palazzoJob(HAND_BODY, { style: { id: "one-piece", params: {} } })).panels)[0] ?? [],
+  );
+  expect(run[0]?.[0]).toBeCloseTo(0, 6);
+  expect(Math.max(...run.map((p) => p[0]))).toBeLessThan(plain.reduce((far, p) => Math.max(far, p[0]), 0) + 20);
 });

@@ -89,6 +89,7 @@ test("the zip runs from the neck through the waist, its lengths adding up along 
   expect(derived.zip?.above).toBeCloseTo(length, 6);
   const allowed = derived.pieces.find((p) => p.id === "bodice-back")?.edges.find((e) => e.role === "centre");
   expect(allowed?.allowance).toBe(derived.allowances.widths.zip);
+  expect(derived.notions.find((n) => n.id === "hook")?.label).toSay(/at the neck/);
   expect(derived.undecided).toEqual([]);
 });
 

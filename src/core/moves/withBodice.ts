@@ -1,11 +1,8 @@
 import { bodicePanels, type BodicePlan, type DrawnBodice } from "../bodice";
-import { panelById, type Join, type Panel } from "../pattern";
+import { isBodice, panelById, type Join, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
 import { Refusal, say } from "../units";
 import type { StyleState } from "./move";
-
-/** True for what is drawn with the bodice, and drawn anew with it. */
-const isBodice = ({ is }: Panel): boolean => is.component === "bodice";
 
 const touches = (ids: ReadonlySet<string>, join: Join): boolean =>
   [...join.a, ...join.b].some((ref) => ids.has(ref.panel));
@@ -19,7 +16,7 @@ export function withBodice(
   plan: BodicePlan,
 ): { readonly state: StyleState; readonly drawn: DrawnBodice } {
   const { panels, joins, drawn } = bodicePanels(plan);
-  const old = new Set(state.panels.filter(isBodice).map((p) => p.id));
+  const old = new Set(state.panels.filter((p) => isBodice(p)).map((p) => p.id));
   return {
     state: {
       plan: followed(state.plan, plan, drawn, state.bodice ?? null),

@@ -78,6 +78,10 @@ interface Identified {
 /** True for the front or back of the legs and for every panel that was cut from it. */
 export const isOf = ({ is }: Identified, root: Root): boolean => is.component === "legs" && is.root === root;
 
+/** True for the front or back of a bodice, or for both where no root is named; its facings are parts. */
+export const isBodice = ({ is }: Pick<Identified, "is">, root: Root | null = null): boolean =>
+  is.component === "bodice" && (root === null || is.root === root);
+
 /** True for the panel with this id and for every panel that was cut from it. */
 export const cameFrom = ({ id, is }: Identified, from: string): boolean =>
   id === from || is.leftOf === from || is.cuts.some((cut) => cut.from === from);

@@ -4,16 +4,23 @@ import { along, halvesOf, legOf, refsLength, walkedBack, type EdgeRef, type Patt
 import { isOf } from "./identity";
 import type { Mm } from "../units";
 
-/** True where an edge is sewn to something: a rim that is sewn on is no opening of the garment. */
+/** True where an edge of a panel is sewn to something. */
+export const isSewnOn = ({ joins }: Pick<Pattern, "joins">, panel: string, edge: string): boolean =>
+  isSewn(
+    joins.flatMap((join) => [join.a, join.b]),
+    panel,
+    edge,
+  );
+
+/** True where an edge lies in one of these runs: a rim that is sewn on is no opening of the garment. */
 function isSewn(sides: readonly (readonly EdgeRef[])[], panel: string, edge: string): boolean {
   return sides.some((refs) => refs.some((ref) => ref.panel === panel && ref.edge === edge));
 }
 
 /** The edges of a panel's rim that nothing is sewn to: where the garment opens, and a band can be sewn. */
 export function openRim({ joins }: Pick<Pattern, "joins">, panel: Panel, rim: Rim): EdgeRef[] {
-  const sides = joins.flatMap((join) => [join.a, join.b]);
   return rimEdges(panel, rim)
-    .filter((edge) => !isSewn(sides, panel.id, edge.id))
+    .filter((edge) => !isSewnOn({ joins }, panel.id, edge.id))
     .map((edge) => along(panel.id, edge.id));
 }
 

@@ -1,4 +1,14 @@
-import { edgeOf, middleGrain, onPanel, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
+import {
+  edgeOf,
+  isBodice,
+  middleGrain,
+  onPanel,
+  panelArea,
+  panelById,
+  panelOutline,
+  type Edge,
+  type Panel,
+} from "../pattern";
 import {
   distanceToOutline,
   pathAt,
@@ -75,7 +85,7 @@ function openedEdges(
         const panel = panelById(panels, ref.panel);
         const whole = pathLength(edgeOf(panel, ref.edge).path);
         // Above the waist the opening runs through to the neck.
-        const length = panel.is.component === "bodice" ? whole : Math.min(rest, whole);
+        const length = isBodice(panel) ? whole : Math.min(rest, whole);
         if (length > 0) found.set(`${ref.panel}.${ref.edge}`, { length, width: opening.width });
         rest -= length;
       }

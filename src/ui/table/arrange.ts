@@ -1,4 +1,4 @@
-import { isOf, type Panel } from "@/core/pattern";
+import { isBodice, isOf, type Panel } from "@/core/pattern";
 import { boxOf, type Box, type Point } from "@/core/geometry";
 import { layOut, panelBox, type Placed } from "./layout";
 
@@ -60,10 +60,6 @@ function above(legs: readonly { readonly panel: Panel; readonly by: Point }[], b
     by: [centre(first.panel) + first.by[0] - centre(panel), top - NAMED - panelBox(panel).bottom] as const,
   }));
 }
-
-/** True for a panel of the bodice before or behind. */
-const isBodice = ({ is }: Panel, root?: "front" | "back"): boolean =>
-  is.component === "bodice" && (root === undefined ? is.root !== null : is.root === root);
 
 /**
  * The pattern on the table: the back and what was cut from it, the front likewise, then every other part. Where a

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { figureOf } from "@/core/body";
 import { SHOE } from "@/core/derive";
 import { silhouetteOf } from "@/core/inspect";
+import { isBodice } from "@/core/pattern";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
@@ -19,7 +20,7 @@ export function FigurePane() {
         // Upper half and arms are drawn where something is worn there.
         figure: figureOf(
           shape.measures,
-          shape.panels.some((p) => p.is.component === "bodice"),
+          shape.panels.some((p) => isBodice(p)),
         ),
         garment: silhouetteOf(shape.panels, shape.plan, shape.measures, SHOE),
       },

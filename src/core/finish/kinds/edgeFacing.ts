@@ -2,6 +2,8 @@ import {
   along,
   edgeOf,
   findEdge,
+  isBodice,
+  isSewnOn,
   middleGrain,
   panelOutline,
   partOf,
@@ -102,11 +104,8 @@ function closed(edges: readonly Edge[]): readonly Edge[] {
   return edges.map((edge) => (edge === inner ? { ...inner, path } : edge));
 }
 
-const isSewn = ({ joins }: Garment, panel: string, edge: string): boolean =>
-  joins.some((join) => [...join.a, ...join.b].some((ref) => ref.panel === panel && ref.edge === edge));
-
 function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
-  const halves = garment.panels.filter((p) => p.is.component === "bodice" && findEdge(p, "neck"));
+  const halves = garment.panels.filter((p) => isBodice(p) && findEdge(p, "neck"));
   if (halves.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
   const shoulder = Math.min(...halves.map((p) => pathLength(edgeOf(p, "shoulder").path)));
   if (edges.length === 2 && 2 * depth > shoulder)
@@ -116,7 +115,7 @@ function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
     );
   return edges.reduce((now, which) => {
     // A front that folds back has its facing already.
-    const open = halves.filter((panel) => !isSewn(now, panel.id, which));
+    const open = halves.filter((panel) => !isSewnOn(now, panel.id, which));
     const parts = open.map((panel) => ({ panel, facing: facingOf(panel, which, depth) }));
     if (parts.some((p) => p.facing === null))
       return unsettled(now, say`A facing ${depth} deep does not lie flat along the ${which}. Make it narrower.`);
