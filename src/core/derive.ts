@@ -15,6 +15,7 @@ import type { WorksheetLine } from "./derive/worksheetLine";
 import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
 import { freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
+import { draftedOf, type Drafted } from "./derive/drafted";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job } from "./files";
 import {
@@ -60,6 +61,8 @@ export interface Shape {
   readonly measures: BodyMeasures;
   readonly questions: readonly Question[];
   readonly block: Block;
+  /** All that is drafted before it is restyled, in one count: the block, and a bodice where there is one. */
+  readonly drafted: Drafted;
   readonly blockReadings: Readings;
   readonly rules: ResolvedRules;
   /** The school's rules, and the chosen back's, with nothing changed. */
@@ -162,12 +165,14 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
     const waistGirth = rimGirth({ panels, joins }, "waist");
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
-    const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
+    const placket = Math.max(0, ...panels.map((p) => p.worn?.opens ?? 0));
+    const opens = { zip: zip?.length.mm ?? placket, held: heldWaist(finish, measures) };
     return {
       ok: true,
       measures,
       questions: questionsOf(measures),
       block,
+      drafted: draftedOf(block, run.worksheet),
       blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
       rules,
       presetRules: preset,

@@ -26,6 +26,15 @@ export function armholeEdge(end: Point, underarm: Point, sideDown: Point, slope:
   ];
 }
 
+/** A cutaway armhole is this full: it runs nearly straight from the shoulder to the underarm. */
+const CUTAWAY_FULL = 0.42;
+
+/** An armhole cut away toward the neck: square to shoulder and side like any other, and otherwise all but straight. */
+export function cutawayArmhole(end: Point, underarm: Point, sideDown: Point, slope: Radians): Path {
+  const [outX, outY] = shoulderWay(slope);
+  return roundCorner(end, [-outY, outX], underarm, [sideDown[1], -sideDown[0]], [CUTAWAY_FULL, CUTAWAY_FULL]);
+}
+
 /** Length of a whole armhole, its sides taken as upright: near enough to settle how low the underarm lies. */
 export function armholeLength(
   end: Point,

@@ -13,7 +13,7 @@ import {
   type Point,
 } from "../geometry";
 import { Refusal, say, type Mm, type Radians } from "../units";
-import { armholeEdge } from "./armhole";
+import { armholeEdge, cutawayArmhole } from "./armhole";
 import { neckEdge, shoulderEnd, shoulderWay } from "./neck";
 import { frontLonger, LEAST_BUST_DART, type BodicePlan, type DartShare } from "./plan";
 import { drawWaist, type DrawnWaist, type WaistDart, type WaistTask } from "./waistLine";
@@ -146,7 +146,9 @@ function halfOf(
   return {
     neck: neckEdge(neckCentre, neckEnd, plan.slope),
     shoulder: [line(neckEnd, shoulder)],
-    armhole: armholeEdge(shoulder, underarm, down, plan.slope, plan.armholeIn[half]),
+    armhole: plan.cutaway
+      ? cutawayArmhole(shoulder, underarm, down, plan.slope)
+      : armholeEdge(shoulder, underarm, down, plan.slope, plan.armholeIn[half]),
     underarm,
     waist,
     sideDart,

@@ -1,4 +1,6 @@
 export { frontLonger, LEAST_BUST_DART, type BodicePlan, type EdgeChanges } from "./plan";
 export { bodicePlan, type BodiceAsked } from "./sizes";
 export { hasBustDart, type DrawnBodice } from "./halves";
+export { bodiceSteps } from "./narrate";
 export { armholeOf, bodicePanels, waistFromCentre } from "./panels";
+export { capEdge, sleeveSizes, type SleeveSizes } from "./sleeve";

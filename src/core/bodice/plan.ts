@@ -70,6 +70,8 @@ export interface BodicePlan {
   readonly tipBack: Mm;
   readonly pivot: Pivot | null;
   readonly edges: EdgeChanges;
+  /** The armhole is cut away, all but straight from a narrow shoulder. */
+  readonly cutaway: boolean;
   /** The waist drops at the centre front and rises at the centre back. */
   readonly vWaist: { readonly front: Mm; readonly back: Mm };
 }

@@ -105,6 +105,7 @@ export function bodicePlan(m: BodyMeasures, asked: BodiceAsked): SizedBodice {
     tipBack: asked.tipBack,
     pivot: null,
     edges: NO_CHANGES,
+    cutaway: false,
     vWaist: { front: 0, back: 0 },
   };
   return {

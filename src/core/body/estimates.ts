@@ -82,6 +82,13 @@ export const ESTIMATES: readonly Estimate[] = [
       return quantity(130 + 0.255 * bust.mm, say`${130} + ${ratio(0.255)} x bust ${bust.mm}`, { bust });
     },
   },
+  {
+    key: "head",
+    from: (known) => {
+      const height = of(known, "height");
+      return quantity(400 + height.mm / 11, say`${400} + height ${height.mm} / 11`, { height });
+    },
+  },
   { key: "upperArm", from: (known) => share(known, "bust", 0.31) },
   {
     key: "shoulderWidth",

@@ -154,6 +154,8 @@ function tapesOf(
     waistToAnkle: down(levels.ankle),
     waistToFloor: down(levels.floor),
     bust: around(0, bustY, bust.width),
+    // Above the ears, where the drawn head is widest.
+    head: around(0, levels.crown + 0.066 * 0.75 * m.height.mm, 0.066 * 0.74 * m.height.mm),
     neck: around(0, shoulderY - 8, neck.width * 1.02),
     upperArm: around(armAt[0], armAt[1], arm),
     shoulderWidth: { view: "back", runs: [[line([-shoulder[0], shoulder[1]], shoulder)]], hidden: [] },

@@ -41,6 +41,7 @@ export const measureKeySchema = z.enum([
   "bustSpan",
   "upperArm",
   "neck",
+  "head",
 ]);
 export type MeasureKey = z.infer<typeof measureKeySchema>;
 
@@ -53,6 +54,7 @@ const UPPER: ReadonlySet<MeasureKey> = new Set([
   "bustSpan",
   "upperArm",
   "neck",
+  "head",
 ]);
 
 function measure(
@@ -173,6 +175,7 @@ export const MEASURES: readonly Measure[] = [
   ),
   measure("bust", "Bust", "girth", "Around the fullest part of the bust, tape level.", "bodices", [520, 1600]),
   measure("neck", "Neck", "girth", "Around the base of the neck.", "bodices", [240, 520]),
+  measure("head", "Head", "girth", "Around the widest part of the head.", "tops that go over the head", [440, 660]),
   measure("upperArm", "Upper arm", "girth", "Around the fullest part of the upper arm.", "sleeves", [160, 520]),
   measure(
     "shoulderWidth",

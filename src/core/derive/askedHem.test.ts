@@ -29,12 +29,12 @@ const HEMS: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 describe("a finished hem asked of a style", () => {
-  test.each(Object.keys(STYLES))("%s takes it, and the trued edge measures it", (id) => {
+  test.each(Object.keys(HEMS))("%s takes it, and the trued edge measures it", (id) => {
     for (const asked of HEMS[id] as readonly [number, number])
       expect([id, hemOf(id, { hemGirth: `${asked} mm` })]).toEqual([id, expect.closeTo(asked, 0)]);
   });
 
-  test.each(Object.keys(STYLES))("%s on four wearers: met within a millimetre, or said", (id) => {
+  test.each(Object.keys(HEMS))("%s on four wearers: met within a millimetre, or said", (id) => {
     const [low, high] = HEMS[id] as readonly [number, number];
     for (const body of Object.values(FOUR_BODIES)) {
       const shape = deriveShape(ofStyle(id, { hemGirth: `${(low + high) / 2} mm` }, body));

@@ -98,9 +98,9 @@ export function replyOf(derived: Derived, unit: Unit): unknown {
       })),
       questions: derived.questions.map((q) => ({ ...q, message: told(q.message) })),
     },
-    numbers: numbers(block.numbers),
+    numbers: numbers({ ...derived.drafted.numbers, ...block.numbers }),
     block: { panels: block.panels.map(panelReply), changedRules: derived.changedRules },
-    steps: block.steps.map((step) => ({
+    steps: derived.drafted.steps.map((step) => ({
       n: step.n,
       panel: step.panel,
       text: told(step.sentence),

@@ -1,4 +1,4 @@
-import { isOf, panelOutline, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
+import { hasLegs, isOf, panelOutline, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
 import { LEG_JOINS, type Block } from "../drafting";
 import { pathNearest } from "../geometry";
 import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
@@ -77,6 +77,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
           seams: panel.edges.filter((edge) => edge.role === "side" || edge.role === "inseam").map((edge) => edge.path),
         }),
       ),
+      drafted: null,
       passed: null,
     });
   };
@@ -93,7 +94,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const { id, label } = move;
     const unmade = (on: boolean, passed: Sentence | null): void => {
       before = state;
-      const nothing = { numbers: {}, figures: {}, handles: [], drawn: [] };
+      const nothing = { numbers: {}, figures: {}, handles: [], drawn: [], drafted: null };
       act({
         id: entry.id,
         index,
@@ -139,6 +140,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         handles: result.handles,
         after: state,
         drawn: result.shown,
+        drafted: result.drafted ?? null,
         passed: null,
       });
     } catch (error) {
@@ -152,7 +154,9 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   });
   reconcile();
   const shown = worksheet.filter((l) => l.index !== null).flatMap((l) => l.drawn);
-  return mirrored({ state, worksheet: worksheet.map(withHandles).map(told), shown });
+  // Where the legs were left off in the end, nobody is told how they were walked.
+  const isTold = hasLegs(state.panels) ? worksheet : worksheet.filter((l) => l.index !== null);
+  return mirrored({ state, worksheet: isTold.map(withHandles).map(told), shown });
 
   /** Makes a move; a number of the style's own that cannot be made gives way to the nearest that can, with a word. */
   function made(move: Move, params: object, entry: MoveEntry): { result: MoveResult; gaveWay: Sentence | null } {

@@ -1,6 +1,6 @@
 import type { Drawing } from "../pattern";
 import type { Numbers } from "../drafting";
-import type { Handle, StyleState } from "../moves";
+import type { Handle, MoveResult, StyleState } from "../moves";
 import type { Figure, Sentence } from "../units";
 
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
@@ -26,6 +26,8 @@ export interface WorksheetLine {
   /** What it drew on the panels as they lay before it, and the seams it made on those after it. */
   readonly drawn: readonly Drawing[];
   readonly seams: readonly Drawing[];
+  /** How what it drafts is drawn, act by act; null where it drafts nothing. */
+  readonly drafted: MoveResult["drafted"] | null;
   /** Why the move could not be made here; it is passed over, and the others are made without it. */
   readonly passed: Sentence | null;
 }

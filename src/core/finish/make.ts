@@ -5,7 +5,7 @@ import { withLining } from "./lining";
 import { zipNotion } from "./zips";
 import type { Finishing, OpensAt, Room } from "./define";
 import { unsettled, withParts, type Garment, type Notion } from "./garment";
-import { finishKind } from "./kinds";
+import { finishKind, FINISHES } from "./kinds";
 import { opensAt, opensByItself, pulledOn, waistIsCutOn } from "./resolve";
 import type { ResolvedFinish } from "./resolved";
 
@@ -52,7 +52,8 @@ export function finishGarment(
   }
   make("hem", finish.hem);
   make("belt", finish.belt);
-  for (const trim of finish.trims) make("trim", trim);
+  // In the order of their kinds: a sleeve is set in before what is left open is faced.
+  for (const kind of FINISHES.trim) for (const trim of finish.trims) if (trim.kind === kind.kind) make("trim", trim);
   if (hasOpenEdges(garment))
     garment = unsettled(garment, say`How neck and armholes are finished is not decided: facings, binding or a sleeve.`);
   if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && !opensByItself(finish)) {

@@ -1,4 +1,4 @@
-import { edgeOf } from "../pattern";
+import { edgeOf, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   angleFromTo,
   distanceToOutline,
@@ -6,6 +6,7 @@ import {
   pathEndTangent,
   pathLength,
   pathStartTangent,
+  polygonArea,
   polygonSelfCrossing,
   type Path,
   type Point,
@@ -36,6 +37,22 @@ function cornersOf(path: Path): Mm[] {
   });
 }
 
+/**
+ * How far from its start and its end an edge's allowance is cut away by its neighbour's, because the outline turns in on
+ * itself there: the sharper the hollow, the further.
+ */
+function hollowAt(panel: Panel, edge: Edge, allowance: Mm): readonly [start: Mm, end: Mm] {
+  const { edges } = panel;
+  const way = Math.sign(polygonArea(panelOutline(panel)));
+  const at = edges.indexOf(edge);
+  const reach = (before: Edge, after: Edge): Mm => {
+    const turn = way * angleFromTo(pathEndTangent(before.path), pathStartTangent(after.path));
+    return turn < 0 ? allowance / Math.tan((Math.PI + turn) / 2) : 0;
+  };
+  const n = edges.length;
+  return [reach(edges[(at + n - 1) % n] as Edge, edge), reach(edge, edges[(at + 1) % n] as Edge)];
+}
+
 /** Places along each stretch, away from its corners, where cut line and seam line lie furthest from the allowance. */
 function worstMisfit(pieces: readonly Piece[]): Misfit | null {
   let worst: Misfit | null = null;
@@ -49,11 +66,15 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
         stretch.length < 3 * (stretch.allowance + (stretch.surplus ?? 0)) + 10
       )
         continue;
-      const { path } = edgeOf(piece.panel, stretch.edge);
+      const edge = edgeOf(piece.panel, stretch.edge);
+      const { path } = edge;
       const corners = cornersOf(path);
+      const [fromStart, fromEnd] = hollowAt(piece.panel, edge, stretch.allowance);
+      const whole = pathLength(path);
       for (const share of [0.35, 0.5, 0.65]) {
         const at = stretch.from + stretch.length * share;
         if (corners.some((c) => Math.abs(c - at) < 2 * stretch.allowance)) continue;
+        if (at < fromStart || at > whole - fromEnd) continue;
         const { point } = pathAt(path, at);
         const off = distanceToOutline(point, piece.cutLine) - stretch.allowance - (stretch.surplus ?? 0);
         if (!worst || Math.abs(off) > Math.abs(worst.off)) worst = { piece, edge: stretch.name, point, off };

@@ -13,20 +13,29 @@ import {
   type Inspected,
 } from "./check";
 
+/** One half of a bodice, whatever it was cut into. */
+interface Half {
+  readonly panels: readonly Panel[];
+  readonly landmarks: Panel["landmarks"];
+}
+
 interface Halves {
-  readonly front: Panel;
-  readonly back: Panel;
+  readonly front: Half;
+  readonly back: Half;
 }
 
-/** Front and back of a bodice that is whole; null where the garment has none. */
+/** Front and back of a bodice; null where the garment has none. */
 function halvesOf({ legs }: Inspected): Halves | null {
-  const of = (root: "front" | "back"): Panel | undefined => legs.find((p) => isBodice(p, root));
+  const of = (root: "front" | "back"): Half => {
+    const panels = legs.filter((p) => isBodice(p, root));
+    return { panels, landmarks: Object.assign({}, ...panels.map((p) => p.landmarks)) as Panel["landmarks"] };
+  };
   const [front, back] = [of("front"), of("back")];
-  return front && back ? { front, back } : null;
+  return front.panels.length > 0 && back.panels.length > 0 ? { front, back } : null;
 }
 
-const lengthBetween = (panel: Panel, from: string, to: string): Mm => {
-  const [a, b] = [panel.landmarks[from], panel.landmarks[to]];
+const lengthBetween = ({ landmarks }: Half, from: string, to: string): Mm => {
+  const [a, b] = [landmarks[from], landmarks[to]];
   return a && b ? pointDistance(a, b) : 0;
 };
 
@@ -147,7 +156,7 @@ export const backBulge: CheckRule = {
           : value < -BULGES[0]
             ? say`The back is ${-value} shorter than nape to waist: the waist rides up.`
             : say`The back is as long as nape to waist.`,
-      where: placeOf([halves.back], "waistCentre"),
+      where: placeOf(halves.back.panels, "waistCentre"),
       fix: say`Give each half its own length: the front over the bust, the back from the nape.`,
     });
   },
@@ -164,7 +173,7 @@ export const armhole: CheckRule = {
     const halves = halvesOf(inspected);
     const { upperArm } = inspected.measures;
     if (!halves) return null;
-    const edges = [halves.front, halves.back].flatMap((p) => edgesWithRole(p, "armhole"));
+    const edges = [...halves.front.panels, ...halves.back.panels].flatMap((p) => edgesWithRole(p, "armhole"));
     if (edges.length === 0) return null;
     const round = edges.reduce((sum, e) => sum + pathLength(e.path), 0);
     const [least, most] = ARMHOLES;
@@ -181,7 +190,7 @@ export const armhole: CheckRule = {
           : isWide
             ? say`The armhole is ${round} round an arm of ${upperArm.mm}: it gapes.`
             : say`The armhole is ${round} round an arm of ${upperArm.mm}.`,
-      where: placeOf([halves.front], "underarm"),
+      where: placeOf(halves.front.panels, "underarm"),
       fix: value < 0 ? say`Lower the underarm, or take the shoulder in.` : say`Raise the underarm.`,
     });
   },

@@ -92,6 +92,8 @@ export interface CheckRule {
   readonly id: string;
   readonly label: string;
   readonly note: string;
+  /** It is about legs, and silent where the garment has none. */
+  readonly onLegs?: true;
   readonly measure: (inspected: Inspected) => Check | null;
 }
 

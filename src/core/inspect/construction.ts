@@ -12,6 +12,7 @@ export const crotchBelowHip: CheckRule = {
   id: "crotch-below-hip",
   label: "Crotch line below the hip",
   note: "The crotch line lies at least 50 mm below the hip line.",
+  onLegs: true,
   measure({ plan, legs }) {
     const value = plan.levels.crotch - plan.levels.hip;
     return verdict(this, {
@@ -92,6 +93,7 @@ export const halfGirths: CheckRule = {
   id: "half-girths",
   label: "Half girths",
   note: "Half of waist and hip, and of one leg at thigh and knee, front and back apart: to mark on the joined cloth.",
+  onLegs: true,
   measure({ readings, legs }) {
     const rows = readings.halfGirths;
     const [first] = rows;
@@ -185,6 +187,7 @@ export const roundedToTape: CheckRule = {
   id: "tape-rounding",
   label: "Rounded to the tape",
   note: "Each panel's waist and hip rounded to the tape, and added up again, stay within 3 mm of what is drawn.",
+  onLegs: true,
   measure({ readings, tape, legs }) {
     const around = readings.halfGirths.filter((row) => row.level === "waist" || row.level === "hip");
     const [first, ...rest] = around.map((row) => {

@@ -85,6 +85,7 @@ export const pullOn: CheckRule = {
   id: "pull-on",
   label: "Goes over the hip",
   note: "The opened waist passes over the hip.",
+  onLegs: true,
   measure(inspected) {
     const { measures, readings, legs } = inspected;
     const value = readings.waistOpening - measures.hip.mm;
@@ -112,6 +113,7 @@ export const waistEase: CheckRule = {
   id: "waist-ease",
   label: "Waist ease",
   note: "The finished waist is as large as the body where its edge lies, and the ease that was asked for.",
+  onLegs: true,
   measure({ finish, measures, readings, plan, rules, legs, cloth }) {
     const { waist } = finish;
     const isDrawnIn = elasticOf(finish) !== "none" || (waist && "drawstring" in waist && waist.drawstring);
@@ -194,6 +196,7 @@ export const floorClearance: CheckRule = {
   id: "floor-clearance",
   label: "Off the floor",
   note: "The lowest place of the hem clears the floor in shoes.",
+  onLegs: true,
   measure({ measures, readings, shoe, legs, moves, length }) {
     const floor = measures.waistToFloor.mm + shoe;
     const value = floor - readings.lowestPoint - length.cuff;

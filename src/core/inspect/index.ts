@@ -1,3 +1,4 @@
+import { hasLegs } from "../pattern";
 import { allowances } from "./allowances";
 import {
   casingTube,
@@ -18,6 +19,7 @@ import { bandGapes, crotchLength, footEntry, hipEase, kneeBent, thighEase } from
 import { dartLength, hipCorner, mirroredPair } from "./shape";
 import { creaseBalance, inseams, sideSeams, waistSeam } from "./lengths";
 import { smoothCrotch, smoothHem, smoothWaist } from "./smoothness";
+import { facingCovers, neckOpening } from "./tops";
 
 export type { Check, CheckRule, CheckStatus, Inspected, JobChange, Remedy } from "./check";
 export { asStored, isOpen } from "./check";
@@ -47,6 +49,8 @@ export const CHECKS: readonly CheckRule[] = [
   bodiceMatch,
   backBulge,
   armhole,
+  neckOpening,
+  facingCovers,
   dartLength,
   zipLength,
   elastic,
@@ -72,7 +76,10 @@ export const CHECKS: readonly CheckRule[] = [
 
 /** Runs every check that applies. */
 export function inspect(inspected: Inspected): Check[] {
-  return CHECKS.map((rule) => rule.measure(inspected)).filter((check): check is Check => check !== null);
+  const onLegs = hasLegs(inspected.legs);
+  return CHECKS.filter((rule) => onLegs || !rule.onLegs)
+    .map((rule) => rule.measure(inspected))
+    .filter((check): check is Check => check !== null);
 }
 export { readPanels, type Readings } from "./readings";
 export { widthBudget, type WidthParts } from "./widths";

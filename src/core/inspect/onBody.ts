@@ -27,7 +27,7 @@ function widerBy({ ease }: Inspected["rules"], mm: Mm): Remedy["changes"] {
 
 /** Ease of a finished girth over the body's; one carded with its ease is met when the pattern is as large. */
 function easeRule(
-  own: Pick<CheckRule, "id" | "label" | "note"> & {
+  own: Pick<CheckRule, "id" | "label" | "note" | "onLegs"> & {
     readonly girth: "hip" | "thigh";
     readonly landmark: string;
     readonly garment: string;
@@ -70,6 +70,7 @@ export const hipEase: CheckRule = easeRule({
   id: "hip-ease",
   label: "Hip ease",
   note: "The finished hip is larger than the body.",
+  onLegs: true,
   girth: "hip",
   landmark: "hipSide",
   garment: "The trousers are",
@@ -84,6 +85,7 @@ export const thighEase: CheckRule = easeRule({
   id: "thigh-ease",
   label: "Thigh ease",
   note: "The leg is larger than the thigh, read 25 mm below the crotch line.",
+  onLegs: true,
   girth: "thigh",
   landmark: "crotchPoint",
   garment: "The leg is",
@@ -99,6 +101,7 @@ export const crotchLength: CheckRule = {
   id: "crotch-length",
   label: "Crotch seam on the body",
   note: "The crotch seam is as long as the body from waist to waist, and the stated drop.",
+  onLegs: true,
   measure({ measures, readings, legs, plan, crotchDrop, rules, ownBlock }) {
     // Hung from the shoulders, the whole way round the trunk is told instead.
     if (legs.some((p) => isBodice(p))) return null;
@@ -157,6 +160,7 @@ export const footEntry: CheckRule = {
   id: "foot-entry",
   label: "Foot passes",
   note: "Below the knee the leg, its hem and a stretched cuff open wide enough for heel and instep.",
+  onLegs: true,
   measure({ measures, readings, panels, legs, plan, finish, finishSource }) {
     const cuff = panels.find((p) => p.is.part === "cuff");
     // Rib stretches itself; a cuff with elastic in it opens as far as that does.

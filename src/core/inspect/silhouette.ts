@@ -1,4 +1,4 @@
-import { isBodice, isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
+import { hasLegs, isBodice, isOf, legOf, panelWidthAt, rimLength, type Panel } from "../pattern";
 import { halves, type BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
 import { forkAt } from "./fork";
@@ -118,6 +118,18 @@ function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[]
   return stand > 0 ? [[waist * 1.06, levels.waist - stand], ...down] : down;
 }
 
+const bothSides = (half: readonly Path[]): readonly Path[] => [
+  ...half,
+  ...half.map((path) => pathMap(path, ([x, y]): Point => [0 - x, y])),
+];
+
+/** A top by itself. */
+function topOf(panels: readonly Panel[], floor: Mm): Silhouette {
+  const half = bodiceOutline(panels);
+  const hem = Math.max(0, ...half.flatMap((path) => path.flatMap((segment) => segment.points.map(([, y]) => y))));
+  return { outline: bothSides(half), hem, waist: 0, floor };
+}
+
 /**
  * The garment seen from the front (and, but for its seams, from the back): widths from the girths of the pattern at
  * every level, on the legs where the wearer's stand.
@@ -125,6 +137,8 @@ function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[]
 export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMeasures, shoe: Mm): Silhouette {
   const { levels } = plan;
   const leg = legOf(panels, "right");
+  const floor = m.waistToFloor.mm + shoe;
+  if (!hasLegs(panels)) return topOf(leg, floor);
   const torso = torsoOf(leg, plan, m);
   const standsAt = halves(m.thigh.mm, 0.86).width + 3;
   const drawnIn = leg.some((panel) => panel.worn?.casings?.hem);
@@ -140,7 +154,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   });
   const first = legs[0];
   const lowest = legs[legs.length - 1];
-  if (!first || !lowest) return { outline: [], hem: levels.hem, waist: levels.waist, floor: m.waistToFloor.mm + shoe };
+  if (!first || !lowest) return { outline: [], hem: levels.hem, waist: levels.waist, floor };
   const outer = eased(draped([...torso, ...legs.map((l): Point => [l.outer, l.y])], leg, levels.hip), levels.hip);
   const last = { ...lowest, outer: (outer[outer.length - 1] as Point)[0] };
   const inner: Point[] = [[2, levels.crotch + 6], ...legs.map((l): Point => [l.inner, l.y])];
@@ -162,12 +176,11 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const waistAt = outer[0] as Point;
   return {
     outline: [
-      ...half,
-      ...half.map((path) => pathMap(path, ([x, y]): Point => [0 - x, y])),
+      ...bothSides(half),
       [line([0 - waistAt[0], waistAt[1]], waistAt)],
     ],
     hem: last.y,
     waist: waistAt[1],
-    floor: m.waistToFloor.mm + shoe,
+    floor,
   };
 }

@@ -1,11 +1,11 @@
-import { armholeOf, bodicePlan, hasBustDart } from "../bodice";
+import { armholeOf, bodicePlan, bodiceSteps, hasBustDart } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pointDistance } from "../geometry";
 import { quantity, say, type Mm } from "../units";
 import { paramOr, styleParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import { refuseOwnBlock } from "./level";
-import { withBodice } from "./withBodice";
+import { bodiceHalves, withBodice } from "./withBodice";
 
 const ID = "bodice";
 
@@ -33,7 +33,7 @@ const PARAMS = {
   waistEase: statedLength("Ease of one waist quarter.", {
     label: "Waist ease, each quarter",
     usual: { mm: 0 },
-    within: [-10, 60],
+    within: [-10, 300],
     refusal: (limits) => say`The waist ease of a quarter is ${limits}.`,
   }),
   frontDarts: length("Width of the front's waist darts together.", {
@@ -82,6 +82,13 @@ export const bodice = defineMove({
     const { state: next, drawn } = withBodice(state, plan);
     const dart = drawn.front.sideDart;
     const halves = { front: plan.darts.front, back: plan.darts.back };
+    const sums = {
+      ...numbers,
+      armhole: quantity(armholeOf(drawn), "front and back edge of one armhole, as drawn"),
+      bustDart: quantity(dart ? pointDistance(dart.from, dart.to) : 0, "mouth at the side, so that both sides agree"),
+      frontDarts: quantity(halves.front.count * halves.front.intake, "of the surplus of bust over waist"),
+      backDarts: quantity(halves.back.count * halves.back.intake, "of the surplus of bust over waist"),
+    };
     return {
       state: next,
       template: `${
@@ -93,13 +100,8 @@ export const bodice = defineMove({
           ? "The front is {frontLonger} longer: a bust dart of {bustDart} takes it."
           : "Front and back differ by {frontLonger}: no bust dart."
       } Waist darts take {frontDarts} in front and {backDarts} behind.`,
-      numbers: {
-        ...numbers,
-        armhole: quantity(armholeOf(drawn), "front and back edge of one armhole, as drawn"),
-        bustDart: quantity(dart ? pointDistance(dart.from, dart.to) : 0, "mouth at the side, so that both sides agree"),
-        frontDarts: quantity(halves.front.count * halves.front.intake, "of the surplus of bust over waist"),
-        backDarts: quantity(halves.back.count * halves.back.intake, "of the surplus of bust over waist"),
-      },
+      numbers: sums,
+      drafted: bodiceSteps(plan, drawn, bodiceHalves(next), sums),
       shown: [],
       handles: [],
     };

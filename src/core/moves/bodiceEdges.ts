@@ -1,8 +1,9 @@
 import { armholeOf, type EdgeChanges } from "../bodice";
-import { statedLength } from "../params";
+import { choice, length, statedLength } from "../params";
 import { pathAt, pathLength, type Point } from "../geometry";
 import { edgeOf } from "../pattern";
 import { quantity, Refusal, say, type Mm } from "../units";
+import { ownParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { Handle } from "./move";
 import { bodiceHalves, bodiceOf, withBodice } from "./withBodice";
@@ -18,7 +19,10 @@ const change = (about: string, label: string, least: Mm, most: Mm, refusal: stri
     refusal: (limits) => say`${refusal} ${limits}.`,
   });
 
-const PARAMS = {
+/** A shoulder at least this long can be sewn. */
+const LEAST_SHOULDER: Mm = 20;
+
+const CHANGES = {
   neckFront: change("Lower at the centre front.", "Neck lower, front", -20, 200, "The neck is lowered in front"),
   neckBack: change("Lower at the centre back.", "Neck lower, back", -10, 250, "The neck is lowered behind"),
   neckOut: change("Wider at the shoulder.", "Neck out along the shoulder", -10, 80, "The neck is widened"),
@@ -29,8 +33,24 @@ const PARAMS = {
   vBack: change("Waist higher at the centre back.", "Waist higher, centre back", -20, 60, "The waist rises behind"),
 };
 
-/** A shoulder at least this long can be sewn. */
-const LEAST_SHOULDER: Mm = 20;
+const PARAMS = {
+  ...CHANGES,
+  shoulder: length("Sewn width of the shoulder, where it is stated; the arm's end moves.", {
+    label: "Shoulder wide",
+    auto: "as it comes",
+    ownOnly: true,
+    within: [LEAST_SHOULDER, 220],
+    refusal: (limits) => say`A shoulder is ${limits} wide.`,
+    tried: [50, 90],
+  }),
+  armhole: choice("How the armhole runs from the shoulder to the underarm.", {
+    label: "Armhole",
+    options: [
+      ["round", "round"],
+      ["cutaway", "cut away, all but straight"],
+    ],
+  }),
+};
 
 /** Redraws the bodice's edges: neck, shoulder, underarm, side, and a waist that is a V. */
 export const bodiceEdges = defineMove({
@@ -41,11 +61,15 @@ export const bodiceEdges = defineMove({
   redraws: true,
   apply(state, params, context) {
     const plan = bodiceOf(state, "neckFront", this.label);
-    const asked = (name: keyof typeof PARAMS): Mm => askedLength(ID, PARAMS, name, params, context).mm;
-    const edges = Object.fromEntries(
+    const asked = (name: keyof typeof CHANGES): Mm => askedLength(ID, PARAMS, name, params, context).mm;
+    const changed = Object.fromEntries(
       Object.entries(plan.edges).map(([name, mm]) => [name, mm + asked(name as keyof EdgeChanges)]),
     ) as unknown as EdgeChanges;
     const drafted = (plan.shoulderX - plan.neck.width) / Math.cos(plan.slope);
+    const wide = ownParam("shoulder", params.shoulder, context)
+      ? askedLength(ID, PARAMS, "shoulder", params, context)
+      : null;
+    const edges = wide ? { ...changed, shoulderIn: drafted - changed.neckOut - wide.mm } : changed;
     const shoulder = drafted - edges.neckOut - edges.shoulderIn;
     if (shoulder < LEAST_SHOULDER) {
       const name = params.shoulderIn === undefined ? "neckOut" : "shoulderIn";
@@ -58,12 +82,14 @@ export const bodiceEdges = defineMove({
     const next = withBodice(state, {
       ...plan,
       edges,
+      cutaway: params.armhole ? params.armhole === "cutaway" : plan.cutaway,
       vWaist: { front: plan.vWaist.front + asked("vFront"), back: plan.vWaist.back + asked("vBack") },
     });
     const { front, back } = next.drawn;
     const done = [
       asked("neckFront") || asked("neckBack") ? "the neck goes {neckFront} lower in front and {neckBack} behind" : "",
-      asked("neckOut") || asked("shoulderIn") ? "the shoulder is {shoulder}" : "",
+      asked("neckOut") || asked("shoulderIn") || wide ? "the shoulder is {shoulder}" : "",
+      params.armhole === "cutaway" ? "the armhole is cut away" : "",
       asked("underarmUp") ? "the underarm goes up {underarmUp}" : "",
       asked("sideOut") ? "each side goes out {sideOut}" : "",
       asked("vFront") || asked("vBack") ? "the waist drops {vFront} in front and rises {vBack} behind" : "",
@@ -73,7 +99,7 @@ export const bodiceEdges = defineMove({
       template: `Redraw the bodice's edges: ${done.join("; ") || "nothing changes"}. The neck is then {neck} round, the armhole {armhole}.`,
       numbers: {
         ...Object.fromEntries(
-          Object.keys(PARAMS).map((name) => [name, quantity(asked(name as keyof typeof PARAMS), "as chosen")]),
+          Object.keys(CHANGES).map((name) => [name, quantity(asked(name as keyof typeof CHANGES), "as chosen")]),
         ),
         shoulder: quantity(
           shoulder,
@@ -89,9 +115,9 @@ export const bodiceEdges = defineMove({
 });
 
 /** The neck is pulled at its centres, the armhole at the underarm. */
-function handlesOf(state: Parameters<typeof bodiceHalves>[0], asked: (name: keyof typeof PARAMS) => Mm): Handle[] {
+function handlesOf(state: Parameters<typeof bodiceHalves>[0], asked: (name: keyof typeof CHANGES) => Mm): Handle[] {
   const { front, back } = bodiceHalves(state);
-  const handle = (panel: typeof front, param: keyof typeof PARAMS, at: Point, axis: Point, label: string): Handle => ({
+  const handle = (panel: typeof front, param: keyof typeof CHANGES, at: Point, axis: Point, label: string): Handle => ({
     id: `${panel.id}-${param}`,
     panel: panel.id,
     at,

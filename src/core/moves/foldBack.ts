@@ -2,6 +2,7 @@ import { statedLength, number } from "../params";
 import {
   along,
   edgeOf,
+  findEdge,
   landmarkOf,
   middleGrain,
   onPanel,
@@ -71,7 +72,9 @@ export const foldBack = defineMove({
   apply(state, params, context) {
     bodiceOf(state, "neck", this.label);
     const { front } = bodiceHalves(state);
-    if (edgeOf(front, "centre").role !== "fold")
+    if (!front.landmarks.neckEnd || front.worn?.cowl)
+      throw new Refusal("neck", say`The neck of the front was cut off by another line. Move this line before it.`);
+    if (findEdge(front, "centre")?.role !== "fold")
       throw new Refusal("neck", say`The front is opened at its centre already. Take that line out first.`);
     const atNeck = askedLength(ID, PARAMS, "neck", params, context);
     const atWaist = askedLength(ID, PARAMS, "waist", params, context);
@@ -138,6 +141,7 @@ function opened(front: Panel, neck: Mm, waist: Mm, share: number): Opened {
     ...front,
     cutting: { material: front.cutting.material },
     edges,
+    worn: { ...front.worn, lap: { from: at[1], wide: waist } },
     lines: [
       ...front.lines,
       { kind: "fold", points: [neckEnd, at] },

@@ -1,10 +1,13 @@
 import { registry } from "../registry";
 import { bodice } from "./bodice";
 import { bodiceEdges } from "./bodiceEdges";
+import { hollowDart } from "./hollowDart";
 import { joinBodice } from "./joinBodice";
 import { pivotDart } from "./pivotDart";
 import { casing } from "./casing";
+import { cowl } from "./cowl";
 import { dropCrotch } from "./dropCrotch";
+import { endAsTop } from "./endAsTop";
 import { foldBack } from "./foldBack";
 import { flounce } from "./flounce";
 import { fullSpread } from "./fullSpread";
@@ -17,6 +20,7 @@ import { shapeLeg } from "./shapeLeg";
 import { sidePanel } from "./sidePanel";
 import { spread } from "./spread";
 import { split } from "./split";
+import { styleLine } from "./styleLine";
 import { waistLevel } from "./waistLevel";
 import { waistShaping } from "./waistShaping";
 import { widenLeg } from "./widenLeg";
@@ -24,6 +28,7 @@ import { yoke } from "./yoke";
 
 export * from "./move";
 export { garmentLengthSchema } from "./setLength";
+export { BEYOND_BUST } from "./cowl";
 export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */
@@ -47,6 +52,10 @@ export const MOVES = registry([
   sidePanel,
   godet,
   casing,
+  hollowDart,
+  styleLine,
   foldBack,
+  cowl,
+  endAsTop,
   joinBodice,
 ] as unknown as readonly Move[]);

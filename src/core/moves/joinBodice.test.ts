@@ -104,11 +104,23 @@ test("facings are as long as the edges they turn, and as deep as asked", () => {
   for (const seam of seams.filter((s) => s.kind === "neck" || s.kind === "armhole"))
     expect(Math.abs(seam.lengthA - seam.lengthB)).toBeLessThan(0.01);
   const back = pieces.find((p) => p.id === "bodice-back");
-  expect(back?.notches.filter((n) => n.pairs === "armhole-facing-back-seam").every((n) => n.kind === "double")).toBe(
+  expect(back?.notches.filter((n) => n.pairs === "armhole-facing-back-armhole").every((n) => n.kind === "double")).toBe(
     true,
   );
-  const wide = derivedOf(job({}, HAND_BODY, { finish: { trims: [{ kind: "edge-facing", depth: "60 mm" }] } }));
-  expect(wide.undecided[0]).toSay(/facings 6\.0 cm deep meet on a shoulder/i);
+});
+
+test("facings that would lie over each other on the shoulder are one, its ends as deep before as behind", () => {
+  const { pieces, seams, checks } = derivedOf(
+    job({}, HAND_BODY, { finish: { trims: [{ kind: "edge-facing", depth: "60 mm" }] } }),
+  );
+  expect(pieces.filter((p) => p.is.part === "facing").map((p) => p.id)).toEqual([
+    "edge-facing-front",
+    "edge-facing-back",
+  ]);
+  const faced = seams.filter((s) => [...s.a, ...s.b].some((ref) => ref.startsWith("edge-facing-front")));
+  expect(faced.map((s) => s.kind).sort()).toEqual(["armhole", "cut", "cut", "neck"]);
+  for (const seam of faced) expect(Math.abs(seam.lengthA - seam.lengthB)).toBeLessThan(0.01);
+  expect(checks.filter((c) => c.status === "fault")).toEqual([]);
 });
 
 test("most bodies get a one-piece without a line passed over, and every seam agrees", () => {

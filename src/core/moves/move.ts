@@ -3,7 +3,7 @@ import { type AllowanceKind, type Join, type Panel, type Drawing } from "../patt
 import type { z } from "zod";
 import type { BodicePlan } from "../bodice";
 import type { BodyMeasures } from "../body";
-import type { LegPlan, Numbers } from "../drafting";
+import type { LegPlan, Numbers, Step } from "../drafting";
 import type { Point } from "../geometry";
 import { type Mm, type Quantity, type Unit, type Figure } from "../units";
 
@@ -81,6 +81,8 @@ export interface MoveResult {
   readonly figures?: Readonly<Record<string, Figure>>;
   readonly shown: readonly Drawing[];
   readonly handles: readonly Handle[];
+  /** How what it drafts is drawn, act by act, with the numbers that takes. */
+  readonly drafted?: { readonly steps: readonly Step[]; readonly numbers: Numbers };
 }
 
 /** A line's sentence, with `{name}` where a number belongs, and its numbers. */

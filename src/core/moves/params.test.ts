@@ -45,6 +45,10 @@ describe("what can be stated of a move", () => {
       "bodice-edges": [["bodice"]],
       "pivot-dart": [["bodice"]],
       "fold-back": [["bodice"], ...STRAIGHT],
+      "hollow-dart": [["bodice"], ["pivot-dart"], ...STRAIGHT],
+      "style-line": [["bodice"], ...STRAIGHT],
+      cowl: [["bodice"], ...STRAIGHT],
+      "end-as-top": [["bodice", { frontDarts: "0 mm", backDarts: "0 mm" }], ...STRAIGHT],
       "join-bodice": [["bodice"], ["waist-shaping", { to: "hip-wide" }], ...STRAIGHT],
     };
     // What is told only where it was asked for.

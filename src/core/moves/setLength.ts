@@ -5,6 +5,7 @@ import type { BodyMeasures } from "../body";
 import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
+import type { MoveContext, StyleState } from "./move";
 
 export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
 type LengthName = (typeof LENGTH_NAMES)[number];
@@ -60,6 +61,20 @@ export function namedLength(name: LengthName, m: BodyMeasures, shoe: Mm, crotchL
 
 const isName = (value: unknown): value is LengthName => LENGTH_NAMES.includes(value as LengthName);
 
+/** A garment's length below the natural waist: the move's own, else the style's, else `usual`. */
+export function askedGarmentLength(
+  own: z.infer<typeof garmentLengthSchema> | undefined,
+  usual: LengthName | LengthInput,
+  { plan }: StyleState,
+  context: MoveContext,
+): Quantity {
+  const asked = [own, context.styleParams.length, usual].find((v) => v !== undefined && v !== "auto") as
+    LengthName | LengthInput;
+  return isName(asked)
+    ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
+    : readParam("length", asked, context, "below the waist, as chosen");
+}
+
 /** The leg's own hem above what is sewn on below; a very short one keeps what a leg needs to be sewn, and so ends lower. */
 function withoutCuff(whole: Quantity, less: Quantity, least: Mm): Quantity {
   const hem = whole.mm - less.mm;
@@ -76,12 +91,8 @@ export const setLength = defineMove({
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
-    const asked = [params.length, context.styleParams.length, "full"].find((v) => v !== undefined && v !== "auto") as
-      LengthName | LengthInput;
     const { plan } = state;
-    const whole = isName(asked)
-      ? namedLength(asked, context.measures, context.shoe, plan.levels.crotch)
-      : readParam("length", asked, context, "below the waist, as chosen");
+    const whole = askedGarmentLength(params.length, "full", state, context);
     const less = paramOr("set-length", "less", params.less, context) ?? context.cuff ?? null;
     const least = plan.levels.crotch + 60;
     const hemLevel = less ? withoutCuff(whole, less, least) : whole;

@@ -22,6 +22,7 @@ export type PartKind =
   | "patch"
   | "side-panel"
   | "flounce"
+  | "sleeve"
   | "godet";
 
 /** Which part of the panel that was cut a panel is. */
@@ -85,6 +86,10 @@ export const isBodice = ({ is }: Pick<Identified, "is">, root: Root | null = nul
 /** True for the panel with this id and for every panel that was cut from it. */
 export const cameFrom = ({ id, is }: Identified, from: string): boolean =>
   id === from || is.leftOf === from || is.cuts.some((cut) => cut.from === from);
+
+/** False for a top: a garment of which no panel is a leg's. */
+export const hasLegs = (panels: readonly Pick<Identified, "is">[]): boolean =>
+  panels.some(({ is }) => is.component === "legs");
 
 /** True for a panel that the last of its cuts, made by this move or finish, has made such a part. */
 export const isCutTo = ({ is }: Identified, by: string, part: CutPart): boolean => {

@@ -76,6 +76,21 @@ export interface Worn {
   readonly pleats?: { readonly each: Mm; readonly from: Mm; readonly runOut: Mm | null };
   /** Buttons along a placket, and how far apart. */
   readonly buttons?: { readonly count: number; readonly apart: Mm };
+  /**
+   * A neck that hangs, its facing cut on: half its length, how far it hangs and the bust lies below the shoulder, the facing's
+   * depth, and by how much the part above the chest was turned about the underarm.
+   */
+  readonly cowl?: {
+    readonly edge: Mm;
+    readonly drop: Mm;
+    readonly bust: Mm;
+    readonly facing: Mm;
+    readonly turn: Radians;
+  };
+  /** Fronts that lap: the level from which they lie on each other, and by how much beyond the centre. */
+  readonly lap?: { readonly from: Mm; readonly wide: Mm };
+  /** How far down from the waist it opens by itself, at a placket. */
+  readonly opens?: Mm;
   /** Casings cut on to its rims. */
   readonly casings?: Readonly<Partial<Record<Rim, CutOn>>>;
 }

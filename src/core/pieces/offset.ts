@@ -95,7 +95,9 @@ export function joinRuns(
       if (!best || away < best.away) best = { i, j, meet, away };
     }
   }
-  if (!best || best.away > Math.max(MITRE_LIMIT * widest, 1)) return squaredOff(a, b, corner);
+  // In a hollow corner the runs themselves cross, however far from it.
+  const isHollow = best !== null && best.i < a.length - 1 && best.j > 0;
+  if (!best || (!isHollow && best.away > Math.max(MITRE_LIMIT * widest, 1))) return squaredOff(a, b, corner);
   const [headA, tailB] = [longA.slice(0, best.i + 1), longB.slice(best.j + 1)];
   const tip = squared ? squareTip(a, b, corner, best.meet) : [best.meet];
   return { a: [...headA, tip[0] as Point], b: [tip.at(-1) as Point, ...tailB] };

@@ -1,5 +1,6 @@
 import { bellFlounce } from "./bellFlounce";
 import { cigarette } from "./cigarette";
+import { cowlTop } from "./cowlTop";
 import { culotte } from "./culotte";
 import { flare } from "./flare";
 import { frontSlit } from "./frontSlit";
@@ -33,6 +34,7 @@ const ALL: readonly StyleOnTapes[] = [
   yokeFlare,
   culotte,
   onePiece,
+  cowlTop,
 ];
 
 /** Every style there is, by id; its own lengths are those of metric work. */

@@ -180,6 +180,15 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
       met: (shape) => [["length", length, shape.plan.levels.hem], ...(asked?.met(shape) ?? [])],
     };
   },
+  "cowl-top": (m, between) => {
+    const long = between(60, 400);
+    return {
+      params: { length: mm(long), school: between(0, 1) < 0.5 ? "measured" : "quarters" },
+      met: (shape) => [
+        ["length", long, panelById(shape.panels, "bodice-front").landmarks.hemCentre?.[1] ?? NaN],
+      ],
+    };
+  },
   "one-piece": (m, between) => {
     const legs = ["wide", "culotte", "flare", "palazzo", "side-panel"] as const;
     const leg = legs[Math.floor(between(0, legs.length))] ?? "wide";

@@ -55,7 +55,7 @@ export function PatternTable({ label, what, upTo }: Props) {
   const { enqueueSnackbar } = useSnackbar();
   const line = what === "style" && afterLine !== null ? shape?.worksheet[afterLine] : undefined;
   const stepped = useMemo(() => (line ? patternAfter(line) : null), [line]);
-  const panels = what === "block" ? shape?.block.panels : (stepped?.panels ?? shape?.panels);
+  const panels = what === "block" ? shape?.drafted.panels : (stepped?.panels ?? shape?.panels);
   const places = useMemo(() => (shape && panels ? arrange(panels, shape.block.panels) : null), [shape, panels]);
   if (!shape || !panels || !places) {
     return (
@@ -96,7 +96,7 @@ export function PatternTable({ label, what, upTo }: Props) {
           })
       : [];
   const { levels } = shape.plan;
-  const { steps } = shape.block;
+  const { steps } = shape.drafted;
   const step = upTo === undefined ? undefined : steps.find((s) => s.n === upTo);
   const stepAt = step && place(step.panel);
   const litAt = lit && place(lit.panel);

@@ -16,6 +16,14 @@ const SHOWN: readonly (readonly [string, string])[] = [
   ["backHollow", "Back hollow"],
   ["backCrotchDrop", "Back crotch lowered"],
   ["blockLegGirth", "Leg"],
+  ["bustQuarter", "Bust, a quarter"],
+  ["backLength", "Bodice back, nape to waist"],
+  ["frontLength", "Bodice front, over the bust"],
+  ["frontLonger", "Front longer than back"],
+  ["bustDart", "Bust dart"],
+  ["shoulder", "Shoulder"],
+  ["underarm", "Underarm, below the neck's end"],
+  ["armhole", "Armhole"],
 ];
 
 /** The numbers of the draft, each with its sum, and what rounding to the tape does to it. */
@@ -28,7 +36,7 @@ export function NumberList() {
       <PaneHeading>Numbers and their sums</PaneHeading>
       <dl style={{ margin: 0 }}>
         {SHOWN.map(([name, label]) => {
-          const q = shape.block.numbers[name];
+          const q = shape.drafted.numbers[name];
           if (!q) return null;
           const note = roundingNote(q.mm, tape);
           return (

@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import Slider from "@mui/material/Slider";
 import { useEffect, useState } from "react";
 import type { Numbers, Step } from "@/core/drafting";
+import type { Panel } from "@/core/pattern";
 import { roundToTape, tellSum, type Tape } from "@/core/units";
 import { Length } from "@/ui/Length";
 import { Sentence } from "@/ui/Sentence";
@@ -11,16 +12,22 @@ const EVERY_MS = 2200;
 
 interface Props {
   readonly steps: readonly Step[];
+  readonly panels: readonly Panel[];
   readonly numbers: Numbers;
   readonly tape: Tape;
   readonly at: number;
   readonly onChange: (step: number) => void;
 }
 
+/** The ink of a panel: fronts are drawn in one, backs in the other. */
+export const inkOf = (panel: Panel | undefined): string =>
+  panel?.is.root === "back" ? "var(--back)" : "var(--front)";
+
 /** The construction as it is drawn: one step at a time, with its sentence, its sums, and a scrubber. */
-export function Playback({ steps, numbers, tape, at, onChange }: Props) {
+export function Playback({ steps, panels, numbers, tape, at, onChange }: Props) {
   const [playing, setPlaying] = useState(false);
   const step = steps.find((s) => s.n === at);
+  const panel = panels.find((p) => p.id === step?.panel);
   const last = steps.length;
   useEffect(() => {
     if (!playing) return;
@@ -38,8 +45,8 @@ export function Playback({ steps, numbers, tape, at, onChange }: Props) {
       style={{ borderTop: "1px solid var(--rule)", background: "var(--panel)", padding: "10px 18px 12px" }}
     >
       <p aria-live="polite" style={{ margin: 0, fontSize: 17, lineHeight: 1.4, minHeight: 48 }}>
-        <b style={{ color: step.panel === "front" ? "var(--front)" : "var(--back)" }}>
-          {step.panel === "front" ? "Front" : "Back"}, {at} of {last}.
+        <b style={{ color: inkOf(panel) }}>
+          {panel?.name ?? "Draft"}, {at} of {last}.
         </b>{" "}
         <Sentence says={step.sentence} tape={tape} />
       </p>

@@ -13,7 +13,7 @@ import { ComparePane } from "./ComparePane";
 import { CompareTable } from "./CompareTable";
 import { NumberList } from "./NumberList";
 import { OwnBlockPane } from "./OwnBlockPane";
-import { Playback } from "./Playback";
+import { inkOf, Playback } from "./Playback";
 import { RuleFields } from "./RuleFields";
 import { SchoolPicker } from "./SchoolPicker";
 import { WidthPane } from "./WidthPane";
@@ -43,7 +43,8 @@ export default function BlockPage() {
     () => (comparing && measures ? compareBlocks(measures, variants, cardTape) : []),
     [comparing, measures, variants, cardTape],
   );
-  const steps = shape?.block.steps ?? [];
+  const steps = shape?.drafted.steps ?? [];
+  const panelOf = (id: string) => shape?.drafted.panels.find((p) => p.id === id);
   const step = Math.min(at, Math.max(1, steps.length));
   const playing = left === "steps" && shape !== null && !comparing;
   const go = useCallback((n: number) => setAt(n), []);
@@ -87,7 +88,7 @@ export default function BlockPage() {
                       background: s.n === step ? "var(--chalk-wash)" : undefined,
                     }}
                   >
-                    <span style={{ color: s.panel === "front" ? "var(--front)" : "var(--back)", fontWeight: 700 }}>
+                    <span style={{ color: inkOf(panelOf(s.panel)), fontWeight: 700 }}>
                       {s.n}
                     </span>
                     <span style={{ lineHeight: 1.35 }}>
@@ -110,7 +111,14 @@ export default function BlockPage() {
             )}
           </div>
           {playing ? (
-            <Playback steps={steps} numbers={shape.block.numbers} tape={tape} at={step} onChange={go} />
+            <Playback
+              steps={steps}
+              panels={shape.drafted.panels}
+              numbers={shape.drafted.numbers}
+              tape={tape}
+              at={step}
+              onChange={go}
+            />
           ) : null}
         </div>
       }

@@ -1,14 +1,12 @@
 import {
   along,
-  edgeOf,
-  findEdge,
+  edgesWithRole,
   isBodice,
   isSewnOn,
   middleGrain,
   panelOutline,
   partOf,
   type Edge,
-  type EdgeRole,
   type Join,
   type Panel,
 } from "../../pattern";
@@ -16,9 +14,14 @@ import {
   line,
   pathAt,
   pathBetween,
+  pathEnd,
+  pathEndTangent,
   pathLength,
+  pathStart,
+  pathStartTangent,
   polygonArea,
   polygonSelfCrossing,
+  squareCurve,
   type Path,
   type Point,
 } from "../../geometry";
@@ -29,12 +32,6 @@ import { unsettled, withParts, type Garment } from "../garment";
 
 const ID = "edge-facing";
 type Faced = "neck" | "armhole";
-
-/** The edges that a facing follows, and what ends it: at its start and at its end along the outline. */
-const BESIDE: Readonly<Record<Faced, { readonly start: string; readonly end: string }>> = {
-  neck: { start: "centre", end: "shoulder" },
-  armhole: { start: "shoulder", end: "side" },
-};
 
 /** An inner edge is drawn through this many places: within a quarter of a millimetre of parallel. */
 const PLACES = 32;
@@ -49,19 +46,21 @@ function inside(path: Path, inward: 1 | -1, depth: Mm): Path {
   return moved.slice(1).map((p, i) => line(moved[i] as Point, p));
 }
 
-/** The facing of one edge of half a bodice, parallel to it; null where it does not lie flat at this depth. */
-function facingOf(panel: Panel, which: Faced, depth: Mm): Panel | null {
-  const faced = findEdge(panel, which);
-  const { start, end } = BESIDE[which];
-  const [before, after] = [findEdge(panel, start), findEdge(panel, end)];
-  const root = panel.is.root;
-  if (!faced || !before || !after || !root || root === "side") return null;
-  const [long, other] = [pathLength(before.path), pathLength(after.path)];
-  if (depth > Math.min(long, other)) return null;
+/** The edges of an outline on either side of one, as it runs. */
+function beside(panel: Panel, edge: Edge): readonly [before: Edge, after: Edge] {
+  const n = panel.edges.length;
+  const at = panel.edges.indexOf(edge);
+  return [panel.edges[(at + n - 1) % n] as Edge, panel.edges[(at + 1) % n] as Edge];
+}
+
+/** The facing of one edge of a panel of the bodice, parallel to it; null where it does not lie flat at this depth. */
+function facingOf(panel: Panel, faced: Edge, which: Faced, depth: Mm): Panel | null {
+  const [before, after] = beside(panel, faced);
+  const long = pathLength(before.path);
+  if (depth > Math.min(long, pathLength(after.path))) return null;
   const inward = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;
-  const stretch = (edge: Edge, from: Mm, to: Mm, role: EdgeRole = edge.role): Edge => ({
+  const stretch = (edge: Edge, from: Mm, to: Mm): Edge => ({
     ...edge,
-    role,
     path: pathBetween(edge.path, from, to),
   });
   const inner = inside(faced.path, inward, depth);
@@ -73,23 +72,7 @@ function facingOf(panel: Panel, which: Faced, depth: Mm): Panel | null {
     stretch(after, 0, depth),
     { id: "inner", role: "style", name: "inner edge", path: inner },
   ];
-  const isFolded = before.role === "fold";
-  const facing: Panel = {
-    id: `${which}-facing-${root}`,
-    name: `${which === "neck" ? "Neck" : "Armhole"} facing, ${root}`,
-    is: partOf("facing", { root, madeFor: panel.id }),
-    half: "both",
-    cutting: {
-      material: "shell",
-      ...(isFolded && { pieces: { count: 1, onFold: true } }),
-      also: [{ material: "interfacing", count: isFolded ? 1 : 2 }],
-    },
-    edges: closed(edges),
-    landmarks: {},
-    lines: [],
-  };
-  const outline = panelOutline(facing);
-  return polygonSelfCrossing(outline) ? null : { ...facing, lines: [middleGrain(outline)] };
+  return asFacing(panel, which, NAMES[which], before.role === "fold", closed(edges));
 }
 
 /** The offset ends on the seams beside the edge but for a rounding: drawn to just there. */
@@ -104,50 +87,174 @@ function closed(edges: readonly Edge[]): readonly Edge[] {
   return edges.map((edge) => (edge === inner ? { ...inner, path } : edge));
 }
 
-function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
-  const halves = garment.panels.filter((p) => isBodice(p) && findEdge(p, "neck"));
-  if (halves.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
-  const shoulder = Math.min(...halves.map((p) => pathLength(edgeOf(p, "shoulder").path)));
-  if (edges.length === 2 && 2 * depth > shoulder)
+const NAMES: Readonly<Record<Faced, string>> = { neck: "Neck facing", armhole: "Armhole facing" };
+
+/** A panel's edge that is to be faced, and its facing. */
+interface Made {
+  readonly panel: Panel;
+  readonly edge: Edge;
+  readonly facing: Panel;
+}
+
+/** Neck, shoulder and armhole of one panel, where they lie beside one another as they were drafted. */
+function wholeTop(panel: Panel): readonly [neck: Edge, shoulder: Edge, armhole: Edge] | null {
+  const [neck, ...others] = edgesWithRole(panel, "neck");
+  if (!neck || others.length > 0) return null;
+  const shoulder = beside(panel, neck)[1];
+  const armhole = beside(panel, shoulder)[1];
+  return shoulder.role === "shoulder" && armhole.role === "armhole" ? [neck, shoulder, armhole] : null;
+}
+
+/** A combined facing ends at least this far above a bust dart, and reaches at least so far down the side. */
+const ABOVE_DART: Mm = 5;
+const LEAST_AT_SIDE: Mm = 15;
+
+/** One facing for neck and armhole, where two would lie over each other on the shoulder; null where it does not lie flat. */
+function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
+  const top = wholeTop(panel);
+  if (!top) return null;
+  const [neck, shoulder, armhole] = top;
+  const [centre, side] = [beside(panel, neck)[0], beside(panel, armhole)[1]];
+  const long = pathLength(centre.path);
+  if (depth > long || atSide < LEAST_AT_SIDE) return null;
+  const up: Path = pathBetween(centre.path, long - depth, long);
+  const down: Path = pathBetween(side.path, 0, atSide);
+  const inner: Edge = {
+    id: "inner",
+    role: "style",
+    name: "inner edge",
+    path: [squareCurve(pathEnd(down), pathEndTangent(down), pathStart(up), pathStartTangent(up))],
+  };
+  const isFolded = centre.role === "fold";
+  return asFacing(panel, "edge", "Neck and armhole facing", isFolded, [
+    { ...centre, path: up },
+    neck,
+    shoulder,
+    armhole,
+    { ...side, path: down },
+    inner,
+  ]);
+}
+
+/** A facing of these edges, fused; null where its outline crosses itself. */
+function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edges: readonly Edge[]): Panel | null {
+  const facing: Panel = {
+    id: `${id}-facing-${panel.id.replace("bodice-", "")}`,
+    name: `${name}, ${panel.name.replace("Bodice ", "")}`,
+    is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
+    half: "both",
+    cutting: {
+      material: "shell",
+      ...(isFolded && { pieces: { count: 1, onFold: true } }),
+      also: [{ material: "interfacing", count: isFolded ? 1 : 2 }],
+    },
+    edges,
+    landmarks: {},
+    lines: [],
+  };
+  const outline = panelOutline(facing);
+  return polygonSelfCrossing(outline) ? null : { ...facing, lines: [middleGrain(outline)] };
+}
+
+/** What is sewn to neck or armholes already needs no facing: a front that folds back has its own, a sleeve is set in. */
+const openEdges = (garment: Garment, which: Faced): readonly (readonly [Panel, Edge])[] =>
+  garment.panels
+    .filter((p) => isBodice(p))
+    .flatMap((p) => edgesWithRole(p, which).map((e) => [p, e] as const))
+    .filter(([panel, edge]) => !isSewnOn(garment, panel.id, edge.id));
+
+const joined = (id: string, kind: Join["kind"], label: string, a: Join["a"], b: Join["b"]): Join => ({
+  id,
+  label,
+  kind,
+  by: ID,
+  how: "equal",
+  leg: "both",
+  a,
+  b,
+});
+
+/** The ends of facings are sewn to each other where the seams they lie under are. */
+function endsOf(garment: Garment, made: readonly Made[]): readonly Join[] {
+  const isIn = (refs: Join["a"], panel: string, edge: string): boolean =>
+    refs.some((ref) => ref.panel === panel && ref.edge === edge);
+  const own = made.map(({ panel, facing }) => ({ panel, facing, has: new Set(facing.edges.map((e) => e.id)) }));
+  const once = own.filter((m, i) => own.findIndex((other) => other.facing === m.facing) === i);
+  return garment.joins
+    .filter((seam) => !EDGES_FACED.has(seam.kind))
+    .flatMap((seam) => {
+      const at = (refs: Join["a"]) =>
+        once.flatMap(({ panel, facing, has }) =>
+          panel.edges.filter((e) => has.has(e.id) && isIn(refs, panel.id, e.id)).map((e) => along(facing.id, e.id)),
+        );
+      const [[a], [b]] = [at(seam.a), at(seam.b)];
+      if (!a || !b || a.panel === b.panel) return [];
+      return [joined(`${a.panel}-${seam.id}`, "cut", `${seam.label}, facing`, [a], [b])];
+    });
+}
+const EDGES_FACED: ReadonlySet<string> = new Set<Faced>(["neck", "armhole"]);
+
+const seamTo = (made: Made, kind: Faced): Join => ({
+  ...joined(
+    `${made.facing.id}-${kind}`,
+    kind,
+    `${made.facing.name}, ${kind}`,
+    [along(made.facing.id, made.edge.id)],
+    [along(made.panel.id, made.edge.id)],
+  ),
+  ...(made.panel.is.root && { root: made.panel.is.root }),
+});
+
+/** The garment with these facings sewn in, each along its edges; says so where one of them does not lie flat. */
+function withFacings(
+  garment: Garment,
+  parts: readonly (Omit<Made, "facing"> & { readonly facing: Panel | null })[],
+  edges: readonly Faced[],
+  depth: Mm,
+): Garment {
+  if (parts.some((p) => p.facing === null))
     return unsettled(
       garment,
-      say`Facings ${depth} deep meet on a shoulder of ${shoulder}. Make them narrower, or face neck or armholes alone.`,
+      say`A facing ${depth} deep does not lie flat along the ${edges[0] ?? "neck"}. Make it narrower.`,
     );
-  return edges.reduce((now, which) => {
-    // A front that folds back has its facing already.
-    const open = halves.filter((panel) => !isSewnOn(now, panel.id, which));
-    const parts = open.map((panel) => ({ panel, facing: facingOf(panel, which, depth) }));
-    if (parts.some((p) => p.facing === null))
-      return unsettled(now, say`A facing ${depth} deep does not lie flat along the ${which}. Make it narrower.`);
-    const made = parts as readonly { readonly panel: Panel; readonly facing: Panel }[];
-    const join = (id: string, kind: Join["kind"], label: string, a: Join["a"], b: Join["b"]): Join => ({
-      id,
-      label,
-      kind,
-      by: ID,
-      how: "equal",
-      leg: "both",
-      a,
-      b,
-    });
-    const sewn = made.map(({ panel, facing }): Join => ({
-      ...join(`${facing.id}-seam`, which, `${facing.name}, seam`, [along(facing.id, which)], [along(panel.id, which)]),
-      ...(panel.is.root && { root: panel.is.root }),
-    }));
-    const [one, two] = made;
-    const ends = one && two ? (which === "neck" ? ["shoulder"] : ["shoulder", "side"]) : [];
-    const own = ends.map((end) =>
-      join(
-        `${which}-facing-${end}`,
-        "cut",
-        `${which === "neck" ? "Neck" : "Armhole"} facing, ${end}`,
-        [along((one?.facing as Panel).id, end)],
-        [along((two?.facing as Panel).id, end)],
-      ),
-    );
-    return withParts(now, { panels: made.map((m) => m.facing), joins: [...sewn, ...own] });
-  }, garment);
+  const made = parts as readonly Made[];
+  const facings = [...new Set(made.map((m) => m.facing))];
+  const sewn = made.map((m) => seamTo(m, m.edge.role === "neck" ? "neck" : "armhole"));
+  return withParts(garment, { panels: facings, joins: [...sewn, ...endsOf(garment, made)] });
 }
+
+/** Facings of neck and armhole that would lie over each other on this shoulder are one. */
+const meetOn = (panel: Panel, depth: Mm): boolean =>
+  edgesWithRole(panel, "shoulder").every((edge) => 2 * depth > pathLength(edge.path));
+
+function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
+  const bodice = garment.panels.filter((p) => isBodice(p));
+  if (bodice.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
+  const whole = bodice.filter((p) => wholeTop(p)?.every((e) => e.role === "shoulder" || !isSewnOn(garment, p.id, e.id)));
+  if (edges.length === 2 && whole.length > 0 && whole.every((p) => meetOn(p, depth))) {
+    // A bust dart may open in the side before the facing is as deep as it should be: front and back end above that.
+    const sides = whole.map((panel) => {
+      const [, , armhole] = wholeTop(panel) as NonNullable<ReturnType<typeof wholeTop>>;
+      return pathLength(beside(panel, armhole)[1].path) - ABOVE_DART;
+    });
+    const atSide = Math.min(depth, ...sides);
+    const parts = whole.flatMap((panel) => {
+      const facing = combinedOf(panel, depth, atSide);
+      const [neck, , armhole] = wholeTop(panel) as NonNullable<ReturnType<typeof wholeTop>>;
+      return [neck, armhole].map((edge) => ({ panel, edge, facing }));
+    });
+    const rest = withFacings(garment, parts, edges, depth);
+    return rest.undecided === garment.undecided ? facedApart(rest, edges, depth) : rest;
+  }
+  return facedApart(garment, edges, depth);
+}
+
+const facedApart = (garment: Garment, edges: readonly Faced[], depth: Mm): Garment =>
+  edges.reduce((now, which) => {
+    const open = openEdges(now, which);
+    const parts = open.map(([panel, edge]) => ({ panel, edge, facing: facingOf(panel, edge, which, depth) }));
+    return withFacings(now, parts, [which], depth);
+  }, garment);
 
 export const edgeFacing = defineFinish({
   room: "trim",

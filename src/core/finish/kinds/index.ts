@@ -1,7 +1,7 @@
 import type { AnyFinish, Room } from "../define";
 import { belt } from "./belt";
 import { casing } from "./casing";
-import { frontPlacket, pulledOn, zipCentreBack, zipSide } from "./closures";
+import { frontButtons, frontPlacket, pulledOn, zipCentreBack, zipSide } from "./closures";
 import { contourBand } from "./contourBand";
 import { cuff } from "./cuff";
 import { cutOnCasing } from "./cutOnCasing";
@@ -12,9 +12,11 @@ import { facedHem } from "./hemFacing";
 import { inSeamPocket } from "./inSeamPocket";
 import { joinedWaist } from "./joinedWaist";
 import { mockFly } from "./mockFly";
+import { noWaist } from "./noWaist";
 import { patchPocket } from "./patchPocket";
 import { rectangularPatch } from "./rectangularPatch";
 import { ringBand } from "./ringBand";
+import { sleeve } from "./sleeve";
 import { slantPocket } from "./slantPocket";
 import { straightBand } from "./straightBand";
 import { flounceLining, pleatedStrip } from "./trims";
@@ -22,12 +24,12 @@ import { bondedHem, doubleHem, rolledHem, turnedHem } from "./turnedHems";
 
 /** Every kind of finish there is, by the part of the garment it finishes, in the order in which a form offers them. */
 export const KINDS = {
-  waist: [straightBand, contourBand, waistFacing, cutOnCasing, casing, ringBand, joinedWaist],
-  fastening: [zipCentreBack, zipSide, fly, mockFly, frontPlacket, pulledOn],
+  waist: [straightBand, contourBand, waistFacing, cutOnCasing, casing, ringBand, joinedWaist, noWaist],
+  fastening: [zipCentreBack, zipSide, fly, mockFly, frontPlacket, frontButtons, pulledOn],
   pocket: [slantPocket, inSeamPocket, patchPocket, rectangularPatch],
   hem: [turnedHem, doubleHem, rolledHem, facedHem, bondedHem, cuff],
   belt: [belt],
-  trim: [pleatedStrip, flounceLining, edgeFacing],
+  trim: [pleatedStrip, flounceLining, sleeve, edgeFacing],
 } as const;
 
 /** The same, without the types of their parameters. */

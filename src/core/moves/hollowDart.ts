@@ -1,0 +1,86 @@
+import { against, along, findEdge, type Edge, type Join, type Panel } from "../pattern";
+import { line, pathEnd, pathStart, pointDistance, pointSubtract, pointUnit, pointDot, type Point } from "../geometry";
+import { angle, quantity, Refusal, say, toDegrees, type Mm } from "../units";
+import { statedLength } from "../params";
+import { askedLength, defineMove } from "./define";
+import { bodiceHalves, bodiceOf } from "./withBodice";
+
+const ID = "hollow-dart";
+
+const PARAMS = {
+  allowance: statedLength("What is left on inside the dart, along both legs.", {
+    label: "Left on along the legs",
+    usual: { mm: { cm: 10, in: 9.525 } },
+    within: [4, 25],
+    refusal: (limits) => say`Along the legs of a dart ${limits} are left on.`,
+  }),
+};
+
+/** The allowances inside meet at no more than this share of the leg from the tip, or nothing is left to cut away. */
+const MOST_FILLED = 0.7;
+
+/** Cuts a wide bust dart out, to the allowance along its legs. */
+export const hollowDart = defineMove({
+  id: ID,
+  label: "Hollow the bust dart",
+  note: "A wide dart is cut away inside, to its own allowance along both legs.",
+  params: PARAMS,
+  redraws: false,
+  apply(state, params, context) {
+    bodiceOf(state, "allowance", this.label);
+    const { front } = bodiceHalves(state);
+    const dart = findEdge(front, "bust-dart");
+    if (!dart) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
+    const [from, to] = [pathStart(dart.path), pathEnd(dart.path)];
+    const tip = front.lines.find(
+      (l) => l.kind === "dart" && [l.points[0], l.points[2]].every((p) => p && [from, to].some((q) => pointDistance(p, q) < 0.01)),
+    )?.points[1];
+    if (!tip) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
+    const leg = pointDistance(from, tip);
+    const between = Math.acos(pointDot(pointUnit(pointSubtract(from, tip)), pointUnit(pointSubtract(to, tip))));
+    const allowance = askedLength(ID, PARAMS, "allowance", params, context);
+    const meets: Mm = allowance.mm / Math.sin(between / 2);
+    if (meets > MOST_FILLED * leg)
+      throw new Refusal(
+        "allowance",
+        say`The dart opens ${angle(toDegrees(between))} on a leg of ${leg}: its allowances of ${allowance.mm} fill it. It is sewn as it is.`,
+      );
+    return {
+      state: { ...state, panels: state.panels.map((p) => (p === front ? hollowed(front, dart, tip, allowance.mm) : p)), joins: [...state.joins, seam(front)] },
+      template:
+        "Cut the bust dart out, {allowance} inside its legs: the allowances meet {meets} from its tip, on legs of {leg}.",
+      numbers: {
+        allowance,
+        meets: quantity(meets, say`allowance ${allowance.mm} / sine of half the dart`),
+        leg: quantity(leg, "from the seam to the tip"),
+      },
+      shown: [],
+      handles: [],
+    };
+  },
+});
+
+/** The dart's fold gives way to its legs, which are edges of the outline. */
+function hollowed(front: Panel, dart: Edge, tip: Point, beyond: Mm): Panel {
+  const legs: readonly Edge[] = [
+    { id: "dart-leg", role: "style", name: "upper leg of the dart", path: [line(pathStart(dart.path), tip)], by: ID, beyond },
+    { id: "dart-leg-2", role: "style", name: "lower leg of the dart", path: [line(tip, pathEnd(dart.path))], by: ID, beyond },
+  ];
+  return {
+    ...front,
+    edges: front.edges.flatMap((edge) => (edge === dart ? legs : [edge])),
+    lines: front.lines.filter((l) => !(l.kind === "dart" && l.points[1] === tip)),
+    landmarks: { ...front.landmarks, dartTip: tip },
+  };
+}
+
+const seam = (front: Panel): Join => ({
+  id: "bust-dart",
+  label: "Bust dart",
+  kind: "cut",
+  by: ID,
+  how: "equal",
+  leg: "both",
+  a: [along(front.id, "dart-leg")],
+  b: [against(front.id, "dart-leg-2")],
+});
