@@ -327,6 +327,12 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
     }),
   },
   {
+    id: "sample-well-top",
+    job: styled("cowl-top", "Well keeper's top", JORUN, "2026-11-28", {
+      cloth: { name: "Kelp crepe", width: "150 cm", length: "160 cm" },
+    }),
+  },
+  {
     id: "sample-bell-ringer",
     job: styled("one-piece", "Bell ringer, gathered", SUNNIVA, "2026-11-27", {
       style: { id: "one-piece", params: { leg: "culotte", school: "quarters" } },

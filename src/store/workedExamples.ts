@@ -4,6 +4,7 @@ import paperBagShorts from "../../samples/garments/paper-bag-shorts.json";
 import highCigarette from "../../samples/garments/high-cigarette.json";
 import bell from "../../samples/garments/bell.json";
 import slitFront from "../../samples/garments/slit-front.json";
+import cowlTop from "../../samples/garments/cowl-top.json";
 import onePieceCulotte from "../../samples/garments/one-piece-culotte.json";
 import onePiecePleated from "../../samples/garments/one-piece-pleated.json";
 import paperBag from "../../samples/garments/paper-bag.json";
@@ -55,17 +56,17 @@ export const WORKED_EXAMPLES: readonly WorkedExample[] = [
   example("jogger", "A mock fly and cuffs with elastic; the cuff comes off the length.", jogger),
   example(
     "folded-front",
-    "The block of a one-piece: crotch curve by equal ways out and up, flare from half-way.",
+    "Both bodice halves cut to one length: what that does at the zip, told before cloth is cut. The front folds back, faced with itself.",
     foldedFront,
   ),
   example(
     "one-piece-pleated",
-    "Bodice and trousers from one card: the bust dart turned into the waist, the rest of the trousers pleated in.",
+    "Bodice and trousers from one card: the bust dart turned into the waist, an upper part that faces itself, a short sleeve, the rest of the trousers pleated in.",
     onePiecePleated,
   ),
   example(
     "one-piece-culotte",
-    "The waist dart turned into the bust dart, neck and armholes faced, the culotte’s waist gathered to the bodice.",
+    "The waist dart turned into the bust dart and cut out, one facing for neck and armholes, the culotte’s waist gathered to the bodice.",
     onePieceCulotte,
   ),
   example(
@@ -77,8 +78,13 @@ export const WORKED_EXAMPLES: readonly WorkedExample[] = [
   example("circle-flounce", "A full circle from the sewn leg, its hem in points, shell and lining.", circleFlounce),
   example("pleated-shorts", "What the hip has more than the waist is pleated, front and back.", pleatedShorts),
   example(
+    "cowl-top",
+    "A top to go with them: the chest line slashed and swung open, how low the neck hangs and what its facing covers.",
+    cowlTop,
+  ),
+  example(
     "side-panels",
-    "A panel let in at the sides on a curve, twice as long as the seam it is set into.",
+    "A panel let in at the sides on a curve, twice as long as its seam, under a bodice whose darts meet the trousers’.",
     sidePanels,
   ),
   example(

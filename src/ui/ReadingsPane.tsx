@@ -7,6 +7,8 @@ import { useLiveJob } from "./JobContext";
 import { Length } from "./Length";
 import { PaneHeading } from "./StageLayout";
 
+const bust = (r: Readings): Mm | null => r.bustGirth;
+
 const ROWS: readonly (readonly [string, (r: Readings) => number | null])[] = [
   ["Hem, one leg", (r) => r.hemGirth],
   ["Knee, one leg", (r) => r.kneeGirth],
@@ -16,7 +18,18 @@ const ROWS: readonly (readonly [string, (r: Readings) => number | null])[] = [
   ["Crotch seam", (r) => r.crotchSeam],
   ["Side seam", (r) => r.outseam],
   ["Inseam", (r) => r.inseam],
+  ["Bust", bust],
 ];
+
+/** Of a top there is nothing to read below its hem. */
+const TOP_ROWS: typeof ROWS = [
+  ["Bust", bust],
+  ["Hem, all round", (r) => r.hemGirth],
+];
+
+/** The rows that say something of this garment. */
+const rowsOf = (now: Readings): typeof ROWS =>
+  now.outseam === 0 ? TOP_ROWS : ROWS.filter(([, read]) => read !== bust || read(now) !== null);
 
 /** The readings of what lies on the table, which follow a pulled handle in the same frame. */
 export function LiveReadings() {
@@ -69,7 +82,7 @@ export function ReadingsTable({
       </PaneHeading>
       <table style={{ width: "100%", borderCollapse: "collapse" }}>
         <tbody>
-          {ROWS.map(([label, read]) => (
+          {rowsOf(now).map(([label, read]) => (
             <Row key={label} label={label} was={read(before)} is={read(now)} tape={tape} />
           ))}
         </tbody>

@@ -194,7 +194,10 @@ describe("the catalog", () => {
     for (const { id, params } of styles ?? []) {
       const names = Object.keys((params as { properties: object }).properties);
       // A top has no leg to measure at its hem.
-      expect([id, names]).toEqual([id, expect.arrayContaining(id === "cowl-top" ? ["length"] : ["length", "hemGirth"])]);
+      expect([id, names]).toEqual([
+        id,
+        expect.arrayContaining(id === "cowl-top" ? ["length"] : ["length", "hemGirth"]),
+      ]);
     }
     const wide: Readonly<Record<string, string>> = {
       "bell-flounce": "80 in",

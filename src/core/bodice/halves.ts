@@ -71,11 +71,18 @@ function cornersOf(plan: BodicePlan, half: "front" | "back"): Corners {
 
 const netOf = (plan: BodicePlan, half: "front" | "back"): Mm => plan.waist[half] + plan.edges.sideOut;
 
-const noWaist = (half: "front" | "back"): Refusal =>
-  new Refusal(
-    "waist",
-    say`The waist of the ${half} bodice cannot be drawn with these darts. Check bust, waist and lengths, or narrow the darts.`,
-  );
+function noWaist(plan: BodicePlan, half: "front" | "back"): Refusal {
+  const [waist, quarter] = [plan.waist[half], plan.quarter];
+  return waist > quarter
+    ? new Refusal(
+        "body.measures.bust",
+        say`The sewn waist of the ${half}, ${waist} a quarter, is larger than its bust, ${quarter}: no side seam runs from one to the other. Check bust and waist, or ease the bust by ${waist - quarter} more.`,
+      )
+    : new Refusal(
+        "body.measures.waist",
+        say`The waist of the ${half} bodice cannot be drawn with these darts. Check bust, waist and lengths, or narrow the darts.`,
+      );
+}
 
 /** A straight side seam's direction, downward. */
 const fromUnderarm =
@@ -124,14 +131,14 @@ function drawBack(plan: BodicePlan, lean: Radians): BodiceHalf {
     ...more,
   });
   const level = drawWaist(task([0, 0], { leave: "square", meets: (_, unsymmetric) => unsymmetric }), 15);
-  if (!level) throw noWaist("back");
+  if (!level) throw noWaist(plan, "back");
   const waist = isV
     ? drawWaist(
         task([0, -plan.vWaist.back], { leave: "symmetric", meets: (side) => side[1] - level.side[1] }),
         level.side[1],
       )
     : level;
-  if (!waist) throw noWaist("back");
+  if (!waist) throw noWaist(plan, "back");
   return halfOf(plan, "back", corners, waist, null);
 }
 
@@ -289,7 +296,7 @@ export function drawBodice(plan: BodicePlan): DrawnBodice {
   if (hasBustDart(plan)) {
     const back = drawBack(plan, 0);
     const front = turnedFront(plan, back.side);
-    if (!front) throw noWaist("front");
+    if (!front) throw noWaist(plan, "front");
     return { front, back, bust };
   }
   // Without a dart at the side, front and back share the angle there, so that the joined waist runs on.
@@ -309,7 +316,7 @@ export function drawBodice(plan: BodicePlan): DrawnBodice {
   const lean = Math.min(MOST_LEAN, Math.max(-MOST_LEAN, shared));
   const back = drawBack(plan, -lean);
   const drawn = front(back.side, lean) ?? front(back.side, "symmetric");
-  if (!drawn) throw noWaist("front");
+  if (!drawn) throw noWaist(plan, "front");
   return { front: drawn, back, bust };
 }
 const SHARE_STEPS = 12;
@@ -347,6 +354,6 @@ function pivotedIntoWaist(plan: BodicePlan, side: Mm): BodiceHalf {
   const now = plan.darts.front.intake * Math.max(1, plan.darts.front.count) + frontLonger(plan);
   const intake = secant(lean, now, now + 5, { tolerance: 1e-9 });
   const drawn = intake !== null && intake > 0 ? draw(intake) : null;
-  if (!drawn) throw noWaist("front");
+  if (!drawn) throw noWaist(plan, "front");
   return drawn;
 }

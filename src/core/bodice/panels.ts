@@ -39,7 +39,7 @@ function waistEdges({ waist }: BodiceHalf): readonly Edge[] {
     .reverse();
 }
 
-function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point): Panel {
+function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point, isPointed: boolean): Panel {
   const neckCentre = pathStart(own.neck);
   const waists = waistEdges(own);
   const waistCentre = pathEnd((waists.at(-1) as Edge).path);
@@ -61,6 +61,7 @@ function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point): Pan
     name: `Bodice ${half}`,
     is: wholePanelOf("bodice", half),
     half: "both",
+    ...(isPointed && { worn: { pointed: true } }),
     cutting: { material: "shell", ...(isFolded && { pieces: { count: 1, onFold: true } }) },
     edges: [
       edge("neck", "neck", "neck", own.neck),
@@ -122,8 +123,12 @@ export function bodicePanels(plan: BodicePlan): {
   const both = drawn(plan);
   // However low the neck is cut, lengths are told from where the tape starts.
   const nape: Point = [0, -plan.napeToWaist];
+  const isPointed = plan.vWaist.front !== 0 || plan.vWaist.back !== 0;
   return {
-    panels: [panelOfHalf("front", both.front, both.bust, nape), panelOfHalf("back", both.back, both.bust, nape)],
+    panels: [
+      panelOfHalf("front", both.front, both.bust, nape, isPointed),
+      panelOfHalf("back", both.back, both.bust, nape, isPointed),
+    ],
     joins: joinsOf(both),
     drawn: both,
   };

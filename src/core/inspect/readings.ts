@@ -1,6 +1,8 @@
 import {
   edgesWithRole,
   halvesOf,
+  hasLegs,
+  isBodice,
   isOf,
   legOf,
   panelArea,
@@ -32,8 +34,8 @@ export interface EaseAt {
 }
 
 /**
- * What the finished garment measures, in millimetres, from the final outlines. Waist, hip: whole garment; thigh,
- * knee, hem: one leg (knee null where the leg ends above it). Thigh is read 25 below the front crotch line; hip and thigh
+ * What the finished garment measures, in millimetres, from the final outlines. Waist, hip, bust: whole garment; thigh,
+ * knee, hem: one leg (the hem of a top: all round) (knee null where the leg ends above it). Thigh is read 25 below the front crotch line; hip and thigh
  * with pleats folded and without fullness that is let in.
  */
 export interface Readings {
@@ -42,6 +44,8 @@ export interface Readings {
   readonly thighGirth: Mm;
   readonly kneeGirth: Mm | null;
   readonly hemGirth: Mm;
+  /** Round the bust at the underarm; null without a bodice. */
+  readonly bustGirth: Mm | null;
   readonly waistOpening: Mm;
   readonly crotchSeamFront: Mm;
   readonly crotchSeamBack: Mm;
@@ -85,6 +89,15 @@ function hemTopOf(panel: Panel): Mm {
   // A steep taper's hem, square to both seams, rises between them.
   const arches = edgesWithRole(panel, "hem").map((edge) => boxOf(pathFlatten(edge.path)).top);
   return ends.length > 0 ? Math.min(...ends, ...arches) : Infinity;
+}
+
+/** From centre to underarm of every half of a bodice, all round. */
+function bustGirthOf(panels: readonly Panel[]): Mm | null {
+  const halves = panels.flatMap((panel) => {
+    const { underarm, waistCentre } = panel.landmarks;
+    return isBodice(panel) && underarm && waistCentre ? [2 * Math.abs(underarm[0] - waistCentre[0])] : [];
+  });
+  return halves.length > 0 ? halves.reduce((sum, mm) => sum + mm, 0) : null;
 }
 
 /**
@@ -141,7 +154,8 @@ export function readPanels(
     hipGirth,
     thighGirth: leg.reduce((sum, panel) => sum + fittedWidthAt(panel, thighY), 0),
     kneeGirth: levels.knee < hemTop ? legGirth(levels.knee) : null,
-    hemGirth: leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
+    hemGirth: (hasLegs(panels) ? 1 : 2) * leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
+    bustGirth: bustGirthOf(panels),
     waistOpening: Math.min(waistGirth, opens.held) + 2 * opens.zip,
     crotchSeamFront,
     crotchSeamBack,

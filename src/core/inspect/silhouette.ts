@@ -175,10 +175,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const half = [outside, inside, hem, ...bodiceOutline(leg)];
   const waistAt = outer[0] as Point;
   return {
-    outline: [
-      ...bothSides(half),
-      [line([0 - waistAt[0], waistAt[1]], waistAt)],
-    ],
+    outline: [...bothSides(half), [line([0 - waistAt[0], waistAt[1]], waistAt)]],
     hem: last.y,
     waist: waistAt[1],
     floor,

@@ -1,14 +1,15 @@
-import { edgesWithRole, hasLegs, isBodice, rimLength, sectionWidth, panelOutline, type EdgeRole, type Panel } from "../pattern";
-import { halves } from "../body";
 import {
-  line,
-  pathMap,
-  pathReverse,
-  pathStart,
-  pointRotate,
-  type Path,
-  type Point,
-} from "../geometry";
+  edgesWithRole,
+  hasLegs,
+  isBodice,
+  rimLength,
+  sectionWidth,
+  panelOutline,
+  type EdgeRole,
+  type Panel,
+} from "../pattern";
+import { halves } from "../body";
+import { line, pathMap, pathReverse, pathStart, pointRotate, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
 
 /** Width over depth of a body at bust and waist, as cloth lies round it. */
@@ -53,7 +54,17 @@ function frontOf(panels: readonly Panel[]): Front | null {
 
 /** A neck edge that hangs from the shoulder to the middle. */
 function hanging([x, y]: Point, drop: Mm): Path {
-  return [{ kind: "cubic", points: [[0, y + drop], [x * 0.5, y + drop], [x * 0.75, y + drop * 0.55], [x, y]] }];
+  return [
+    {
+      kind: "cubic",
+      points: [
+        [0, y + drop],
+        [x * 0.5, y + drop],
+        [x * 0.75, y + drop * 0.55],
+        [x, y],
+      ],
+    },
+  ];
 }
 
 /** The outside of a top from the waist to its hem. */

@@ -70,7 +70,9 @@ export const smoothWaist: CheckRule = {
   label: "Waist runs on",
   note: "Joined at side and centres, the waist runs on without peak or dip.",
   measure({ legs, legSeams }) {
-    const joint = worstOf(jointsOf(legs, legSeams, "waist"));
+    // A waist that is a V is meant to come to a point at its centres.
+    const isPointed = legs.some((panel) => panel.worn?.pointed);
+    const joint = worstOf(jointsOf(legs, isPointed ? legSeams.filter((s) => s.kind !== "centre") : legSeams, "waist"));
     return (
       joint &&
       report(

@@ -2,7 +2,7 @@ import { armholeOf, type EdgeChanges } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pathAt, pathLength, type Point } from "../geometry";
 import { edgeOf } from "../pattern";
-import { quantity, Refusal, say, type Mm } from "../units";
+import { isStated, quantity, Refusal, say, type Mm } from "../units";
 import { ownParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { Handle } from "./move";
@@ -35,7 +35,7 @@ const CHANGES = {
 
 const PARAMS = {
   ...CHANGES,
-  shoulder: length("Sewn width of the shoulder, where it is stated; the arm's end moves.", {
+  shoulder: length("Its sewn width: the arm end moves, or the neck end where the arm end is stated.", {
     label: "Shoulder wide",
     auto: "as it comes",
     ownOnly: true,
@@ -69,7 +69,11 @@ export const bodiceEdges = defineMove({
     const wide = ownParam("shoulder", params.shoulder, context)
       ? askedLength(ID, PARAMS, "shoulder", params, context)
       : null;
-    const edges = wide ? { ...changed, shoulderIn: drafted - changed.neckOut - wide.mm } : changed;
+    const edges = !wide
+      ? changed
+      : isStated(params.shoulderIn)
+        ? { ...changed, neckOut: drafted - changed.shoulderIn - wide.mm }
+        : { ...changed, shoulderIn: drafted - changed.neckOut - wide.mm };
     const shoulder = drafted - edges.neckOut - edges.shoulderIn;
     if (shoulder < LEAST_SHOULDER) {
       const name = params.shoulderIn === undefined ? "neckOut" : "shoulderIn";

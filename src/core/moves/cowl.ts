@@ -24,13 +24,16 @@ const ID = "cowl";
 export const BEYOND_BUST: Mm = 20;
 
 const PARAMS = {
-  opening: length("How far the slash opens at the centre; left out, two thirds of what keeps the neck above the bust.", {
-    label: "Opened at the centre",
-    auto: "from the bust",
-    within: [10, 400],
-    refusal: (limits) => say`A slash of the chest line opens ${limits} at the centre.`,
-    tried: [40, 90],
-  }),
+  opening: length(
+    "How far the slash opens at the centre; left out, two thirds of what keeps the neck above the bust.",
+    {
+      label: "Opened at the centre",
+      auto: "from the bust",
+      within: [10, 400],
+      refusal: (limits) => say`A slash of the chest line opens ${limits} at the centre.`,
+      tried: [40, 90],
+    },
+  ),
   facing: length("Depth of the facing that is cut on above the neck; left out, so that it reaches beyond the bust.", {
     label: "Facing, cut on",
     auto: "beyond the bust point",
@@ -75,7 +78,13 @@ function swung(front: Panel, by: Radians): Swung {
   const turn = (p: Point): Point => pointRotate(p, underarm, way * by);
   const end = turn(neckEnd);
   const span = 2 * Math.abs(neckEnd[0] - centreX);
-  return { centre: [centreX, end[1]], neckEnd: end, turn, by: way * by, drop: sagOf(2 * Math.abs(end[0] - centreX), span) };
+  return {
+    centre: [centreX, end[1]],
+    neckEnd: end,
+    turn,
+    by: way * by,
+    drop: sagOf(2 * Math.abs(end[0] - centreX), span),
+  };
 }
 
 const turned = (edge: Edge, { turn }: Swung): Edge => ({ ...edge, path: pathMap(edge.path, turn) });
@@ -101,7 +110,13 @@ function withCowl(front: Panel, at: Swung, depth: Mm, bust: Mm): Panel {
     path: [line(corner, pathStart(end))],
     by: ID,
   };
-  const under: Edge = { id: "facing-shoulder", role: "shoulder", name: "facing, caught in the shoulder", path: end, by: ID };
+  const under: Edge = {
+    id: "facing-shoulder",
+    role: "shoulder",
+    name: "facing, caught in the shoulder",
+    path: end,
+    by: ID,
+  };
   const edges = front.edges.flatMap((edge): Edge[] => {
     switch (edge.id) {
       case "neck":
@@ -189,8 +204,14 @@ export const cowl = defineMove({
       numbers: {
         opening,
         facing,
-        edge: quantity(pointDistance(at.centre, at.neckEnd), "level from the shoulder's neck end to the fold, one half"),
-        drop: quantity(at.drop, say`sag of the whole edge between neck ends ${2 * Math.abs(neckEnd[0] - at.centre[0])} apart`),
+        edge: quantity(
+          pointDistance(at.centre, at.neckEnd),
+          "level from the shoulder's neck end to the fold, one half",
+        ),
+        drop: quantity(
+          at.drop,
+          say`sag of the whole edge between neck ends ${2 * Math.abs(neckEnd[0] - at.centre[0])} apart`,
+        ),
         bust: quantity(bust, "from the shoulder's neck end down to the bust point"),
       },
       figures: { angle: { ...angle(toDegrees(by)), sum: ["about the underarm"] } },

@@ -25,12 +25,16 @@ const USUAL = { cm: 180, in: 177.8 } as const;
 const LONGEST: Mm = 1500;
 
 const PARAMS = {
-  length: namedLength("Where the hem ends: a level, or a length below the waist; 0 is the waist.", garmentLengthSchema, {
-    label: "Length",
-    shown: "length",
-    names: LENGTH_NAMES,
-    tried: [60, 240],
-  }),
+  length: namedLength(
+    "Where the hem ends: a level, or a length below the waist; 0 is the waist.",
+    garmentLengthSchema,
+    {
+      label: "Length",
+      shown: "length",
+      names: LENGTH_NAMES,
+      tried: [60, 240],
+    },
+  ),
   hipEase: statedLength("Ease of one quarter at the hip.", {
     label: "Hip ease, each quarter",
     usual: { mm: { cm: 15, in: 12.7 } },
@@ -81,8 +85,7 @@ function ended(panel: Panel, { out, down }: Below, level: Mm, onFold: boolean): 
     onFold && centre.role === "centre" ? { role: "fold", name: "centre, on the fold" } : centre;
   const cutting = onFold ? { ...panel.cutting, pieces: { count: 1, onFold: true } } : panel.cutting;
   // A top that ends at the waist keeps its darts there, and is finished as a waist.
-  if (level === 0)
-    return { ...panel, cutting, edges: panel.edges.map((e) => (e === centre ? { ...e, ...fold } : e)) };
+  if (level === 0) return { ...panel, cutting, edges: panel.edges.map((e) => (e === centre ? { ...e, ...fold } : e)) };
   const last = lastSide(panel);
   const side = sideBelow(last.path, wayOut(panel) * out, down);
   const hemCentre: Point = [landmarkOf(panel, "waistCentre")[0], level];

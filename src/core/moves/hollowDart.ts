@@ -33,29 +33,38 @@ export const hollowDart = defineMove({
     if (!dart) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
     const [from, to] = [pathStart(dart.path), pathEnd(dart.path)];
     const tip = front.lines.find(
-      (l) => l.kind === "dart" && [l.points[0], l.points[2]].every((p) => p && [from, to].some((q) => pointDistance(p, q) < 0.01)),
+      (l) =>
+        l.kind === "dart" &&
+        [l.points[0], l.points[2]].every((p) => p && [from, to].some((q) => pointDistance(p, q) < 0.01)),
     )?.points[1];
     if (!tip) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
     const leg = pointDistance(from, tip);
     const between = Math.acos(pointDot(pointUnit(pointSubtract(from, tip)), pointUnit(pointSubtract(to, tip))));
     const allowance = askedLength(ID, PARAMS, "allowance", params, context);
     const meets: Mm = allowance.mm / Math.sin(between / 2);
+    const numbers = {
+      allowance,
+      meets: quantity(meets, say`allowance ${allowance.mm} / sine of half the dart`),
+      leg: quantity(leg, "from the seam to the tip"),
+    };
+    const figures = { angle: { ...angle(toDegrees(between)), sum: ["between its legs"] } };
+    const rest = { numbers, figures, shown: [], handles: [] };
     if (meets > MOST_FILLED * leg)
-      throw new Refusal(
-        "allowance",
-        say`The dart opens ${angle(toDegrees(between))} on a leg of ${leg}: its allowances of ${allowance.mm} fill it. It is sewn as it is.`,
-      );
+      return {
+        state,
+        template:
+          "The bust dart opens {angle} on legs of {leg}: allowances of {allowance} fill it, so it is sewn as it is.",
+        ...rest,
+      };
     return {
-      state: { ...state, panels: state.panels.map((p) => (p === front ? hollowed(front, dart, tip, allowance.mm) : p)), joins: [...state.joins, seam(front)] },
+      state: {
+        ...state,
+        panels: state.panels.map((p) => (p === front ? hollowed(front, dart, tip, allowance.mm) : p)),
+        joins: [...state.joins, seam(front)],
+      },
       template:
         "Cut the bust dart out, {allowance} inside its legs: the allowances meet {meets} from its tip, on legs of {leg}.",
-      numbers: {
-        allowance,
-        meets: quantity(meets, say`allowance ${allowance.mm} / sine of half the dart`),
-        leg: quantity(leg, "from the seam to the tip"),
-      },
-      shown: [],
-      handles: [],
+      ...rest,
     };
   },
 });
@@ -63,8 +72,22 @@ export const hollowDart = defineMove({
 /** The dart's fold gives way to its legs, which are edges of the outline. */
 function hollowed(front: Panel, dart: Edge, tip: Point, beyond: Mm): Panel {
   const legs: readonly Edge[] = [
-    { id: "dart-leg", role: "style", name: "upper leg of the dart", path: [line(pathStart(dart.path), tip)], by: ID, beyond },
-    { id: "dart-leg-2", role: "style", name: "lower leg of the dart", path: [line(tip, pathEnd(dart.path))], by: ID, beyond },
+    {
+      id: "dart-leg",
+      role: "style",
+      name: "upper leg of the dart",
+      path: [line(pathStart(dart.path), tip)],
+      by: ID,
+      beyond,
+    },
+    {
+      id: "dart-leg-2",
+      role: "style",
+      name: "lower leg of the dart",
+      path: [line(tip, pathEnd(dart.path))],
+      by: ID,
+      beyond,
+    },
   ];
   return {
     ...front,

@@ -21,13 +21,16 @@ import { bodiceHalves, bodiceOf } from "./withBodice";
 const ID = "style-line";
 
 const PARAMS = {
-  below: length("How far below the shoulder's neck end the line runs across; left out, half-way from the neck to the underarm.", {
-    label: "Below the neck's end of the shoulder",
-    auto: "half-way to the underarm",
-    within: [40, 400],
-    refusal: (limits) => say`A style line runs across ${limits} below the shoulder.`,
-    tried: [130, 190],
-  }),
+  below: length(
+    "How far below the shoulder's neck end the line runs across; left out, half-way from the neck to the underarm.",
+    {
+      label: "Below the neck's end of the shoulder",
+      auto: "half-way to the underarm",
+      within: [40, 400],
+      refusal: (limits) => say`A style line runs across ${limits} below the shoulder.`,
+      tried: [130, 190],
+    },
+  ),
   contrast: flag("Whether the part above it is cut from a second cloth.", {
     label: "Upper part from a second cloth",
     yes: "from a second cloth",
@@ -144,7 +147,10 @@ export const styleLine = defineMove({
     const limits = halves.map(levelsOf);
     const [least, most] = [Math.max(...limits.map(([l]) => l)), Math.min(...limits.map(([, m]) => m))];
     if (least > most)
-      throw new Refusal("below", say`The neck reaches as low as the underarm: no line crosses the bodice between them.`);
+      throw new Refusal(
+        "below",
+        say`The neck reaches as low as the underarm: no line crosses the bodice between them.`,
+      );
     const stated = paramOr(ID, "below", params.below, context);
     const below = stated
       ? askedLength(ID, PARAMS, "below", params, context)

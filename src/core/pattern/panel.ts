@@ -89,6 +89,8 @@ export interface Worn {
   };
   /** Fronts that lap: the level from which they lie on each other, and by how much beyond the centre. */
   readonly lap?: { readonly from: Mm; readonly wide: Mm };
+  /** Its waist comes to a point at the centre, as it was asked to. */
+  readonly pointed?: true;
   /** How far down from the waist it opens by itself, at a placket. */
   readonly opens?: Mm;
   /** Casings cut on to its rims. */

@@ -29,7 +29,7 @@ export const cowlTop = defineStyle((on) => ({
     "bodice.bustEase": () => quantity(on.mm(BUST_EASE), "for a top that goes on over the head"),
     "bodice.waistEase": ({ bust, waist }) =>
       quantity(
-        (bust.mm - waist.mm) / 4 + on.mm(BUST_EASE) - SHAPED_BY,
+        Math.max(0, (bust.mm - waist.mm) / 4 + on.mm(BUST_EASE) - SHAPED_BY),
         say`(bust ${bust.mm} - waist ${waist.mm}) / 4 + ${on.mm(BUST_EASE)} - ${SHAPED_BY}: the sides fall nearly straight`,
         { bust, waist },
       ),

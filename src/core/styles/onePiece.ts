@@ -48,6 +48,14 @@ export const onePiece = defineStyle((on) => ({
   moves: made(straightLeg, []),
   recipes: {
     by: "leg",
+    label: "Trousers",
+    words: {
+      wide: "wide, waist pleated in",
+      culotte: "culotte, waist gathered in",
+      flare: "flared, the front folded back",
+      palazzo: "palazzo, slashed and spread",
+      "side-panel": "with pleated side panels",
+    },
     moves: {
       wide: made(straightLeg, []),
       culotte: made(straightLeg, [], { how: "gather" }, { length: "mid-calf" }),

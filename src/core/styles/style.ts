@@ -25,6 +25,9 @@ export interface Style {
   /** Moves, and sums beside its own, by the value of one of its parameters, where they differ with that. */
   readonly recipes?: {
     readonly by: string;
+    /** What is chosen, and each choice, in words. */
+    readonly label: string;
+    readonly words: Readonly<Record<string, string>>;
     readonly moves: Readonly<Record<string, readonly MoveEntry[]>>;
     readonly autos: Readonly<Record<string, Style["autos"]>>;
   };

@@ -184,9 +184,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
     const long = between(60, 400);
     return {
       params: { length: mm(long), school: between(0, 1) < 0.5 ? "measured" : "quarters" },
-      met: (shape) => [
-        ["length", long, panelById(shape.panels, "bodice-front").landmarks.hemCentre?.[1] ?? NaN],
-      ],
+      met: (shape) => [["length", long, panelById(shape.panels, "bodice-front").landmarks.hemCentre?.[1] ?? NaN]],
     };
   },
   "one-piece": (m, between) => {

@@ -20,8 +20,7 @@ interface Props {
 }
 
 /** The ink of a panel: fronts are drawn in one, backs in the other. */
-export const inkOf = (panel: Panel | undefined): string =>
-  panel?.is.root === "back" ? "var(--back)" : "var(--front)";
+export const inkOf = (panel: Panel | undefined): string => (panel?.is.root === "back" ? "var(--back)" : "var(--front)");
 
 /** The construction as it is drawn: one step at a time, with its sentence, its sums, and a scrubber. */
 export function Playback({ steps, panels, numbers, tape, at, onChange }: Props) {

@@ -88,9 +88,7 @@ export default function BlockPage() {
                       background: s.n === step ? "var(--chalk-wash)" : undefined,
                     }}
                   >
-                    <span style={{ color: inkOf(panelOf(s.panel)), fontWeight: 700 }}>
-                      {s.n}
-                    </span>
+                    <span style={{ color: inkOf(panelOf(s.panel)), fontWeight: 700 }}>{s.n}</span>
                     <span style={{ lineHeight: 1.35 }}>
                       <Sentence says={s.sentence} tape={tape} />
                     </span>

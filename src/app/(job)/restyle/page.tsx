@@ -10,6 +10,7 @@ import { FigurePane } from "./FigurePane";
 import { GirthPane } from "./GirthPane";
 import { LineSlider } from "./LineSlider";
 import { OwnStyles } from "./OwnStyles";
+import { RecipeChoice } from "./RecipeChoice";
 import { StyleShelf } from "./StyleShelf";
 import { VersionPane } from "./VersionPane";
 import { Worksheet } from "./Worksheet";
@@ -26,6 +27,7 @@ export default function RestylePage() {
       worksheet={
         <>
           <StyleShelf />
+          <RecipeChoice />
           <OwnStyles />
           <FaultNote />
           <Worksheet />

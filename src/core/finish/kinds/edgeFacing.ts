@@ -11,14 +11,17 @@ import {
   type Panel,
 } from "../../pattern";
 import {
+  bracket,
   line,
   pathAt,
   pathBetween,
   pathEnd,
   pathEndTangent,
+  pathFlatten,
   pathLength,
   pathStart,
   pathStartTangent,
+  pointDistance,
   polygonArea,
   polygonSelfCrossing,
   squareCurve,
@@ -108,6 +111,8 @@ function wholeTop(panel: Panel): readonly [neck: Edge, shoulder: Edge, armhole: 
 /** A combined facing ends at least this far above a bust dart, and reaches at least so far down the side. */
 const ABOVE_DART: Mm = 5;
 const LEAST_AT_SIDE: Mm = 15;
+/** Its inner edge keeps this share of its depth from the armhole. */
+const CLEAR = 0.75;
 
 /** One facing for neck and armhole, where two would lie over each other on the shoulder; null where it does not lie flat. */
 function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
@@ -117,14 +122,21 @@ function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
   const [centre, side] = [beside(panel, neck)[0], beside(panel, armhole)[1]];
   const long = pathLength(centre.path);
   if (depth > long || atSide < LEAST_AT_SIDE) return null;
-  const up: Path = pathBetween(centre.path, long - depth, long);
   const down: Path = pathBetween(side.path, 0, atSide);
-  const inner: Edge = {
-    id: "inner",
-    role: "style",
-    name: "inner edge",
-    path: [squareCurve(pathEnd(down), pathEndTangent(down), pathStart(up), pathStartTangent(up))],
+  const upBy = (mm: Mm): Path => pathBetween(centre.path, long - mm, long);
+  const across = (up: Path): Path => [
+    squareCurve(pathEnd(down), pathEndTangent(down), pathStart(up), pathStartTangent(up)),
+  ];
+  // At the centre it reaches down until it keeps clear of the armhole all the way.
+  const hole = pathFlatten(armhole.path);
+  const clear = (mm: Mm): boolean => {
+    const inner = pathFlatten(across(upBy(mm)));
+    return hole.every((p) => inner.every((q) => pointDistance(p, q) >= CLEAR * Math.min(atSide, depth)));
   };
+  const lowest = Math.min(long, Math.max(depth, pathEnd(down)[1] - pathEnd(centre.path)[1]));
+  const atCentre = clear(depth) ? depth : bracket((mm) => !clear(mm), depth, lowest)[1];
+  const up = upBy(atCentre);
+  const inner: Edge = { id: "inner", role: "style", name: "inner edge", path: across(up) };
   const isFolded = centre.role === "fold";
   return asFacing(panel, "edge", "Neck and armhole facing", isFolded, [
     { ...centre, path: up },
@@ -230,7 +242,9 @@ const meetOn = (panel: Panel, depth: Mm): boolean =>
 function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
   const bodice = garment.panels.filter((p) => isBodice(p));
   if (bodice.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
-  const whole = bodice.filter((p) => wholeTop(p)?.every((e) => e.role === "shoulder" || !isSewnOn(garment, p.id, e.id)));
+  const whole = bodice.filter((p) =>
+    wholeTop(p)?.every((e) => e.role === "shoulder" || !isSewnOn(garment, p.id, e.id)),
+  );
   if (edges.length === 2 && whole.length > 0 && whole.every((p) => meetOn(p, depth))) {
     // A bust dart may open in the side before the facing is as deep as it should be: front and back end above that.
     const sides = whole.map((panel) => {
@@ -244,7 +258,7 @@ function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
       return [neck, armhole].map((edge) => ({ panel, edge, facing }));
     });
     const rest = withFacings(garment, parts, edges, depth);
-    return rest.undecided === garment.undecided ? facedApart(rest, edges, depth) : rest;
+    return rest.undecided.length === garment.undecided.length ? facedApart(rest, edges, depth) : rest;
   }
   return facedApart(garment, edges, depth);
 }

@@ -13,7 +13,10 @@ export const noWaist = defineFinish({
   make(garment) {
     const hasRim = garment.panels.some((panel) => rimEdges(panel, "waist").length > 0);
     return hasRim
-      ? unsettled(garment, say`The waist is said to need no finish, and there is a waist edge. Choose a band, facing or casing.`)
+      ? unsettled(
+          garment,
+          say`The waist is said to need no finish, and there is a waist edge. Choose a band, facing or casing.`,
+        )
       : garment;
   },
 });

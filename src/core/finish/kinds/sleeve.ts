@@ -97,7 +97,9 @@ function cutLikeBodice(garment: Garment, ups: Readonly<Record<Half, readonly Edg
   const material = panelById(garment.panels, (upper[0] as EdgeRef).panel).cutting.material;
   const sleeve = panelById(garment.panels, ID);
   // From the underarm, the share of the armhole that is below the upper part.
-  const below = ROOTS.map((root, i) => 1 - refLength(garment.panels, upper[i] as EdgeRef) / refsLength(garment.panels, ups[root]));
+  const below = ROOTS.map(
+    (root, i) => 1 - refLength(garment.panels, upper[i] as EdgeRef) / refsLength(garment.panels, ups[root]),
+  );
   const [front, back] = [edgeOf(sleeve, "cap-front"), edgeOf(sleeve, "cap-back")];
   const [from, to] = [
     refLength(garment.panels, along(ID, "cap-front")) * (below[0] as number),
@@ -148,14 +150,21 @@ export const sleeve = defineFinish({
       usual: { mm: { cm: 10, in: 9.525 } },
       within: [0, 60],
     }),
-    hem: statedLength("Turned up at the hem.", { label: "Turned up", usual: { mm: { cm: 30, in: 31.75 } }, within: [5, 60] }),
+    hem: statedLength("Turned up at the hem.", {
+      label: "Turned up",
+      usual: { mm: { cm: 30, in: 31.75 } },
+      within: [5, 60],
+    }),
   },
   facts: {},
   make(garment, asked, { measures }) {
     const ups = { front: armholeUp(garment, "front"), back: armholeUp(garment, "back") };
     if (ups.front.length === 0 || ups.back.length === 0)
       return unsettled(garment, say`There is no armhole to set a sleeve into.`);
-    if (garment.joins.some((j) => j.by === ID) || ups.front.some((ref) => isSewnOn(garment, ref.panel, ref.edge) && ups.front.length === 1))
+    if (
+      garment.joins.some((j) => j.by === ID) ||
+      ups.front.some((ref) => isSewnOn(garment, ref.panel, ref.edge) && ups.front.length === 1)
+    )
       return unsettled(garment, say`The armholes are finished already: a sleeve goes into an open armhole.`);
     const half = (root: Half): Mm => refsLength(garment.panels, ups[root]) + asked.ease.mm / 2;
     const width = measures.upperArm.mm + asked.armEase.mm;
