@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { figureOf } from "@/core/body";
 import { SHOE } from "@/core/derive";
 import { silhouetteOf } from "@/core/inspect";
-import { isBodice } from "@/core/pattern";
+import { hasLegs, isBodice } from "@/core/pattern";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
@@ -70,12 +70,14 @@ export function FigurePane() {
                 vectorEffect="non-scaling-stroke"
               />
             ))}
-            <path
-              d={`M0 ${garment.waist}V${shape.plan.levels.crotch + 6}`}
-              stroke={`var(--${view})`}
-              strokeWidth={1}
-              vectorEffect="non-scaling-stroke"
-            />
+            {hasLegs(shape.panels) ? (
+              <path
+                d={`M0 ${garment.waist}V${shape.plan.levels.crotch + 6}`}
+                stroke={`var(--${view})`}
+                strokeWidth={1}
+                vectorEffect="non-scaling-stroke"
+              />
+            ) : null}
             <path
               d={`M${-wide - 20} ${garment.floor}H${wide + 20}`}
               stroke="var(--text)"

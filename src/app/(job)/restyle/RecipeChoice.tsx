@@ -14,7 +14,7 @@ export function RecipeChoice() {
     <Choice
       label={recipes.label}
       value={String(chosen)}
-      width={190}
+      width="above"
       options={Object.keys(recipes.moves).map((value) => [value, recipes.words[value] ?? value] as const)}
       onChange={(value) =>
         changeJob((draft) => {
