@@ -118,14 +118,14 @@ function withCowl(front: Panel, at: Swung, depth: Mm, bust: Mm): Panel {
     by: ID,
   };
   const edges = front.edges.flatMap((edge): Edge[] => {
-    switch (edge.id) {
+    switch (edge.role) {
       case "neck":
         return [top, under];
       case "shoulder":
         return [shoulder];
       case "armhole":
         return [turned(edge, at)];
-      case "centre":
+      case "fold":
         return [{ ...edge, path: [line(pathStart(edge.path), corner)] }];
       default:
         return [edge];

@@ -1,4 +1,4 @@
-import { edgesWithRole, isBodice, landmarkOf, type Edge, type Join, type Panel } from "../pattern";
+import { edgeOf, edgesWithRole, isBodice, landmarkOf, type Edge, type Join, type Panel } from "../pattern";
 import {
   cubic,
   line,
@@ -80,7 +80,7 @@ function asLongAs(front: Panel, back: Panel, { out, down }: Below): Below {
 
 /** Half a bodice that ends at its waist, or led on below it to a hem. */
 function ended(panel: Panel, { out, down }: Below, level: Mm, onFold: boolean): Panel {
-  const centre = panel.edges.find((e) => e.id === "centre") as Edge;
+  const centre = edgeOf(panel, "centre");
   const fold: Pick<Edge, "role" | "name"> =
     onFold && centre.role === "centre" ? { role: "fold", name: "centre, on the fold" } : centre;
   const cutting = onFold ? { ...panel.cutting, pieces: { count: 1, onFold: true } } : panel.cutting;

@@ -148,11 +148,14 @@ function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
   ]);
 }
 
+/** True for the part above a line that cut the bodice across. */
+const isUpper = ({ is }: Panel): boolean => is.cuts.at(-1)?.part === "above";
+
 /** A facing of these edges, fused; null where its outline crosses itself. */
 function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edges: readonly Edge[]): Panel | null {
   const facing: Panel = {
-    id: `${id}-facing-${panel.id.replace("bodice-", "")}`,
-    name: `${name}, ${panel.name.replace("Bodice ", "")}`,
+    id: `${id}-facing-${panel.is.root ?? "side"}${isUpper(panel) ? "-upper" : ""}`,
+    name: `${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
     is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
     half: "both",
     cutting: {

@@ -6,6 +6,7 @@ import {
   edgeOf,
   edgesWithRole,
   isBodice,
+  isCutTo,
   isSewnOn,
   panelById,
   partOf,
@@ -117,7 +118,7 @@ function cutLikeBodice(garment: Garment, ups: Readonly<Record<Half, readonly Edg
   });
   return {
     ...cut,
-    panels: cut.panels.map((p) => (p.id === "sleeve-upper" ? { ...p, cutting: { ...p.cutting, material } } : p)),
+    panels: cut.panels.map((p) => (isCutTo(p, ID, "above") ? { ...p, cutting: { ...p.cutting, material } } : p)),
   };
 }
 
