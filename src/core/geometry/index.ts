@@ -5,3 +5,4 @@ export * from "./polygon";
 export * from "./curves";
 export * from "./solve";
 export * from "./fit";
+export * from "./random";

@@ -1,16 +1,7 @@
 import type { Body } from "../body";
+import { seededRandom } from "../geometry";
 
-/** A small seeded generator of numbers in [0, 1) (mulberry32), so that every failing body can be made again. */
-export function seededRandom(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+export { seededRandom };
 
 /** Shares of the height (levels) and of the hip (girths) of a usual figure. */
 const LEVELS = {

@@ -1,0 +1,303 @@
+import { GRID, type Pairs, type PairView } from "./pairs";
+import { newPlacing, type Placing } from "./leftmost";
+import { placeFixed } from "./anneal";
+import { shapeOf, type LayItem, type Task } from "./strip";
+
+/** Depths are known on cells this wide: a whole number of steps of the grid. */
+const CELL = 8;
+const PER_CELL = CELL / GRID;
+/** A chamfer's way straight to the next cell and across its corner. */
+const STRAIGHT = 3;
+const ASLANT = 4;
+
+/** How deep two shapes lie in each other, by how far the second is from the first in cells; 0 where they are clear. */
+interface Depths {
+  readonly reachX: number;
+  readonly reachY: number;
+  readonly rows: number;
+  readonly depth: Uint16Array;
+}
+
+function depthsOf({ table }: PairView, halfY: number): Depths {
+  const reachX = Math.floor(table.reach / PER_CELL) + 1;
+  const reachY = Math.ceil(halfY / CELL) + 1;
+  const [cols, rows] = [2 * reachX + 1, 2 * reachY + 1];
+  const depth = new Uint16Array(cols * rows);
+  for (let c = 0; c < cols; c++) {
+    const own = table.at((c - reachX) * PER_CELL);
+    for (let r = 0; r < own.length; r += 2) {
+      const [low, high] = [own[r] as number, own[r + 1] as number];
+      const from = Math.max(-reachY, Math.floor((low + 1e-6) / CELL) + 1);
+      const to = Math.min(reachY, Math.ceil((high - 1e-6) / CELL) - 1);
+      for (let y = from; y <= to; y++) depth[c * rows + y + reachY] = 65535;
+    }
+  }
+  const near = (at: number, by: number): void => {
+    if ((depth[at] as number) > by) depth[at] = by;
+  };
+  const least = (c: number, y: number, dc: number, dy: number, way: number): void => {
+    const [c2, y2] = [c + dc, y + dy];
+    near(c * rows + y, (c2 < 0 || c2 >= cols || y2 < 0 || y2 >= rows ? 0 : (depth[c2 * rows + y2] as number)) + way);
+  };
+  for (let c = 0; c < cols; c++)
+    for (let y = 0; y < rows; y++) {
+      if (depth[c * rows + y] === 0) continue;
+      least(c, y, -1, 0, STRAIGHT);
+      least(c, y, 0, -1, STRAIGHT);
+      least(c, y, -1, -1, ASLANT);
+      least(c, y, -1, 1, ASLANT);
+    }
+  for (let c = cols - 1; c >= 0; c--)
+    for (let y = rows - 1; y >= 0; y--) {
+      if (depth[c * rows + y] === 0) continue;
+      least(c, y, 1, 0, STRAIGHT);
+      least(c, y, 0, 1, STRAIGHT);
+      least(c, y, 1, 1, ASLANT);
+      least(c, y, 1, -1, ASLANT);
+    }
+  return { reachX, reachY, rows, depth };
+}
+
+/** Depth fields of every two shapes, made when they are asked for. */
+export class Fields {
+  private readonly made = new Map<number, Depths>();
+
+  constructor(readonly pairs: Pairs) {}
+
+  of(view: PairView, a: number, b: number): Depths {
+    let own = this.made.get(view.key);
+    if (!own) {
+      const { shapes } = this.pairs;
+      own = depthsOf(view, (shapes[a]?.half[1] ?? 0) + (shapes[b]?.half[1] ?? 0));
+      this.made.set(view.key, own);
+    }
+    return own;
+  }
+}
+
+/** Weights of overlapping pairs grow by this, and by this much more with their depth; others fall back. */
+const GROWS = 1.2;
+const GROWS_DEEP = 0.8;
+const FALLS = 0.95;
+/** After so many sweeps without getting nearer, some pieces change places. */
+const PATIENCE = 40;
+
+/**
+ * Guided local search on a strip of a length: pieces may overlap, and are moved one at a time to where the weighted depth
+ * is least, until none is left. Places lie on cells, so what is clear there is clear.
+ */
+export class Overlaps {
+  readonly placing: Placing;
+  moves = 0;
+  private readonly weight: Float64Array;
+  private readonly field: Float32Array;
+  private readonly firstX: Int32Array;
+  private readonly firstY: Int32Array;
+  private readonly lastY: Int32Array;
+  private lastX: Int32Array;
+  private queue: number[] = [];
+  private sweeps = 0;
+  private least = Infinity;
+
+  constructor(
+    private readonly task: Task,
+    private readonly fields: Fields,
+    private readonly random: () => number,
+    from: Placing,
+    private readonly tooNarrow = CELL,
+  ) {
+    const { strip } = task;
+    const n = strip.items.length;
+    this.placing = newPlacing(n);
+    placeFixed(task, this.placing);
+    this.weight = new Float64Array(n * n).fill(1);
+    [this.firstX, this.lastX, this.firstY, this.lastY] = [new Int32Array(n), new Int32Array(n), new Int32Array(n), new Int32Array(n)];
+    const longest = strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + CELL, 0);
+    this.field = new Float32Array((Math.ceil(longest / CELL) + 2) * (Math.ceil(strip.width / CELL) + 2));
+    for (let i = 0; i < n; i++) {
+      const { own } = shapeOf(task, i);
+      this.firstX[i] = Math.ceil(own[0] / CELL - 1e-6);
+      this.firstY[i] = Math.ceil(own[1] / CELL - 1e-6);
+      this.lastY[i] = Math.floor((strip.width - own[1]) / CELL + 1e-6);
+    }
+    for (const i of task.free) {
+      this.placing.x[i] = Math.round((from.x[i] as number) / PER_CELL);
+      this.placing.y[i] = Math.round((from.y[i] as number) / CELL);
+      this.placing.turn[i] = from.turn[i] as number;
+    }
+    for (const i of task.fixed) {
+      this.placing.x[i] = Math.round((this.placing.x[i] as number) / PER_CELL);
+      this.placing.y[i] = Math.round((this.placing.y[i] as number) / CELL);
+    }
+  }
+
+  /** False where a piece finds no place across on cells this coarse. */
+  get fits(): boolean {
+    return this.task.free.every((i) => (this.lastY[i] as number) >= (this.firstY[i] as number));
+  }
+
+  /** Asks for a length: pieces that would end beyond it are moved in. False where the longest piece does not fit. */
+  shrink(length: number): boolean {
+    const { task, placing } = this;
+    for (const i of task.free) {
+      const last = Math.floor((length - shapeOf(task, i).own[0]) / CELL + 1e-6);
+      if (last < (this.firstX[i] as number)) return false;
+      this.lastX[i] = last;
+      placing.x[i] = Math.min(last, Math.max(this.firstX[i] as number, placing.x[i] as number));
+      placing.y[i] = Math.min(this.lastY[i] as number, Math.max(this.firstY[i] as number, placing.y[i] as number));
+    }
+    this.queue = [];
+    this.sweeps = 0;
+    this.least = Infinity;
+    return true;
+  }
+
+  private depth(a: number, b: number): number {
+    const { task, placing, fields } = this;
+    const [sa, sb] = [(task.strip.items[a] as LayItem).shape, (task.strip.items[b] as LayItem).shape];
+    const view = task.pairs.view(sa, placing.turn[a] as number, sb, placing.turn[b] as number);
+    const { reachX, reachY, rows, depth } = fields.of(view, sa, sb);
+    const dx = view.x * ((placing.x[b] as number) - (placing.x[a] as number));
+    const dy = view.y * ((placing.y[b] as number) - (placing.y[a] as number));
+    if (dx < -reachX || dx > reachX || dy < -reachY || dy > reachY) return 0;
+    return depth[(dx + reachX) * rows + dy + reachY] as number;
+  }
+
+  /** Moves one overlapping piece. `clear` when none is left; `stuck` when the strip is given up. */
+  advance(most: number): "clear" | "moved" | "stuck" {
+    if (this.queue.length === 0) {
+      const state = this.sweep();
+      if (state !== "moved") return state;
+    }
+    const item = this.queue.pop() as number;
+    if (this.overlapOf(item) > 0) {
+      this.moves++;
+      this.relay(item);
+    }
+    return this.moves >= most ? "stuck" : "moved";
+  }
+
+  private overlapOf(item: number): number {
+    let sum = 0;
+    for (let other = 0; other < this.task.strip.items.length; other++) if (other !== item) sum += this.depth(other, item);
+    return sum;
+  }
+
+  /** Looks at all pairs: weights follow their depths, and pieces that overlap are queued in random order. */
+  private sweep(): "clear" | "moved" | "stuck" {
+    const n = this.task.strip.items.length;
+    const deep = new Float64Array(n * n);
+    let [whole, deepest] = [0, 0];
+    const touched = new Set<number>();
+    for (let a = 0; a < n; a++)
+      for (let b = a + 1; b < n; b++) {
+        const d = this.depth(a, b);
+        deep[a * n + b] = d;
+        if (d === 0) continue;
+        whole += d;
+        deepest = Math.max(deepest, d);
+        touched.add(a).add(b);
+      }
+    if (whole === 0) return "clear";
+    for (let a = 0; a < n; a++)
+      for (let b = a + 1; b < n; b++) {
+        const d = deep[a * n + b] as number;
+        const was = this.weight[a * n + b] as number;
+        const now = d > 0 ? was + GROWS + (GROWS_DEEP * d) / deepest : Math.max(1, was * FALLS);
+        this.weight[a * n + b] = now;
+        this.weight[b * n + a] = now;
+      }
+    if (whole < this.least) [this.least, this.sweeps] = [whole, 0];
+    else if (++this.sweeps >= PATIENCE) {
+      this.shake();
+      this.sweeps = 0;
+      this.least = Infinity;
+    }
+    const queue = this.task.free.filter((i) => touched.has(i));
+    for (let i = queue.length - 1; i > 0; i--) {
+      const j = Math.floor(this.random() * (i + 1));
+      [queue[i], queue[j]] = [queue[j] as number, queue[i] as number];
+    }
+    this.queue = queue;
+    return queue.length === 0 ? "stuck" : "moved";
+  }
+
+  /** Exchanges a pair or two, turns one, and forgets the weights. */
+  private shake(): void {
+    const { placing, random } = this;
+    const { free, strip } = this.task;
+    const pick = (): number => free[Math.floor(random() * free.length)] as number;
+    const clamp = (i: number): void => {
+      placing.x[i] = Math.min(this.lastX[i] as number, Math.max(this.firstX[i] as number, placing.x[i] as number));
+      placing.y[i] = Math.min(this.lastY[i] as number, Math.max(this.firstY[i] as number, placing.y[i] as number));
+    };
+    for (let k = random() < 0.5 ? 1 : 2; k > 0; k--) {
+      const [a, b] = [pick(), pick()];
+      const [x, y] = [placing.x[a] as number, placing.y[a] as number];
+      [placing.x[a], placing.y[a]] = [placing.x[b] as number, placing.y[b] as number];
+      [placing.x[b], placing.y[b]] = [x, y];
+      clamp(a);
+      clamp(b);
+    }
+    const turned = pick();
+    const { turns } = strip.items[turned] as LayItem;
+    placing.turn[turned] = turns[Math.floor(random() * turns.length)] as number;
+    this.weight.fill(1);
+  }
+
+  /** Puts a piece where its weighted depth is least, in any of its turns. */
+  private relay(item: number): void {
+    const { task, placing, field, weight } = this;
+    const { strip, pairs } = task;
+    const n = strip.items.length;
+    const own = strip.items[item] as LayItem;
+    const [x0, x1, y0, y1] = [this.firstX[item] as number, this.lastX[item] as number, this.firstY[item] as number, this.lastY[item] as number];
+    const rows = y1 - y0 + 1;
+    let [least, bestX, bestY, bestTurn, ties] = [Infinity, 0, 0, 0, 0];
+    for (const turn of own.turns) {
+      field.fill(0, 0, (x1 - x0 + 1) * rows);
+      for (let other = 0; other < n; other++) {
+        if (other === item) continue;
+        const shape = (strip.items[other] as LayItem).shape;
+        const view = pairs.view(shape, placing.turn[other] as number, own.shape, turn);
+        const { reachX, reachY, rows: across, depth } = this.fields.of(view, shape, own.shape);
+        const w = weight[other * n + item] as number;
+        const [ox, oy] = [placing.x[other] as number, placing.y[other] as number];
+        const [fromX, toX] = [Math.max(x0, ox - reachX), Math.min(x1, ox + reachX)];
+        const [fromY, toY] = [Math.max(y0, oy - reachY), Math.min(y1, oy + reachY)];
+        for (let x = fromX; x <= toX; x++) {
+          let at = (x - x0) * rows + (fromY - y0);
+          let from = (view.x * (x - ox) + reachX) * across + view.y * (fromY - oy) + reachY;
+          for (let y = fromY; y <= toY; y++, at++, from += view.y) field[at] = (field[at] as number) + w * (depth[from] as number);
+        }
+      }
+      for (let i = 0; i < (x1 - x0 + 1) * rows; i++) {
+        const d = field[i] as number;
+        if (d > least) continue;
+        if (d === least) {
+          // Of places as good as each other one is taken at random.
+          ties++;
+          if (this.random() * ties >= 1) continue;
+        } else [least, ties] = [d, 1];
+        bestX = x0 + Math.floor(i / rows);
+        bestY = y0 + (i % rows);
+        bestTurn = turn;
+      }
+    }
+    placing.x[item] = bestX;
+    placing.y[item] = bestY;
+    placing.turn[item] = bestTurn;
+  }
+
+  /** The lay as it is, on the grid and in millimetres. */
+  result(): Placing {
+    const { placing, task } = this;
+    const out: Placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
+    for (const i of task.free) {
+      out.x[i] = (placing.x[i] as number) * PER_CELL;
+      out.y[i] = (placing.y[i] as number) * CELL;
+    }
+    placeFixed(task, out);
+    return out;
+  }
+}

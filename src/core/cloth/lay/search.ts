@@ -1,0 +1,147 @@
+import { seededRandom } from "../../geometry";
+import type { Mm } from "../../units";
+import { Annealing, sequence, type Sequence } from "./anneal";
+import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
+import { Fields, Overlaps } from "./overlap";
+import { GRID } from "./pairs";
+import { settle } from "./settle";
+import { boundOf, shapeOf, taskOf, tooWide, type Lay, type LayItem, type Strip, type Task } from "./strip";
+
+/** How far a search has come: its best lay, and the steps it took to get here. */
+export interface Found {
+  readonly lay: Lay;
+  readonly steps: number;
+}
+
+/** A lay this near to the bound is not looked into any further. */
+const AT_BOUND: Mm = GRID + 0.5;
+
+/** Orders that are tried first: each a size by which pieces are laid, the largest first. */
+const SIZES: readonly ((task: Task, item: number) => number)[] = [
+  (task, i) => shapeOf(task, i).area,
+  (task, i) => shapeOf(task, i).own[0],
+  (task, i) => shapeOf(task, i).own[0] * shapeOf(task, i).own[1],
+  (task, i) => shapeOf(task, i).own[1],
+];
+
+type Turning = "greedy" | "first" | "alternate";
+
+/** A first lay by one size; null where a piece does not fit across. */
+function start(task: Task, leftmost: Leftmost, size: number, turning: Turning): Sequence | null {
+  const by = SIZES[size] as (typeof SIZES)[number];
+  const order = [...task.free].sort((a, b) => by(task, b) - by(task, a) || a - b);
+  const turns = task.strip.items.map((item) => item.turns[0] ?? 0);
+  if (turning === "alternate")
+    order.forEach((item, k) => {
+      const own = (task.strip.items[item] as LayItem).turns;
+      turns[item] = own[k % own.length] as number;
+    });
+  return sequence(task, leftmost, order, turns, turning === "greedy");
+}
+
+/** The first lay there is, at once; null where a piece is wider than the cloth. */
+export function firstLay(strip: Strip): Lay | null {
+  const task = taskOf(strip);
+  const own = start(task, new Leftmost(task), 0, "greedy");
+  return own && layOf(task, own.placing);
+}
+
+/** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
+const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
+const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
+/** What a strip is shortened by while it goes easily, and then. */
+const SHRINK = { first: 0.02, then: 0.005 } as const;
+
+/**
+ * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
+ * on a shorter strip are moved apart, in turns. Yields after every step, with a lay where it is a better one; the same
+ * strip and seed give the same lays after the same steps, however fast they are made. Yields nothing where a piece does
+ * not fit across.
+ */
+export function* search(strip: Strip, seed: number): Generator<Found | null, void, void> {
+  if (tooWide(strip).length > 0) return;
+  const task = taskOf(strip);
+  const leftmost = new Leftmost(task);
+  const random = seededRandom(seed);
+  const bound = boundOf(strip);
+  const best: { placing: Placing; length: Mm } = { placing: emptyPlacing, length: Infinity };
+  let steps = 0;
+  /** Keeps a placing where it is the best, settled as far as it goes. */
+  const keep = (placing: Placing): Found | null => {
+    const length = lengthOf(task, placing);
+    if (length >= best.length - 1e-6) return null;
+    best.placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
+    settle(task, leftmost, best.placing);
+    best.length = lengthOf(task, best.placing);
+    return { lay: layOf(task, best.placing), steps };
+  };
+  let firstSequence: Sequence | null = null;
+  for (const turning of ["greedy", "alternate", "first"] as const)
+    for (let size = 0; size < SIZES.length; size++) {
+      const own = start(task, leftmost, size, turning);
+      steps++;
+      if (!own) return;
+      if (!firstSequence || own.length < firstSequence.length) firstSequence = own;
+      yield keep(own.placing);
+      if (best.length <= bound + AT_BOUND) return;
+    }
+  let from = firstSequence as Sequence;
+  const fields = new Fields(task.pairs);
+  const turnsOf = (placing: Placing): number[] => [...placing.turn];
+  const byLeft = (placing: Placing): Sequence | null =>
+    sequence(
+      task,
+      leftmost,
+      [...task.free].sort(
+        (a, b) => (placing.x[a] as number) * GRID - shapeOf(task, a).own[0] - ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
+      ),
+      turnsOf(placing),
+    );
+  const shuffled = (): Sequence | null => {
+    const order = [...task.free];
+    for (let i = order.length - 1; i > 0; i--) {
+      const j = Math.floor(random() * (i + 1));
+      [order[i], order[j]] = [order[j] as number, order[i] as number];
+    }
+    const turns = strip.items.map((item) => item.turns[Math.floor(random() * item.turns.length)] as number);
+    return sequence(task, leftmost, order, turns);
+  };
+  // Overlaps are known on cells, and a piece on the fold lies on none.
+  const canOverlap = strip.items.every((item) => !item.across && !item.fixed);
+  for (let round = 0; ; round++) {
+    const annealing = new Annealing(task, leftmost, random, from, Math.min(ANNEAL.most, Math.round(ANNEAL.from * ANNEAL.grows ** round)));
+    while (!annealing.isDone) {
+      steps++;
+      yield annealing.advance() ? keep(annealing.best.placing) : null;
+    }
+    if (best.length <= bound + AT_BOUND) return;
+    if (canOverlap)
+      for (const source of [annealing.best.placing, best.placing]) {
+        const overlaps = new Overlaps(task, fields, random, source);
+        if (!overlaps.fits) break;
+        const most = Math.min(MOVES.most, Math.round(MOVES.from * MOVES.grows ** round));
+        let length = Math.min(lengthOf(task, source), best.length) * (1 - SHRINK.first);
+        let by: number = SHRINK.first;
+        if (!overlaps.shrink(length)) continue;
+        while (overlaps.moves < most) {
+          steps++;
+          const state = overlaps.advance(most);
+          if (state === "stuck") break;
+          if (state === "moved") {
+            yield null;
+            continue;
+          }
+          const found = keep(overlaps.result());
+          yield found;
+          if (best.length <= bound + AT_BOUND) return;
+          if (length < best.length * 0.99) by = SHRINK.then;
+          length = Math.min(length, best.length) * (1 - by);
+          if (!overlaps.shrink(length)) break;
+        }
+      }
+    const next = round % 3 === 0 ? byLeft(best.placing) : round % 3 === 1 ? shuffled() : annealing.best;
+    from = next ?? from;
+  }
+}
+
+const emptyPlacing: Placing = { x: new Int32Array(0), y: new Float64Array(0), turn: new Uint8Array(0) };
