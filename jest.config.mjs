@@ -2,9 +2,14 @@ import nextJest from "next/jest.js";
 
 const withNext = nextJest({ dir: "./" });
 
-export default withNext({
+const own = withNext({
   testEnvironment: "node",
   setupFilesAfterEnv: ["<rootDir>/src/core/testing/matchers.ts"],
   testMatch: ["<rootDir>/src/**/*.test.{ts,tsx}"],
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
 });
+
+/** Libraries that ship as modules alone are put in a form the tests can load. */
+const AS_MODULES = "node_modules/(?!(clipper2-ts)/)";
+
+export default async () => ({ ...(await own()), transformIgnorePatterns: [AS_MODULES] });

@@ -4,43 +4,18 @@ import { EXPORT_FORMATS, handOver, type ExportFormat } from "@/core/derive/handO
 import { replyOf } from "@/core/derive/reply";
 import { readJob } from "@/core/files";
 import { PAPERS, type Paper } from "@/core/files/pdf";
-import { tapeOf, tell, type Complaint, type Tape } from "@/core/units";
+import { tapeOf } from "@/core/units";
+import { complaints, json, refused, type Answer } from "./reply";
+import { fitAnswer, layAnswer } from "./layAnswer";
 
 /** What is asked of the program without its pages: a job to derive, or a file to make of one. */
 export type Question =
   | { readonly kind: "derive"; readonly body: string }
-  | { readonly kind: "export"; readonly body: string; readonly format: string; readonly paper: string };
+  | { readonly kind: "export"; readonly body: string; readonly format: string; readonly paper: string }
+  | { readonly kind: "lay"; readonly body: string }
+  | { readonly kind: "fit-cloth"; readonly body: string };
 
-/** What is sent back, ready to be sent. */
-export interface Answer {
-  readonly status: number;
-  readonly type: string;
-  /** Name of the file, where it is one. */
-  readonly name?: string;
-  readonly bytes: Uint8Array;
-}
-
-/** Of many complaints the first are told. */
-const MOST_ERRORS = 20;
-
-const encoded = (value: unknown): Uint8Array => new TextEncoder().encode(JSON.stringify(value));
-
-const json = (status: number, value: unknown): Answer => ({ status, type: "application/json", bytes: encoded(value) });
-
-/** One thing that stands in the way, as an answer. */
-export const refused = (status: number, path: string, message: string): Answer =>
-  json(status, { ok: false, errors: [{ path, message }] });
-
-/** What stands in the way, told on a tape. */
-function complaints(status: number, list: readonly Complaint[], tape: Tape): Answer {
-  const errors = list.slice(0, MOST_ERRORS).map(({ path, says, least, most }) => ({
-    path,
-    message: tell(says, tape),
-    ...(least !== undefined && { smallest: least }),
-    ...(most !== undefined && { largest: most }),
-  }));
-  return json(status, { ok: false, errors });
-}
+export { refused, type Answer } from "./reply";
 
 const has = (options: object, key: string): boolean => Object.hasOwn(options, key);
 
@@ -57,6 +32,8 @@ export async function answer(question: Question): Promise<Answer> {
   } catch {
     return refused(400, "", "The request is not JSON.");
   }
+  if (question.kind === "lay") return layAnswer(value);
+  if (question.kind === "fit-cloth") return fitAnswer(value);
   const read = readJob(value);
   if (read.kind !== "job") return complaints(400, read.errors, "cm");
   const { job } = read;

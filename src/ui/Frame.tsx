@@ -139,5 +139,9 @@ function signsOf({ shape, fault, proof }: OpenJob): Readonly<Record<StageId, Sig
         : proof
           ? "settled"
           : "none",
+    cloth: faultOn("cloth") || checks.some((c) => CLOTH_CHECKS.has(c.id) && isOpen(c)) ? "open" : "none",
   };
 }
+
+/** What the proof says of the cloth in hand. */
+const CLOTH_CHECKS: ReadonlySet<string> = new Set(["piece-fits-cloth", "cloth-enough"]);

@@ -4,6 +4,7 @@ export const STAGES = [
   { n: 2, id: "block", label: "Block" },
   { n: 3, id: "restyle", label: "Restyle" },
   { n: 4, id: "pieces", label: "Pieces" },
+  { n: 5, id: "cloth", label: "Cloth" },
 ] as const;
 
 export type StageId = (typeof STAGES)[number]["id"];

@@ -4,6 +4,7 @@ import type { ExportFormat } from "@/core/derive/handOver";
 import type { Paper } from "@/core/files/pdf";
 import type { DeriveWorker } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
+import type { LayWorker } from "./lay.worker";
 import type { Miniature, Proof } from "./proof";
 import { newestOnly, supervised } from "./supervised";
 
@@ -22,6 +23,13 @@ const writing = supervised<DeriveWorker>(
 const reading = supervised<DrawingWorker>(
   () => new Worker(new URL("./drawing.worker.ts", import.meta.url), { type: "module" }),
 );
+
+/** The lay looks on beside everything else, for as long as it is let. */
+const laying = supervised<LayWorker>(() => new Worker(new URL("./lay.worker.ts", import.meta.url), { type: "module" }));
+const LOOKS_FOR_MS = 3_600_000;
+
+/** Asks the worker of the lay. */
+export const atTheLay = <T>(work: Parameters<typeof laying.ask<T>>[1]): Promise<T> => laying.ask<T>(LOOKS_FOR_MS, work);
 
 /** Pieces, proof and advice of the job that was asked for last; null where it cannot be derived or a newer one came. */
 export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job) =>

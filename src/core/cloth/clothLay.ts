@@ -1,14 +1,12 @@
-import type { Point } from "../geometry";
+import { boxOf, type Point } from "../geometry";
 import { Refusal, say, type Mm } from "../units";
 import type { CutShape } from "./cutShapes";
+import type { Fold } from "./schema";
 import { layShape, turnOf, type LayShape } from "./lay/shape";
 import { search } from "./lay/search";
 import { Leftmost, layOf, lengthOf } from "./lay/leftmost";
 import { sequence } from "./lay/anneal";
 import { boundOf, taskOf, tooWide, type Laid, type LayItem, type Strip } from "./lay/strip";
-
-export const FOLDS = ["open", "lengthwise", "across"] as const;
-export type Fold = (typeof FOLDS)[number];
 
 /** Cloth that pieces are laid on. */
 export interface LayCloth {
@@ -20,6 +18,8 @@ export interface LayCloth {
   readonly nap: boolean;
   /** What stays between two pieces. */
   readonly gap: Mm;
+  /** Lines that come again along it: how far apart, and the first from the cut end; null without. */
+  readonly repeat: { readonly along: Mm; readonly first: Mm } | null;
 }
 
 /** A piece on the cloth. */
@@ -73,7 +73,7 @@ interface Part {
   readonly onFold: boolean;
 }
 
-interface Plan {
+export interface Plan {
   readonly strip: Strip;
   readonly parts: readonly Part[];
 }
@@ -90,13 +90,13 @@ class Planner {
 
   constructor(
     private readonly width: Mm,
-    private readonly gap: Mm,
+    private readonly cloth: LayCloth,
   ) {}
 
   private shape(outline: readonly Point[]): number {
     const at = this.known.get(outline);
     if (at !== undefined) return at;
-    this.shapes.push(layShape(outline, this.gap));
+    this.shapes.push(layShape(outline, this.cloth.gap));
     this.known.set(outline, this.shapes.length - 1);
     return this.shapes.length - 1;
   }
@@ -106,17 +106,33 @@ class Planner {
     const own = (this.shapes[shape] as LayShape).own[1];
     for (let i = 0; i < count; i++) {
       // Drawn with its fold on y = 0, half of it lies at half its own width from there.
-      this.items.push({ shape, turns, ...(part.onFold && { across: turns.map(() => own) }) });
+      const { repeat } = this.cloth;
+      const mark = part.shape.mark === null ? null : part.shape.mark - middleOf(outline);
+      this.items.push({
+        shape,
+        turns,
+        ...(part.onFold && { across: turns.map(() => own) }),
+        ...(repeat &&
+          mark !== null && {
+            marks: { every: repeat.along, first: repeat.first, at: turns.map((t) => turnOf(t).x * mark) },
+          }),
+      });
       this.parts.push(part);
     }
   }
 
   plan(): Plan {
     return {
-      strip: { width: this.width, gap: this.gap, shapes: this.shapes, items: this.items },
+      strip: { width: this.width, gap: this.cloth.gap, shapes: this.shapes, items: this.items },
       parts: this.parts,
     };
   }
+}
+
+/** The middle of an outline's box, along the grain. */
+function middleOf(outline: readonly Point[]): Mm {
+  const { left, right } = boxOf(outline);
+  return (left + right) / 2;
 }
 
 const singlesOf = (shapes: readonly CutShape[]): boolean => shapes.some((s) => !s.onFold && s.plain !== s.mirrored);
@@ -124,7 +140,7 @@ const singlesOf = (shapes: readonly CutShape[]): boolean => shapes.some((s) => !
 /** Everything in one layer. */
 function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
   const turns = cloth.nap ? ONE_WAY : BOTH_WAYS;
-  const planner = new Planner(cloth.width, cloth.gap);
+  const planner = new Planner(cloth.width, cloth);
   for (const shape of shapes) {
     const part = { shape, copies: 1, layers: 1 as const, spare: 0, onFold: false };
     planner.add(shape.whole, turns.plain, part, shape.plain);
@@ -134,9 +150,14 @@ function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
 }
 
 /** What is cut through two layers: pairs, pieces on the fold where there is one, and singles where they are not left out. */
-function doublePlan(shapes: readonly CutShape[], width: Mm, cloth: LayCloth, more: { readonly hasFold: boolean; readonly singles: boolean }): Plan {
+function doublePlan(
+  shapes: readonly CutShape[],
+  width: Mm,
+  cloth: LayCloth,
+  more: { readonly hasFold: boolean; readonly singles: boolean },
+): Plan {
   const turns = cloth.nap ? ONE_WAY : BOTH_WAYS;
-  const planner = new Planner(width, cloth.gap);
+  const planner = new Planner(width, cloth);
   for (const shape of shapes) {
     const pair = { shape, copies: 2, layers: 2 as const, spare: 0, onFold: false };
     if (shape.onFold && more.hasFold) {
@@ -155,7 +176,7 @@ function doublePlan(shapes: readonly CutShape[], width: Mm, cloth: LayCloth, mor
 /** Pieces that are left to be cut from one layer. */
 function singlesPlan(shapes: readonly CutShape[], cloth: LayCloth, hasFold: boolean): Plan {
   const turns = cloth.nap ? ONE_WAY : BOTH_WAYS;
-  const planner = new Planner(cloth.width, cloth.gap);
+  const planner = new Planner(cloth.width, cloth);
   for (const shape of shapes) {
     const part = { shape, copies: 1, layers: 1 as const, spare: 0, onFold: false };
     if (shape.onFold) {
@@ -185,7 +206,12 @@ class Counter {
   }
 }
 
-function placementsOf({ strip, parts }: Plan, laid: readonly Laid[], counter: Counter, more: Partial<Placement> = {}): Placement[] {
+function placementsOf(
+  { strip, parts }: Plan,
+  laid: readonly Laid[],
+  counter: Counter,
+  more: Partial<Placement> = {},
+): Placement[] {
   return parts.map((part, i): Placement => {
     const at = laid[i] as Laid;
     return {
@@ -227,11 +253,71 @@ function refuseTooWide({ strip, parts }: Plan, cloth: LayCloth): void {
   );
 }
 
+/** Pieces that stay where a hand has put them, by their number among the placements of a lay. */
+export type Locked = ReadonlyMap<number, Laid>;
+const NONE_LOCKED: Locked = new Map();
+
+/** The plan with some of its pieces fixed. Throws Refusal where one lies off the cloth. */
+function withLocked(plan: Plan, locked: Locked): Plan {
+  if (locked.size === 0) return plan;
+  const { strip, parts } = plan;
+  for (const [i, at] of locked) {
+    const part = parts[i];
+    const own = part && (strip.shapes[(strip.items[i] as LayItem).shape] as LayShape).own;
+    if (!part || !own)
+      throw new Refusal("locked", say`A piece is locked that is no longer there. Unlock all, and lay again.`);
+    if (at.x - own[0] < -1 || at.y - own[1] < -1 || at.y + own[1] > strip.width + 1)
+      throw new Refusal(
+        "locked",
+        say`The ${part.shape.name.toLowerCase()} is locked off the cloth. Unlock it, or move it on.`,
+      );
+  }
+  return {
+    parts,
+    strip: {
+      ...strip,
+      items: strip.items.map((item, i) => (locked.has(i) ? { ...item, fixed: locked.get(i) as Laid } : item)),
+    },
+  };
+}
+
+/** Everything in one strip, as it lies for moving by hand: singles through both layers where the cloth is folded. */
+export function onePlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
+  if (cloth.fold === "open") return openPlan(shapes, cloth);
+  const isLengthwise = cloth.fold === "lengthwise";
+  const width = isLengthwise ? (cloth.foldWidth ?? cloth.width / 2) : cloth.width;
+  return doublePlan(shapes, width, cloth, { hasFold: isLengthwise, singles: true });
+}
+
+/** The lay of a plan's pieces as they lie in one strip. */
+export function oneLay(shapes: readonly CutShape[], cloth: LayCloth, plan: Plan, laid: readonly Laid[]): ClothLay {
+  const { strip } = plan;
+  const end = Math.max(
+    ...laid.map((at, i) => at.x + (strip.shapes[(strip.items[i] as LayItem).shape] as LayShape).own[0]),
+  );
+  const length = cloth.fold === "across" ? 2 * end : end;
+  const area = areaOf(shapes);
+  return {
+    length,
+    foldedLength: cloth.fold === "open" ? 0 : end,
+    drawnWidth: strip.width,
+    placements: placementsOf(plan, laid, new Counter()),
+    singles: cloth.fold !== "open" && singlesOf(shapes) ? "both-layers" : "none",
+    bound: Math.max(area / cloth.width, boundOf(strip)),
+    utilisation: area / (cloth.width * length),
+  };
+}
+
 /**
  * Lays pieces on cloth: a first lay at once, then better ones as they are found, until it is stopped. Yields after every
  * step. Throws Refusal of the cloth where a piece cannot lie on it. The same seed gives the same lays after the same steps.
  */
-export function* layCloth(shapes: readonly CutShape[], cloth: LayCloth, seed: number): Generator<LayFound | null, void, void> {
+export function* layCloth(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  locked: Locked = NONE_LOCKED,
+): Generator<LayFound | null, void, void> {
   if (shapes.length === 0) throw new Refusal("material", say`Nothing is cut from this cloth.`);
   const area = areaOf(shapes);
   const found = (bound: Mm, lay: Omit<ClothLay, "utilisation" | "bound">): ClothLay => ({
@@ -239,40 +325,45 @@ export function* layCloth(shapes: readonly CutShape[], cloth: LayCloth, seed: nu
     bound: Math.max(bound, area / cloth.width),
     utilisation: area / (cloth.width * lay.length),
   });
-  if (cloth.fold === "open") yield* openLay(shapes, cloth, seed, found);
+  if (cloth.fold === "open" || locked.size > 0) yield* oneStrip(shapes, cloth, seed, locked);
   else if (cloth.fold === "lengthwise") yield* lengthwiseLay(shapes, cloth, seed, found);
   else yield* acrossLay(shapes, cloth, seed, found);
 }
 
 type Finish = (bound: Mm, lay: Omit<ClothLay, "utilisation" | "bound">) => ClothLay;
 
-function* openLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, finish: Finish): Generator<LayFound | null, void, void> {
-  const plan = openPlan(shapes, cloth);
+/** Everything in one strip, some of it locked. */
+function* oneStrip(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  locked: Locked,
+): Generator<LayFound | null, void, void> {
+  const plan = withLocked(onePlan(shapes, cloth), locked);
   refuseTooWide(plan, cloth);
-  const bound = boundOf(plan.strip);
   for (const step of search(plan.strip, seed))
-    yield step && {
-      steps: step.steps,
-      lay: finish(bound, {
-        length: step.lay.length,
-        foldedLength: 0,
-        drawnWidth: cloth.width,
-        placements: placementsOf(plan, step.lay.laid, new Counter()),
-        singles: "none",
-      }),
-    };
+    yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
 }
 
-function* lengthwiseLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, finish: Finish): Generator<LayFound | null, void, void> {
+function* lengthwiseLay(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  finish: Finish,
+): Generator<LayFound | null, void, void> {
   const deep = cloth.foldWidth ?? cloth.width / 2;
   if (deep > cloth.width / 2 + 1e-6 || deep <= 0)
-    throw new Refusal("cloth.foldWidth", say`Cloth ${cloth.width} wide is folded by ${cloth.width / 2} at most.`, { most: cloth.width / 2 });
+    throw new Refusal("cloth.foldWidth", say`Cloth ${cloth.width} wide is folded by ${cloth.width / 2} at most.`, {
+      most: cloth.width / 2,
+    });
   const through = doublePlan(shapes, deep, cloth, { hasFold: true, singles: true });
   if (!singlesOf(shapes)) {
     refuseTooWide(through, cloth);
     const bound = boundOf(through.strip);
     for (const step of search(through.strip, seed))
-      yield step && { steps: step.steps, lay: finish(bound, folded(through, step.lay.laid, step.lay.length, deep, "none")) };
+      yield (
+        step && { steps: step.steps, lay: finish(bound, folded(through, step.lay.laid, step.lay.length, deep, "none")) }
+      );
     return;
   }
   const pairs = doublePlan(shapes, deep, cloth, { hasFold: true, singles: false });
@@ -285,7 +376,7 @@ function* lengthwiseLay(shapes: readonly CutShape[], cloth: LayCloth, seed: numb
   const apart = search(pairs.strip, seed + 1);
   let best = Infinity;
   let steps = 0;
-  for (let open = true; open; ) {
+  for (let open = true; open;) {
     open = false;
     const a = both?.next();
     if (a && !a.done) {
@@ -301,7 +392,8 @@ function* lengthwiseLay(shapes: readonly CutShape[], cloth: LayCloth, seed: numb
     if (!b.done) {
       open = true;
       steps++;
-      const lay = b.value && b.value.lay.length < best ? openedOut(pairs, b.value.lay.laid, singles, cloth, deep) : null;
+      const lay =
+        b.value && b.value.lay.length < best ? openedOut(pairs, b.value.lay.laid, singles, cloth, deep) : null;
       if (lay && lay.length < best - 1e-6) {
         best = lay.length;
         yield { steps, lay: finish(bound, lay) };
@@ -328,7 +420,13 @@ const folded = (
 const TRIES = 3;
 
 /** The pairs cut folded, the cloth opened, and the singles laid beside them; null where one finds no place. */
-function openedOut(pairs: Plan, laid: readonly Laid[], singles: Plan, cloth: LayCloth, deep: Mm): Omit<ClothLay, "utilisation" | "bound"> | null {
+function openedOut(
+  pairs: Plan,
+  laid: readonly Laid[],
+  singles: Plan,
+  cloth: LayCloth,
+  deep: Mm,
+): Omit<ClothLay, "utilisation" | "bound"> | null {
   const own = singles.strip.shapes.length;
   // Opened out, what lay on the fold lies on both its sides.
   const fixed = laid.flatMap((at, i): LayItem[] => {
@@ -354,15 +452,25 @@ function openedOut(pairs: Plan, laid: readonly Laid[], singles: Plan, cloth: Lay
       return [s.area, s.own[0], s.own[1]][size] as number;
     };
     const order = [...task.free].sort((a, b) => by(b) - by(a));
-    const made = sequence(task, leftmost, order, strip.items.map((i) => i.turns[0] ?? 0), true);
-    if (made && (!best || made.length < best.length)) best = { length: lengthOf(task, made.placing), laid: layOf(task, made.placing).laid };
+    const made = sequence(
+      task,
+      leftmost,
+      order,
+      strip.items.map((i) => i.turns[0] ?? 0),
+      true,
+    );
+    if (made && (!best || made.length < best.length))
+      best = { length: lengthOf(task, made.placing), laid: layOf(task, made.placing).laid };
   }
   if (!best) return null;
   const counter = new Counter();
   const shifted = laid.map((at) => ({ ...at, y: deep + at.y }));
   return {
     length: best.length,
-    foldedLength: Math.max(0, ...laid.map((at, i) => at.x + (pairs.strip.shapes[(pairs.strip.items[i] as LayItem).shape] as LayShape).own[0])),
+    foldedLength: Math.max(
+      0,
+      ...laid.map((at, i) => at.x + (pairs.strip.shapes[(pairs.strip.items[i] as LayItem).shape] as LayShape).own[0]),
+    ),
     drawnWidth: cloth.width,
     placements: [
       ...placementsOf(pairs, shifted, counter),
@@ -373,8 +481,17 @@ function openedOut(pairs: Plan, laid: readonly Laid[], singles: Plan, cloth: Lay
 }
 
 /** Folded across: two layers one behind the other, what is cut once beyond them. */
-function* acrossLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, finish: Finish): Generator<LayFound | null, void, void> {
-  if (cloth.nap) throw new Refusal("cloth.fold", say`Cloth with a nap is not folded across: its second layer would run the other way. Fold it lengthwise, or lay it open.`);
+function* acrossLay(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  finish: Finish,
+): Generator<LayFound | null, void, void> {
+  if (cloth.nap)
+    throw new Refusal(
+      "cloth.fold",
+      say`Cloth with a nap is not folded across: its second layer would run the other way. Fold it lengthwise, or lay it open.`,
+    );
   const pairs = doublePlan(shapes, cloth.width, cloth, { hasFold: false, singles: false });
   const singles = singlesPlan(shapes, cloth, false);
   const through = doublePlan(shapes, cloth.width, cloth, { hasFold: false, singles: true });
@@ -383,12 +500,14 @@ function* acrossLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, 
   const bound = 2 * boundOf(pairs.parts.length > 0 ? pairs.strip : through.strip);
   const runs = [
     { kind: "both-layers" as const, plan: through, search: search(through.strip, seed) },
-    ...(hasSingles && pairs.parts.length > 0 ? [{ kind: "beyond" as const, plan: pairs, search: search(pairs.strip, seed + 1) }] : []),
+    ...(hasSingles && pairs.parts.length > 0
+      ? [{ kind: "beyond" as const, plan: pairs, search: search(pairs.strip, seed + 1) }]
+      : []),
   ];
   const after = hasSingles ? search(singles.strip, seed + 2) : null;
   let rest: { readonly length: Mm; readonly laid: readonly Laid[] } | null = null;
   let [best, steps] = [Infinity, 0];
-  for (let open = true; open; ) {
+  for (let open = true; open;) {
     open = false;
     const beyond = after?.next();
     if (beyond && !beyond.done && beyond.value) rest = beyond.value.lay;
@@ -403,7 +522,7 @@ function* acrossLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, 
       }
       const { laid, length } = next.value.lay;
       const isBeyond = run.kind === "beyond";
-      const whole = 2 * length + (isBeyond ? (rest?.length ?? Infinity) : 0);
+      const whole = 2 * length + (isBeyond ? (rest?.length ?? Infinity) + cloth.gap : 0);
       if (whole >= best - 1e-6) {
         yield null;
         continue;
@@ -411,14 +530,17 @@ function* acrossLay(shapes: readonly CutShape[], cloth: LayCloth, seed: number, 
       best = whole;
       const counter = new Counter();
       const cut = placementsOf(run.plan, laid, counter);
-      const shift = (at: Laid): Laid => ({ ...at, x: at.x + length });
+      const shift = (at: Laid): Laid => ({ ...at, x: at.x + length + cloth.gap });
       yield {
         steps,
         lay: finish(isBeyond ? bound / 2 : 0, {
           length: whole,
           foldedLength: length,
           drawnWidth: cloth.width,
-          placements: isBeyond && rest ? [...cut, ...placementsOf(singles, rest.laid.map(shift), counter, { opened: true })] : cut,
+          placements:
+            isBeyond && rest
+              ? [...cut, ...placementsOf(singles, rest.laid.map(shift), counter, { opened: true })]
+              : cut,
           singles: hasSingles ? run.kind : "none",
         }),
       };

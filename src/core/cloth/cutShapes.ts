@@ -1,6 +1,15 @@
 import type { Piece } from "../pieces";
 import { edgesWithRole, type Material } from "../pattern";
-import { boxOf, distanceToOutline, pathEnd, pathStart, pointDistance, pointSubtract, pointUnit, type Point } from "../geometry";
+import {
+  boxOf,
+  distanceToOutline,
+  pathEnd,
+  pathStart,
+  pointDistance,
+  pointSubtract,
+  pointUnit,
+  type Point,
+} from "../geometry";
 import type { Mm } from "../units";
 
 /**
@@ -16,8 +25,8 @@ export interface CutShape {
   readonly plain: number;
   readonly mirrored: number;
   readonly onFold: boolean;
-  /** Places on its outline that pair with other pieces, in the same frame: they follow a repeat of the cloth. */
-  readonly notches: readonly { readonly at: Point; readonly pairs: string }[];
+  /** Where it meets another piece at a seam that has to match, along the grain in the same frame; null where it meets none. */
+  readonly mark: Mm | null;
   /** From the piece's own frame to this one. */
   readonly frame: Frame;
 }
@@ -81,8 +90,18 @@ function isItsMirror(outline: readonly Point[]): boolean {
 }
 const MIRRORED: Mm = 0.3;
 
-/** What is cut of every piece from one material. */
-export function cutShapes(pieces: readonly Piece[], material: Material): readonly CutShape[] {
+/** The first notch of the first of these seams that a piece has. */
+function markOf({ notches }: Piece, frame: Frame, matching: readonly string[]): Mm | null {
+  const [notch] = matching.flatMap((seam) => notches.filter((n) => n.pairs === seam));
+  return notch ? inFrame(frame)(notch.at)[0] : null;
+}
+
+/** What is cut of every piece from one material. Notches of the seams named in `matching` follow a repeat of the cloth. */
+export function cutShapes(
+  pieces: readonly Piece[],
+  material: Material,
+  matching: readonly string[] = [],
+): readonly CutShape[] {
   return pieces.flatMap((piece): CutShape[] => {
     const own = piece.material === material ? piece.cut.count : 0;
     const also = piece.alsoCut.filter((a) => a.material === material).reduce((sum, a) => sum + a.count, 0);
@@ -102,7 +121,7 @@ export function cutShapes(pieces: readonly Piece[], material: Material): readonl
         plain: count - mirrored,
         mirrored,
         onFold: piece.cut.onFold,
-        notches: piece.notches.map((n) => ({ at: inFrame(frame)(n.at), pairs: n.pairs })),
+        mark: markOf(piece, frame, matching),
         frame,
       },
     ];

@@ -1,5 +1,6 @@
+import type { Cloth, LayCloth } from "../cloth";
 import type { Job } from "../files";
-import { readLength, type LengthInput, type Mm, range, say, type Complaint } from "../units";
+import { readLength, type LengthInput, type Mm, range, say, type Complaint, type Unit } from "../units";
 
 /** The cloth in hand; null for what is not said. `stretch` is the share it gives across. */
 export interface ClothInHand {
@@ -7,30 +8,65 @@ export interface ClothInHand {
   readonly length: Mm | null;
   readonly liningWidth: Mm | null;
   readonly stretch: number;
+  /** What it loses of its length before it is cut. */
+  readonly shrinks: number;
+  readonly price: number | null;
+  /** How it lies, but for its width. */
+  readonly lies: Omit<LayCloth, "width">;
 }
 
-const LIMITS = { width: [100, 5000], liningWidth: [100, 5000], length: [100, 100000] } as const;
+const LIMITS = {
+  width: [100, 5000],
+  liningWidth: [100, 5000],
+  length: [100, 100000],
+  foldWidth: [50, 2500],
+  gap: [0, 50],
+} as const;
 
-/** Reads the cloth of a job; what cannot be read is an error at its path. */
-export function clothOf({ cloth, body }: Job): { readonly cloth: ClothInHand; readonly errors: readonly Complaint[] } {
+/** A usual gap between two pieces, where none is said. */
+const USUAL_GAP: Mm = 2;
+/** Lines of a repeat nearer than this are no repeat. */
+const REPEATS = [5, 5000] as const;
+
+/** Reads a cloth; what cannot be read is an error at its path. */
+export function readCloth(
+  cloth: Cloth | undefined,
+  unit: Unit,
+): { readonly cloth: ClothInHand; readonly errors: readonly Complaint[] } {
   const errors: Complaint[] = [];
-  const read = (key: keyof typeof LIMITS, input: LengthInput | undefined): Mm | null => {
+  const lengthAt = (path: string, input: LengthInput | undefined, [least, most]: readonly [Mm, Mm]): Mm | null => {
     if (input === undefined) return null;
-    const length = readLength(input, body.unit);
-    const [least, most] = LIMITS[key];
-    if (!length.ok) errors.push({ path: `cloth.${key}`, says: [length.message] });
+    const length = readLength(input, unit);
+    if (!length.ok) errors.push({ path: `cloth.${path}`, says: [length.message] });
     else if (length.mm < least || length.mm > most) {
-      errors.push({ path: `cloth.${key}`, says: say`Cloth is ${range(least, most)} here.` });
+      errors.push({ path: `cloth.${path}`, says: say`Cloth is ${range(least, most)} here.` });
     } else return length.mm;
     return null;
   };
+  const read = (key: keyof typeof LIMITS): Mm | null => lengthAt(key, cloth?.[key], LIMITS[key]);
+  const along = lengthAt("repeat.along", cloth?.repeat?.along, REPEATS);
   return {
     cloth: {
-      width: read("width", cloth?.width),
-      length: read("length", cloth?.length),
-      liningWidth: read("liningWidth", cloth?.liningWidth),
+      width: read("width"),
+      length: read("length"),
+      liningWidth: read("liningWidth"),
       stretch: cloth?.stretch ?? 0,
+      shrinks: cloth?.washed ? 0 : (cloth?.shrink ?? 0),
+      price: cloth?.price ?? null,
+      lies: {
+        fold: cloth?.fold ?? "open",
+        foldWidth: read("foldWidth"),
+        nap: cloth?.nap ?? false,
+        gap: read("gap") ?? USUAL_GAP,
+        repeat:
+          along === null
+            ? null
+            : { along, first: lengthAt("repeat.first", cloth?.repeat?.first, [0, REPEATS[1]]) ?? along },
+      },
     },
     errors,
   };
 }
+
+/** Reads the cloth of a job; what cannot be read is an error at its path. */
+export const clothOf = ({ cloth, body }: Job): ReturnType<typeof readCloth> => readCloth(cloth, body.unit);

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { bodySchema } from "../body";
+import { clothSchema } from "../cloth/schema";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
 import { lengthInputSchema } from "../units";
@@ -15,17 +16,6 @@ const moveEntrySchema = z.strictObject({
   move: z.string().max(40),
   on: z.boolean().default(true),
   params: z.record(z.string().max(40), z.unknown()).default({}),
-});
-
-/** The cloth in hand: for the label and the record; planning on it comes with the lay. */
-export const clothSchema = z.strictObject({
-  name: z.string().max(120).optional(),
-  width: lengthInputSchema.optional(),
-  length: lengthInputSchema.optional(),
-  /** Usable width of the lining, where it is another. */
-  liningWidth: lengthInputSchema.optional(),
-  /** Share by which it gives across the grain: 0.2 is a fifth. */
-  stretch: z.number().min(0).max(1).optional(),
 });
 
 const blockSchema = z.strictObject({

@@ -27,6 +27,7 @@ const PARAMS = {
   opening: length(
     "How far the slash opens at the centre; left out, two thirds of what keeps the neck above the bust.",
     {
+      takesCloth: true,
       label: "Opened at the centre",
       auto: "from the bust",
       within: [10, 400],

@@ -30,6 +30,7 @@ const PARAMS = {
     garmentLengthSchema,
     {
       label: "Length",
+      takesCloth: true,
       shown: "length",
       names: LENGTH_NAMES,
       tried: [60, 240],

@@ -29,6 +29,7 @@ const PARAMS = {
     ],
   }),
   share: number("Share of a circle: 1 is a full circle, 0.5 a half.", {
+    takesCloth: true,
     label: "Share of a circle",
     least: CIRCLE_SHARE[0],
     most: CIRCLE_SHARE[1],
@@ -38,6 +39,7 @@ const PARAMS = {
     solvedBy: "hemGirth",
   }),
   fullness: number("Gathered: length of the strip to the seam.", {
+    takesCloth: true,
     label: "Gathered: strip to seam",
     least: STRIP_FULLNESS[0],
     most: STRIP_FULLNESS[1],

@@ -34,6 +34,7 @@ import { type Handle } from "./move";
 
 const PARAMS = {
   gap: length("Opened from waist to hem, per panel; negative lays it over.", {
+    takesCloth: true,
     label: "Opened, each panel",
     shown: "gap",
     usual: { mm: 40, where: "a panel" },

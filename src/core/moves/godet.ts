@@ -39,6 +39,7 @@ const PARAMS = {
     tried: [80, 500],
   }),
   spread: length("Width of the godet along its hem.", {
+    takesCloth: true,
     label: "Width at its hem",
     shown: "spread",
     usual: { mm: 300, where: "at the hem" },

@@ -27,6 +27,7 @@ const PARAMS = {
     whole: true,
   }),
   depth: length("Depth of one pleat from fold to fold; left auto, everything beyond the waist quarter is pleated.", {
+    takesCloth: true,
     label: "Depth of one",
     shown: "depth",
     tried: [8, 50],

@@ -15,6 +15,7 @@ export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAM
 
 const PARAMS = {
   length: lengthOrName("Where the hem ends: a level, or a length below the waist.", garmentLengthSchema, {
+    takesCloth: true,
     label: "Length",
     shown: "length",
     names: LENGTH_NAMES,

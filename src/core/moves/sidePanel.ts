@@ -65,6 +65,7 @@ const PARAMS = {
     },
   ),
   fullness: number("Length of the panel's top to the seam it is set into.", {
+    takesCloth: true,
     label: "Top to its seam",
     least: LEAST_FULLNESS,
     most: MOST_FULLNESS,

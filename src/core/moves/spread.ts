@@ -19,6 +19,7 @@ import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHand
 
 const PARAMS = {
   hemSpread: length("Sum of the openings of one panel at the hem.", {
+    takesCloth: true,
     label: "Opened, each panel",
     shown: "hemSpread",
     clears: ["hemGirth"],

@@ -18,6 +18,8 @@ interface Stated {
   readonly clears?: readonly string[];
   /** The parameter that this one is solved for, where that is stated and this is not. */
   readonly solvedBy?: string;
+  /** The larger it is, the more cloth the pieces take: it can be made as large as the cloth allows. */
+  readonly takesCloth?: true;
   /** Never taken from the style, though it has a parameter of this name. */
   readonly ownOnly?: true;
 }

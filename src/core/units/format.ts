@@ -64,3 +64,12 @@ export function roundingNote(mm: Mm, tape: Tape): string | null {
   if (Math.abs(changedBy) < 0.1) return null;
   return `on the tape ${formatLength(mm, tape)}, ${Math.abs(changedBy).toFixed(1)} mm ${changedBy > 0 ? "more" : "less"}`;
 }
+
+/** Cloth is sold by the eighth of a yard, or by five centimetres. */
+const SOLD_BY: Readonly<Record<Tape, Mm>> = { in: 914.4 / 8, cm: 50 };
+
+/** The length of cloth that is bought for what is needed: the next that is sold on this tape. */
+export const toBuy = (needed: Mm, tape: Tape): Mm => Math.ceil(needed / SOLD_BY[tape] - 1e-6) * SOLD_BY[tape];
+
+/** A share in whole hundredths, as it is read. */
+export const formatShare = (share: number): string => `${Math.round(100 * share)} %`;

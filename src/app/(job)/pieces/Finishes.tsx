@@ -7,7 +7,7 @@ import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
 import { AllowanceFields } from "./AllowanceFields";
-import { ClothFields } from "./ClothFields";
+import { ClothFields } from "@/ui/ClothFields";
 import { FinishEntry } from "./FinishEntry";
 
 type Room = "waist" | "fastening" | "hem";

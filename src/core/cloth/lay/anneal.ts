@@ -1,5 +1,5 @@
 import { GRID } from "./pairs";
-import { endOf, Leftmost, lengthOf, newPlacing, type Placing } from "./leftmost";
+import { endOf, type Leftmost, lengthOf, newPlacing, type Placing } from "./leftmost";
 import { shapeOf, type LayItem, type Task } from "./strip";
 
 /** An order in which pieces are laid, the turn of each, and the lay that comes of it. */
@@ -32,12 +32,25 @@ export function placeFixed({ strip, fixed }: Task, placing: Placing): void {
 }
 
 /** Longer than any lay of these pieces one behind the other. */
-const endless = (task: Task): number => task.strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + 2 * GRID, 0) + Math.max(0, ...task.fixed.map((i) => ((task.strip.items[i] as LayItem).fixed as { x: number }).x * 2));
+const endless = (task: Task): number =>
+  task.strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + 2 * GRID, 0) +
+  Math.max(0, ...task.fixed.map((i) => ((task.strip.items[i] as LayItem).fixed as { x: number }).x * 2));
 
 /** Lays pieces in an order; null where one is wider than the cloth. */
-export function sequence(task: Task, leftmost: Leftmost, order: readonly number[], turns: readonly number[], greedy = false): Sequence | null {
+export function sequence(
+  task: Task,
+  leftmost: Leftmost,
+  order: readonly number[],
+  turns: readonly number[],
+  greedy = false,
+): Sequence | null {
   const n = task.strip.items.length;
-  const s: Sequence = { order: Int32Array.from([...task.fixed, ...order]), turns: new Uint8Array(n), placing: newPlacing(n), length: 0 };
+  const s: Sequence = {
+    order: Int32Array.from([...task.fixed, ...order]),
+    turns: new Uint8Array(n),
+    placing: newPlacing(n),
+    length: 0,
+  };
   placeFixed(task, s.placing);
   const most = endless(task);
   for (let k = task.fixed.length; k < s.order.length; k++) {
@@ -135,7 +148,17 @@ export class Annealing {
     }
     for (let k = changed; k < trial.order.length; k++) {
       const item = trial.order[k] as number;
-      if (!this.leftmost.place(trial.placing, trial.order, k, item, trial.turns[item] as number, stepsWithin(task, item, limit))) return false;
+      if (
+        !this.leftmost.place(
+          trial.placing,
+          trial.order,
+          k,
+          item,
+          trial.turns[item] as number,
+          stepsWithin(task, item, limit),
+        )
+      )
+        return false;
       length = Math.max(length, endOf(task, item, trial.placing.x[item] as number));
     }
     trial.length = length;

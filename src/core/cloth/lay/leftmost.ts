@@ -4,6 +4,12 @@ import { shapeOf, type Lay, type Laid, type LayItem, type Task } from "./strip";
 /** Touching is no overlap. */
 const TOUCH = 1e-6;
 
+/** How far a place along the cloth is from the nearest line of a repeat. */
+function offLine(x: number, { every, first }: { readonly every: number; readonly first: number }): number {
+  const over = (((x - first) % every) + every) % every;
+  return Math.min(over, every - over);
+}
+
 /** A lay in the making: places on the grid along the cloth, exact across it. */
 export interface Placing {
   readonly x: Int32Array;
@@ -54,7 +60,15 @@ export class Leftmost {
    * Lays `item` in `turn` beside the first `count` of `order`; true, and its place is written, where it ends within
    * `most` steps of the grid counted to its middle.
    */
-  place(p: Placing, order: Int32Array | readonly number[], count: number, item: number, turn: number, most: number, from = this.first(item)): boolean {
+  place(
+    p: Placing,
+    order: Int32Array | readonly number[],
+    count: number,
+    item: number,
+    turn: number,
+    most: number,
+    from = this.first(item),
+  ): boolean {
     const { strip, pairs } = this.task;
     const own = strip.items[item] as LayItem;
     const across = own.across?.[own.turns.indexOf(turn)];
@@ -67,7 +81,9 @@ export class Leftmost {
       views[k] = pairs.view((strip.items[other] as LayItem).shape, p.turn[other] as number, own.shape, turn);
     }
     const until = high - TOUCH + (across === undefined ? 0 : 2 * TOUCH);
+    const mark = own.marks?.at[own.turns.indexOf(turn)];
     for (let step = from; step <= most; step++) {
+      if (own.marks && mark !== undefined && offLine(step * GRID + mark, own.marks) > GRID / 2 + TOUCH) continue;
       let n = 0;
       for (let k = 0; k < count; k++) {
         const other = beside[k] as number;
@@ -103,24 +119,45 @@ export class Leftmost {
     return false;
   }
 
-  /** True where an item, as it is placed, overlaps none of these. */
-  isClear(p: Placing, item: number, others: Iterable<number>): boolean {
+  /** At a step of the grid, the places across nearest to a wanted one at which an item lies clear: one above, one below. */
+  clearAt(
+    p: Placing,
+    others: readonly number[],
+    item: number,
+    turn: number,
+    step: number,
+    wanted: number,
+  ): readonly number[] {
     const { strip, pairs } = this.task;
-    for (const other of others) {
-      if (other === item) continue;
-      const view = pairs.view((strip.items[other] as LayItem).shape, p.turn[other] as number, (strip.items[item] as LayItem).shape, p.turn[item] as number);
-      const rows = view.table.at(view.x * ((p.x[item] as number) - (p.x[other] as number)));
-      const dy = view.y * ((p.y[item] as number) - (p.y[other] as number));
-      for (let r = 0; r < rows.length; r += 2) if ((rows[r] as number) < dy - TOUCH && (rows[r + 1] as number) > dy + TOUCH) return false;
-    }
-    return true;
+    const own = strip.items[item] as LayItem;
+    const across = own.across?.[own.turns.indexOf(turn)];
+    const [low, high] = across === undefined ? [this.low[item] as number, this.high[item] as number] : [across, across];
+    if (high < low - TOUCH) return [];
+    const blocked = others.flatMap((other): (readonly [number, number])[] => {
+      const view = pairs.view((strip.items[other] as LayItem).shape, p.turn[other] as number, own.shape, turn);
+      const rows = view.table.at(view.x * (step - (p.x[other] as number)));
+      return Array.from({ length: rows.length / 2 }, (_, r) => {
+        const [near, far] = [view.y * (rows[2 * r] as number), view.y * (rows[2 * r + 1] as number)];
+        return [(p.y[other] as number) + Math.min(near, far), (p.y[other] as number) + Math.max(near, far)];
+      });
+    });
+    const slid = (way: 1 | -1): number[] => {
+      let y = Math.min(high, Math.max(low, wanted));
+      for (;;) {
+        const hit = blocked.find(([from, to]) => from < y - TOUCH && to > y + TOUCH);
+        if (!hit) return [y];
+        y = way > 0 ? hit[1] : hit[0];
+        if (y > high + TOUCH || y < low - TOUCH) return [];
+      }
+    };
+    return [...new Set([...slid(1), ...slid(-1)])];
   }
 }
 
 /** The lay of a placing. */
 export function layOf(task: Task, p: Placing): Lay {
-  const laid = task.strip.items.map((item, i): Laid =>
-    item.fixed ?? { x: (p.x[i] as number) * GRID, y: p.y[i] as number, turn: p.turn[i] as number },
+  const laid = task.strip.items.map(
+    (item, i): Laid => item.fixed ?? { x: (p.x[i] as number) * GRID, y: p.y[i] as number, turn: p.turn[i] as number },
   );
   return { length: lengthOf(task, p), laid };
 }

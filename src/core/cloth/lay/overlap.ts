@@ -111,7 +111,12 @@ export class Overlaps {
     this.placing = newPlacing(n);
     placeFixed(task, this.placing);
     this.weight = new Float64Array(n * n).fill(1);
-    [this.firstX, this.lastX, this.firstY, this.lastY] = [new Int32Array(n), new Int32Array(n), new Int32Array(n), new Int32Array(n)];
+    [this.firstX, this.lastX, this.firstY, this.lastY] = [
+      new Int32Array(n),
+      new Int32Array(n),
+      new Int32Array(n),
+      new Int32Array(n),
+    ];
     const longest = strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + CELL, 0);
     this.field = new Float32Array((Math.ceil(longest / CELL) + 2) * (Math.ceil(strip.width / CELL) + 2));
     for (let i = 0; i < n; i++) {
@@ -179,7 +184,8 @@ export class Overlaps {
 
   private overlapOf(item: number): number {
     let sum = 0;
-    for (let other = 0; other < this.task.strip.items.length; other++) if (other !== item) sum += this.depth(other, item);
+    for (let other = 0; other < this.task.strip.items.length; other++)
+      if (other !== item) sum += this.depth(other, item);
     return sum;
   }
 
@@ -251,7 +257,12 @@ export class Overlaps {
     const { strip, pairs } = task;
     const n = strip.items.length;
     const own = strip.items[item] as LayItem;
-    const [x0, x1, y0, y1] = [this.firstX[item] as number, this.lastX[item] as number, this.firstY[item] as number, this.lastY[item] as number];
+    const [x0, x1, y0, y1] = [
+      this.firstX[item] as number,
+      this.lastX[item] as number,
+      this.firstY[item] as number,
+      this.lastY[item] as number,
+    ];
     const rows = y1 - y0 + 1;
     let [least, bestX, bestY, bestTurn, ties] = [Infinity, 0, 0, 0, 0];
     for (const turn of own.turns) {
@@ -268,7 +279,8 @@ export class Overlaps {
         for (let x = fromX; x <= toX; x++) {
           let at = (x - x0) * rows + (fromY - y0);
           let from = (view.x * (x - ox) + reachX) * across + view.y * (fromY - oy) + reachY;
-          for (let y = fromY; y <= toY; y++, at++, from += view.y) field[at] = (field[at] as number) + w * (depth[from] as number);
+          for (let y = fromY; y <= toY; y++, at++, from += view.y)
+            field[at] = (field[at] as number) + w * (depth[from] as number);
         }
       }
       for (let i = 0; i < (x1 - x0 + 1) * rows; i++) {

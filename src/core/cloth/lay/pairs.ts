@@ -96,7 +96,9 @@ function grownTwice(of: Float64Array): Float64Array<ArrayBuffer> {
 /** The first `n` numbers as intervals: sorted, those that overlap joined. */
 function merged(flat: Float64Array, n: number): Float64Array {
   if (n <= 2) return flat.slice(0, n);
-  const order = Array.from({ length: n / 2 }, (_, i) => i).sort((p, q) => (flat[2 * p] as number) - (flat[2 * q] as number));
+  const order = Array.from({ length: n / 2 }, (_, i) => i).sort(
+    (p, q) => (flat[2 * p] as number) - (flat[2 * q] as number),
+  );
   const out: number[] = [];
   for (const i of order) {
     const [low, high] = [flat[2 * i] as number, flat[2 * i + 1] as number];

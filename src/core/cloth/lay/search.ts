@@ -93,7 +93,10 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
       task,
       leftmost,
       [...task.free].sort(
-        (a, b) => (placing.x[a] as number) * GRID - shapeOf(task, a).own[0] - ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
+        (a, b) =>
+          (placing.x[a] as number) * GRID -
+          shapeOf(task, a).own[0] -
+          ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
       ),
       turnsOf(placing),
     );
@@ -106,10 +109,16 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
     const turns = strip.items.map((item) => item.turns[Math.floor(random() * item.turns.length)] as number);
     return sequence(task, leftmost, order, turns);
   };
-  // Overlaps are known on cells, and a piece on the fold lies on none.
-  const canOverlap = strip.items.every((item) => !item.across && !item.fixed);
+  // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
+  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
   for (let round = 0; ; round++) {
-    const annealing = new Annealing(task, leftmost, random, from, Math.min(ANNEAL.most, Math.round(ANNEAL.from * ANNEAL.grows ** round)));
+    const annealing = new Annealing(
+      task,
+      leftmost,
+      random,
+      from,
+      Math.min(ANNEAL.most, Math.round(ANNEAL.from * ANNEAL.grows ** round)),
+    );
     while (!annealing.isDone) {
       steps++;
       yield annealing.advance() ? keep(annealing.best.placing) : null;

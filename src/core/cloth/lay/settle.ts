@@ -13,16 +13,22 @@ export function settle(task: Task, leftmost: Leftmost, placing: Placing): void {
   const all = strip.items.map((_, i) => i);
   for (let round = 0; round < ROUNDS; round++) {
     let moved = false;
-    const byEnd = [...free].sort((a, b) => endOf(task, b, placing.x[b] as number) - endOf(task, a, placing.x[a] as number));
+    const byEnd = [...free].sort(
+      (a, b) => endOf(task, b, placing.x[b] as number) - endOf(task, a, placing.x[a] as number),
+    );
     const byStart = [...free].sort(
-      (a, b) => (placing.x[a] as number) * GRID - shapeOf(task, a).own[0] - ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
+      (a, b) =>
+        (placing.x[a] as number) * GRID -
+        shapeOf(task, a).own[0] -
+        ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
     );
     for (const item of round % 2 === 0 ? byStart : byEnd) {
       const others = all.filter((i) => i !== item);
       const [x, y, turn] = [placing.x[item] as number, placing.y[item] as number, placing.turn[item] as number];
       let best = { x, y, turn };
       for (const t of (strip.items[item] as LayItem).turns) {
-        if (leftmost.place(placing, others, others.length, item, t, best.x - 1)) best = { x: placing.x[item] as number, y: placing.y[item] as number, turn: t };
+        if (leftmost.place(placing, others, others.length, item, t, best.x - 1))
+          best = { x: placing.x[item] as number, y: placing.y[item] as number, turn: t };
       }
       placing.x[item] = best.x;
       placing.y[item] = best.y;
@@ -32,4 +38,3 @@ export function settle(task: Task, leftmost: Leftmost, placing: Placing): void {
     if (!moved) return;
   }
 }
-

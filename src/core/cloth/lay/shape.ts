@@ -35,7 +35,8 @@ const SIMPLIFIED: Mm = 0.075;
 /** Cuts nearer to each other than this are one. */
 const SAME: Mm = 1e-7;
 
-const asPoints = (path: readonly { readonly x: number; readonly y: number }[]): Point[] => path.map(({ x, y }) => [x, y]);
+const asPoints = (path: readonly { readonly x: number; readonly y: number }[]): Point[] =>
+  path.map(({ x, y }) => [x, y]);
 
 /** The outline grown outward all round, its corners rounded; a piece that grows into itself is joined. */
 export function grownOutline(outline: readonly Point[], by: Mm): readonly Point[] {
@@ -82,7 +83,9 @@ export function slicesOf(outline: readonly Point[]): Slices {
     if (Math.abs(ax - bx) <= SAME) return [];
     return [ax < bx ? { x0: ax, y0: ay, x1: bx, y1: by } : { x0: bx, y0: by, x1: ax, y1: ay }];
   });
-  const cuts = [...new Set(outline.map(([x]) => x))].sort((a, b) => a - b).filter((x, i, all) => i === 0 || x - (all[i - 1] as number) > SAME);
+  const cuts = [...new Set(outline.map(([x]) => x))]
+    .sort((a, b) => a - b)
+    .filter((x, i, all) => i === 0 || x - (all[i - 1] as number) > SAME);
   const [from, to, first, bands]: [number[], number[], number[], number[]] = [[], [], [0], []];
   for (let i = 0; i + 1 < cuts.length; i++) {
     const [a, b] = [cuts[i] as number, cuts[i + 1] as number];
@@ -130,7 +133,12 @@ export function turnedSlices(slices: Slices, turn: number): Slices {
     to[i] = x === 1 ? (slices.to[own] as number) : 0 - (slices.from[own] as number);
     first[i] = at / 4;
     for (let b = slices.first[own] as number; b < (slices.first[own + 1] as number); b++) {
-      const [low0, high0, low1, high1] = [0, 1, 2, 3].map((k) => slices.bands[4 * b + k] as number) as [number, number, number, number];
+      const [low0, high0, low1, high1] = [0, 1, 2, 3].map((k) => slices.bands[4 * b + k] as number) as [
+        number,
+        number,
+        number,
+        number,
+      ];
       const [a0, a1, b0, b1] = x === 1 ? [low0, high0, low1, high1] : [low1, high1, low0, high0];
       bands[at++] = y === 1 ? a0 : 0 - a1;
       bands[at++] = y === 1 ? a1 : 0 - a0;

@@ -10,6 +10,8 @@ export interface LayItem {
   readonly turns: readonly number[];
   /** Its middle across the cloth, where that is settled: its edge lies on the fold. One for each of `turns`. */
   readonly across?: readonly Mm[];
+  /** A mark of it lies on a line that comes again along the cloth; its place from the middle, for each of `turns`. */
+  readonly marks?: { readonly every: Mm; readonly first: Mm; readonly at: readonly Mm[] };
   /** It lies where it lies: locked by hand, or cut already. Its middle, and its turn. */
   readonly fixed?: Laid;
 }

@@ -1,0 +1,154 @@
+"use client";
+import Checkbox from "@mui/material/Checkbox";
+import { useEffect, useState } from "react";
+import { FOLDS, type Fold, type LayCloth } from "@/core/cloth";
+import { clothOf } from "@/core/derive/cloth";
+import type { Job } from "@/core/files";
+import type { Material } from "@/core/pattern";
+import { formatLength, type Tape } from "@/core/units";
+import { changeJob } from "@/store/jobStore";
+import { useOpenJob } from "@/ui/JobContext";
+import { JobLengthField } from "@/ui/JobLengthField";
+import { PaneHeading } from "@/ui/StageLayout";
+import { atTheLay } from "@/workers/client";
+
+const WORDS: Readonly<Record<Fold, string>> = { open: "open", lengthwise: "folded", across: "across" };
+
+/** Cloth as it lies, in miniature. */
+const PICTURES: Readonly<Record<Fold, string>> = {
+  open: "M6 6h44v26h-44z",
+  lengthwise: "M6 12h44v13h-44z M6 25h44",
+  across: "M6 6h22v26h-22z M28 6v26",
+};
+
+const inCloth = (draft: Job, more: Partial<NonNullable<Job["cloth"]>>): void => {
+  draft.cloth = { ...draft.cloth, ...more };
+};
+
+/** How the cloth lies while it is cut: folds, each with the length it takes, nap, repeat and gap. */
+export function HowItLies({
+  cloth,
+  material,
+  tape,
+}: {
+  readonly cloth: LayCloth;
+  readonly material: Material;
+  readonly tape: Tape;
+}) {
+  const { job } = useOpenJob();
+  const read = clothOf(job).cloth;
+  const [found, setFound] = useState<{ readonly key: string; readonly lengths: readonly (number | null)[] } | null>(
+    null,
+  );
+  const key = JSON.stringify([
+    cloth.width,
+    cloth.nap,
+    cloth.gap,
+    cloth.repeat,
+    job.moves,
+    job.style,
+    job.body.measures,
+    job.finish,
+    job.allowances,
+    material,
+  ]);
+  const lengths = found?.key === key ? found.lengths : [];
+  useEffect(() => {
+    let wanted = true;
+    // Looked at once the lay itself has had its first go.
+    const timer = setTimeout(() => {
+      atTheLay((face) =>
+        face.elsewhere(
+          job,
+          material,
+          FOLDS.map((fold) => ({ ...cloth, fold, foldWidth: null })),
+        ),
+      ).then(
+        (now) => wanted && setFound({ key, lengths: now }),
+        () => undefined,
+      );
+    }, 900);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+    // What the lengths rest on is in the key.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  return (
+    <section aria-label="How it lies" style={{ margin: "14px 0" }}>
+      <PaneHeading>How it lies</PaneHeading>
+      <div style={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 6 }}>
+        {FOLDS.map((fold, i) => {
+          const isChosen = cloth.fold === fold;
+          return (
+            <button
+              key={fold}
+              type="button"
+              aria-pressed={isChosen}
+              onClick={() => changeJob((draft) => inCloth(draft, { fold }))}
+              style={{
+                font: "inherit",
+                fontSize: 13,
+                fontStretch: "85%",
+                padding: "4px 2px 6px",
+                borderRadius: 5,
+                border: isChosen ? "2px solid var(--text)" : "1px solid var(--rule)",
+                background: "var(--field)",
+                color: "inherit",
+                cursor: "pointer",
+              }}
+            >
+              <svg width={56} height={38} aria-hidden>
+                <path d={PICTURES[fold]} fill="var(--cloth, #f3e9d7)" stroke="var(--text)" strokeWidth={1.4} />
+              </svg>
+              <div style={{ fontWeight: isChosen ? 700 : 450 }}>{WORDS[fold]}</div>
+              <div style={{ color: "var(--quiet)" }}>
+                {lengths.length === 0
+                  ? "…"
+                  : lengths[i] === null || lengths[i] === undefined
+                    ? "cannot"
+                    : formatLength(lengths[i], tape)}
+              </div>
+            </button>
+          );
+        })}
+      </div>
+      {cloth.fold === "lengthwise" ? (
+        <JobLengthField
+          label="Folded in by"
+          path={["cloth", "foldWidth"]}
+          mm={read.lies.foldWidth}
+          changed={job.cloth?.foldWidth !== undefined}
+          prepare={(draft) => inCloth(draft, {})}
+        />
+      ) : null}
+      <label style={{ display: "flex", alignItems: "center", marginTop: 6, cursor: "pointer" }}>
+        <Checkbox
+          size="small"
+          sx={{ p: 0.5 }}
+          checked={cloth.nap}
+          onChange={(event) => changeJob((draft) => inCloth(draft, { nap: event.target.checked }))}
+        />
+        one-way (nap)
+      </label>
+      <JobLengthField
+        label="Repeat along it"
+        path={["cloth", "repeat", "along"]}
+        mm={read.lies.repeat?.along ?? null}
+        changed={job.cloth?.repeat !== undefined}
+        prepare={(draft) => {
+          inCloth(draft, {});
+          if (draft.cloth) draft.cloth.repeat ??= { along: "1 cm" };
+        }}
+      />
+      <JobLengthField
+        label="Between two pieces"
+        path={["cloth", "gap"]}
+        mm={read.lies.gap}
+        changed={job.cloth?.gap !== undefined}
+        prepare={(draft) => inCloth(draft, {})}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,117 @@
+"use client";
+import { useEffect, useState } from "react";
+import type { ClothLay, LayCloth } from "@/core/cloth";
+import type { ClothInHand } from "@/core/derive/cloth";
+import type { Job } from "@/core/files";
+import type { Material } from "@/core/pattern";
+import { formatLength, formatShare, toBuy, type Mm, type Tape } from "@/core/units";
+import { PaneHeading } from "@/ui/StageLayout";
+import { Length } from "@/ui/Length";
+import { atTheLay } from "@/workers/client";
+
+interface Props {
+  readonly lay: ClothLay;
+  readonly cloth: LayCloth;
+  readonly inHand: ClothInHand;
+  readonly job: Job;
+  readonly material: Material;
+  readonly tape: Tape;
+}
+
+/** Widths that cloth is sold in. */
+const SOLD: Readonly<Record<Tape, readonly Mm[]>> = { cm: [900, 1150, 1400, 1500], in: [914.4, 1143, 1371.6, 1524] };
+const ELSEWHERE = 3;
+
+/** What a lay comes to: what is needed and bought, what is used and left, and what other widths would take. */
+export function LayFigures({ lay, cloth, inHand, job, material, tape }: Props) {
+  const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
+  const widths = [...SOLD[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
+  const key = JSON.stringify([
+    widths,
+    cloth,
+    job.moves,
+    job.style,
+    job.body.measures,
+    job.finish,
+    job.allowances,
+    material,
+  ]);
+  const [found, setFound] = useState<{ readonly key: string; readonly lengths: readonly (number | null)[] } | null>(
+    null,
+  );
+  const others = found?.key === key ? found.lengths : [];
+  useEffect(() => {
+    let wanted = true;
+    const timer = setTimeout(() => {
+      atTheLay((face) =>
+        face.elsewhere(
+          job,
+          material,
+          widths.map((width) => ({ ...cloth, width, foldWidth: null })),
+        ),
+      ).then(
+        (lengths) => wanted && setFound({ key, lengths }),
+        () => undefined,
+      );
+    }, 2500);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key]);
+  const rows: readonly (readonly [string, React.ReactNode])[] = [
+    ["Length needed", <Length key="n" mm={lay.length} tape={tape} unit />],
+    [
+      inHand.shrinks > 0 ? `To buy, with ${formatShare(inHand.shrinks)} shrink` : "To buy",
+      <Length key="b" mm={bought} tape={tape} unit />,
+    ],
+    ["Cloth used", formatShare(lay.utilisation)],
+    ["Cannot be under", <Length key="u" mm={lay.bound} tape={tape} unit />],
+    ...(inHand.length !== null
+      ? [
+          [
+            inHand.length >= lay.length ? "Left of what is in hand" : "Missing",
+            <Length key="l" mm={Math.abs(inHand.length - lay.length)} tape={tape} unit />,
+          ] as const,
+        ]
+      : []),
+    ...(inHand.price !== null
+      ? [["Price", ((bought / (tape === "in" ? 914.4 : 1000)) * inHand.price).toFixed(2)] as const]
+      : []),
+    ...widths.map(
+      (width, i) =>
+        [
+          `At ${formatLength(width, tape)} wide`,
+          others.length === 0 ? (
+            "…"
+          ) : others[i] === null || others[i] === undefined ? (
+            "cannot"
+          ) : (
+            <Length key={i} mm={others[i]} tape={tape} unit />
+          ),
+        ] as const,
+    ),
+  ];
+  return (
+    <section aria-label="Figures of the lay">
+      <PaneHeading>{`${material[0]?.toUpperCase()}${material.slice(1)}`}</PaneHeading>
+      <dl style={{ margin: 0 }}>
+        {rows.map(([label, value]) => (
+          <div
+            key={label}
+            style={{
+              display: "flex",
+              justifyContent: "space-between",
+              borderBottom: "1px solid var(--rule)",
+              padding: "6px 0",
+            }}
+          >
+            <dt style={{ fontStretch: "85%" }}>{label}</dt>
+            <dd style={{ margin: 0, fontWeight: 700 }}>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,149 @@
+"use client";
+import Button from "@mui/material/Button";
+import LinearProgress from "@mui/material/LinearProgress";
+import { useMemo, useState } from "react";
+import { clothOf } from "@/core/derive/cloth";
+import type { LayCloth } from "@/core/cloth";
+import type { Material } from "@/core/pattern";
+import { formatLength, tell } from "@/core/units";
+import { useView } from "@/store/viewStore";
+import { useOpenJob } from "@/ui/JobContext";
+import { FaultNote } from "@/ui/ProofPane";
+import { StageLayout } from "@/ui/StageLayout";
+import { ClothPane } from "./ClothPane";
+import { FitPane } from "./FitPane";
+import { HowItLies } from "./HowItLies";
+import { LayFigures } from "./LayFigures";
+import { LayTable } from "./LayTable";
+import { useLay } from "./useLay";
+
+/** Widths taken where none is said: a lining's is its own, interfacing and pocketing are sold narrow. */
+const USUAL_WIDTH: Readonly<Record<Material, number>> = {
+  shell: 1500,
+  contrast: 1500,
+  lining: 1400,
+  interfacing: 900,
+  pocketing: 1100,
+  rib: 700,
+};
+
+/** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
+export default function ClothPage() {
+  const { id, job, proof } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const [material, setMaterial] = useState<Material>("shell");
+  const inHand = clothOf(job).cloth;
+  const cloth = useMemo((): LayCloth => {
+    const { width, liningWidth, lies } = clothOf(job).cloth;
+    const own = material === "shell" ? width : material === "lining" ? (liningWidth ?? width) : null;
+    return material === "shell"
+      ? { width: own ?? USUAL_WIDTH.shell, ...lies }
+      : { width: own ?? USUAL_WIDTH[material], fold: "open", foldWidth: null, nap: false, gap: lies.gap, repeat: null };
+  }, [job, material]);
+  const laying = useLay(id, job, material, cloth);
+  const { lay, complaint } = laying;
+  const names = useMemo(
+    () =>
+      new Map(
+        (proof?.pieces ?? []).map(
+          (p) => [p.id, { name: p.name, root: p.is.root, part: p.is.component === "part" }] as const,
+        ),
+      ),
+    [proof],
+  );
+  const length = material === "shell" ? inHand.length : null;
+  const saved = lay && laying.first !== null ? laying.first - lay.length : 0;
+  return (
+    <StageLayout
+      worksheetLabel="Cloth"
+      worksheetWidth={264}
+      worksheet={
+        <>
+          <FaultNote />
+          <ClothPane material={material} materials={laying.materials} onMaterial={setMaterial} lay={lay} />
+          {material === "shell" ? <HowItLies cloth={cloth} material={material} tape={tape} /> : null}
+          <p style={{ color: "var(--quiet)", lineHeight: 1.4, margin: "12px 0" }}>
+            Pull a piece: it slides along the others. Double-click or L locks it, T turns it end for end, M lays it face
+            down; then lay the rest again around it.
+          </p>
+        </>
+      }
+      table={
+        <div style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+          <div style={{ flex: 1, minHeight: 0 }}>
+            {complaint ? (
+              <p role="alert" style={{ padding: 32, fontSize: 17, lineHeight: 1.45, maxWidth: 560 }}>
+                {tell(complaint.says, tape)}
+              </p>
+            ) : lay ? (
+              <LayTable
+                lay={lay}
+                cloth={cloth}
+                inHand={length}
+                material={material}
+                names={names}
+                tape={tape}
+                laying={laying}
+              />
+            ) : (
+              <p style={{ padding: 32, color: "var(--quiet)" }}>Laying the pieces.</p>
+            )}
+          </div>
+          <div
+            aria-live="polite"
+            style={{
+              display: "flex",
+              alignItems: "center",
+              gap: 14,
+              padding: "10px 18px",
+              borderTop: "1px solid var(--rule)",
+              background: "var(--panel)",
+              minHeight: 40,
+            }}
+          >
+            <div style={{ flex: 1 }}>
+              {laying.isLooking ? <LinearProgress aria-label="Looking for a shorter lay" /> : null}
+            </div>
+            <span>
+              {laying.isOld
+                ? "The pieces or the cloth have changed since this was laid."
+                : laying.isLooking
+                  ? saved > 1
+                    ? `keeps looking, ${formatLength(saved, tape)} saved so far`
+                    : "keeps looking"
+                  : lay
+                    ? `${laying.locked.size > 0 ? `${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
+                    : ""}
+            </span>
+            {laying.isLooking ? (
+              <Button variant="outlined" onClick={laying.stop}>
+                Stop
+              </Button>
+            ) : (
+              <>
+                {laying.locked.size > 0 ? (
+                  <Button variant="outlined" onClick={() => void laying.look(null, true)}>
+                    Lay the rest again
+                  </Button>
+                ) : null}
+                <Button variant="outlined" onClick={() => void laying.look(null, false)}>
+                  Look on
+                </Button>
+              </>
+            )}
+          </div>
+        </div>
+      }
+      readings={
+        <>
+          {lay ? (
+            <LayFigures lay={lay} cloth={cloth} inHand={inHand} job={job} material={material} tape={tape} />
+          ) : null}
+          {material === "shell" && inHand.length !== null ? (
+            <FitPane cloth={cloth} length={inHand.length} tape={tape} />
+          ) : null}
+        </>
+      }
+    />
+  );
+}

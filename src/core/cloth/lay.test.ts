@@ -1,0 +1,197 @@
+import fc from "fast-check";
+import { derive } from "../derive";
+import { layWithin, shapesOf } from "../derive/lay";
+import type { Job } from "../files";
+import { seededRandom, type Point } from "../geometry";
+import { plausibleBody } from "../testing/bodies";
+import { HAND_BODY, palazzoJob } from "../testing/jobs";
+import { randomWorksheet } from "../testing/randomMoves";
+import { said } from "../testing/said";
+import { FOLDS, layCloth, type ClothLay, type LayCloth } from ".";
+
+/** What lies on the cloth is proved here by plain polygon geometry, which shares nothing with the search. */
+
+const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
+
+const away = (p: Point, a: Point, b: Point): number => {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const t = Math.max(0, Math.min(1, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy);
+};
+const isInside = ([x, y]: Point, of: readonly Point[]): boolean =>
+  of.reduce((inside, a, i) => {
+    const b = of[(i + 1) % of.length] as Point;
+    return a[1] > y !== b[1] > y && x < a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) ? !inside : inside;
+  }, false);
+const side = (p: Point, q: Point, r: Point): number =>
+  Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
+const box = (of: readonly Point[]): readonly [number, number, number, number] => [
+  Math.min(...of.map(([x]) => x)),
+  Math.min(...of.map(([, y]) => y)),
+  Math.max(...of.map(([x]) => x)),
+  Math.max(...of.map(([, y]) => y)),
+];
+
+/** How near two outlines come; below nothing where they overlap. */
+function between(a: readonly Point[], b: readonly Point[]): number {
+  const [p, q] = [box(a), box(b)];
+  if (p[0] > q[2] + 9 || q[0] > p[2] + 9 || p[1] > q[3] + 9 || q[1] > p[3] + 9) return 9;
+  if (isInside(a[0] as Point, b) || isInside(b[0] as Point, a)) return -1;
+  let least = Infinity;
+  a.forEach((s, i) => {
+    const t = a[(i + 1) % a.length] as Point;
+    b.forEach((u, j) => {
+      const v = b[(j + 1) % b.length] as Point;
+      if (side(s, t, u) !== side(s, t, v) && side(u, v, s) !== side(u, v, t)) least = -1;
+      least = Math.min(least, away(s, u, v), away(u, s, t));
+    });
+  });
+  return least;
+}
+
+/** What is wrong with a lay. */
+function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
+  const faults: string[] = [];
+  const { placements } = lay;
+  placements.forEach((a, i) => {
+    for (const [x, y] of a.outline)
+      if (x < -1e-6 || y < -1e-6 || y > lay.drawnWidth + 1e-6 || x > lay.length + 1e-6) {
+        faults.push(`${a.piece} lies off the cloth`);
+        break;
+      }
+    for (const b of placements.slice(i + 1)) {
+      // What is cut beyond the fold, or once it is opened out, lies on what the rest has left; it is drawn beside it.
+      const gap = between(a.outline, b.outline);
+      if (gap < cloth.gap - 1e-6) faults.push(`${a.piece} and ${b.piece}: ${gap.toFixed(3)}`);
+    }
+    if (
+      a.onFold &&
+      Math.abs(Math.min(...a.outline.map(([, y]) => y)) - (lay.singles === "opened" ? lay.drawnWidth / 2 : 0)) > 0.01
+    )
+      faults.push(`${a.piece} is not on the fold`);
+    if (cloth.nap && a.turn & 1) faults.push(`${a.piece} lies end for end`);
+  });
+  return faults;
+}
+
+const job = (style: string, more: Partial<Job> = {}): Job =>
+  palazzoJob(HAND_BODY, { style: { id: style, params: {} }, ...more });
+const laid = (of: Job, cloth: LayCloth, steps = 60, seed = 1) => {
+  const made = shapesOf(of, "shell");
+  if (!made.ok) throw new Error("the job is not drawn");
+  return layWithin(made.shapes, cloth, seed, { steps, milliseconds: 60_000 });
+};
+
+describe.each(["palazzo", "jogger", "paper-bag", "front-slit", "one-piece", "cowl-top"])("%s", (style) => {
+  test.each(FOLDS.flatMap((fold) => [false, true].map((nap) => [fold, nap] as const)))(
+    "%s, nap %p: clear of each other, on the cloth, all counted, pairs mirrored",
+    (fold, nap) => {
+      const cloth = { ...CLOTH, fold, nap };
+      const result = laid(job(style), cloth);
+      if (!result.ok) {
+        expect(said(result.errors[0]?.says)).toMatch(/\.$/);
+        return;
+      }
+      const { lay } = result;
+      expect(faultsOf(lay, cloth)).toEqual([]);
+      const derived = derive(job(style));
+      if (!derived.ok) throw new Error("drawn above");
+      for (const piece of derived.pieces.filter((p) => p.material === "shell")) {
+        const own = lay.placements.filter((p) => p.piece === piece.id);
+        const cut = own.reduce((sum, p) => sum + (p.onFold ? 1 : p.layers - p.spare), 0);
+        expect([piece.id, cut]).toEqual([piece.id, piece.cut.count]);
+        // Face up and face down: as many of each, through one layer.
+        if (piece.cut.pairs && fold === "open") {
+          const down = own.filter((p) => p.turn === 1 || p.turn === 2).length;
+          expect([piece.id, 2 * down]).toEqual([piece.id, own.length]);
+        }
+      }
+      expect(lay.bound).toBeLessThanOrEqual(lay.length + 1e-6);
+      expect(lay.utilisation).toBeGreaterThan(0.25);
+    },
+  );
+});
+
+test("any garment on any cloth: clear of each other and on the cloth, or a sentence", () => {
+  let made = 0;
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => {
+      const random = seededRandom(seed);
+      const { style, moves } = randomWorksheet(seed);
+      const cloth: LayCloth = {
+        width: 900 + 900 * random(),
+        fold: FOLDS[Math.floor(random() * 3)] ?? "open",
+        foldWidth: null,
+        nap: random() < 0.3,
+        gap: 4 * random(),
+        repeat: random() < 0.3 ? { along: 60 + 400 * random(), first: 30 } : null,
+      };
+      const found = shapesOf(palazzoJob(plausibleBody(seed), { style: { id: style, params: {} }, moves }), "shell");
+      if (!found.ok) return;
+      const result = layWithin(found.shapes, cloth, seed % 97, { steps: 40, milliseconds: 60_000 });
+      if (!result.ok) expect(said(result.errors[0]?.says)).toMatch(/\.$/);
+      else {
+        made++;
+        expect(faultsOf(result.lay, cloth)).toEqual([]);
+      }
+    }),
+    { numRuns: 40, seed: 20261128 },
+  );
+  expect(made).toBeGreaterThan(15);
+});
+
+test("the same seed and steps give the same lay, and more steps never a longer one", () => {
+  const one = laid(job("palazzo"), CLOTH, 400, 5);
+  const again = laid(job("palazzo"), CLOTH, 400, 5);
+  expect(again).toEqual(one);
+  const [few, many] = [laid(job("palazzo"), CLOTH, 30, 5), one];
+  expect(many.ok && few.ok && many.lay.length <= few.lay.length).toBe(true);
+});
+
+test("marks of sides lie on the same line of a repeat, within a millimetre", () => {
+  const made = shapesOf(job("palazzo"), "shell");
+  if (!made.ok) throw new Error("drawn");
+  const cloth = { ...CLOTH, repeat: { along: 240, first: 100 } };
+  const result = layWithin(made.shapes, cloth, 1, { steps: 60, milliseconds: 60_000 });
+  if (!result.ok) throw new Error("laid");
+  let seen = 0;
+  for (const p of result.lay.placements) {
+    const shape = made.shapes.find((s) => s.piece === p.piece);
+    if (!shape || shape.mark === null) continue;
+    seen++;
+    const xs = shape.whole.map(([x]) => x);
+    const middle = (Math.min(...xs) + Math.max(...xs)) / 2;
+    const at = p.x + (p.turn & 1 ? -1 : 1) * (shape.mark - middle);
+    const over = (((at - 100) % 240) + 240) % 240;
+    expect(Math.min(over, 240 - over)).toBeLessThan(1.001);
+  }
+  expect(seen).toBeGreaterThanOrEqual(4);
+});
+
+test("a piece wider than the cloth is named, a fold that is no fold refused", () => {
+  const narrow = laid(job("palazzo"), { ...CLOTH, width: 350 });
+  expect(narrow.ok ? null : narrow.errors[0]).toMatchObject({
+    path: "cloth.width",
+    says: expect.toSay(/is .* wide, the cloth 35/i),
+  });
+  const deep = laid(job("palazzo"), { ...CLOTH, fold: "lengthwise", foldWidth: 900 });
+  expect(deep.ok ? null : deep.errors[0]).toMatchObject({
+    path: "cloth.foldWidth",
+    says: expect.toSay(/folded by 75/i),
+  });
+  const across = laid(job("palazzo"), { ...CLOTH, fold: "across", nap: true });
+  expect(across.ok ? null : across.errors[0]).toMatchObject({ says: expect.toSay(/nap is not folded across/i) });
+});
+
+test("a search yields after every step, so that it can be stopped", () => {
+  const made = shapesOf(job("one-piece"), "shell");
+  if (!made.ok) throw new Error("drawn");
+  let longest = 0;
+  let [steps, from] = [0, performance.now()];
+  for (const _ of layCloth(made.shapes, CLOTH, 1)) {
+    if (steps > 12) longest = Math.max(longest, performance.now() - from);
+    from = performance.now();
+    if (++steps > 300) break;
+  }
+  expect(longest).toBeLessThan(400);
+});

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { lengthInputSchema } from "../units";
+
+/** How cloth lies while it is cut. */
+export const FOLDS = ["open", "lengthwise", "across"] as const;
+export type Fold = (typeof FOLDS)[number];
+
+/** A print or weave that comes again: how far apart along the cloth, and the first line from the cut end. */
+const repeatSchema = z.strictObject({
+  along: lengthInputSchema,
+  first: lengthInputSchema.optional(),
+});
+
+/** The cloth of a job: what it is, how much of it there is, and how it lies while it is cut. */
+export const clothSchema = z.strictObject({
+  name: z.string().max(120).optional(),
+  /** Usable width, between the selvedges. */
+  width: lengthInputSchema.optional(),
+  /** Length in hand; left out, it is bought. */
+  length: lengthInputSchema.optional(),
+  /** Usable width of the lining, where it is another. */
+  liningWidth: lengthInputSchema.optional(),
+  /** Share by which it gives across the grain: 0.2 is a fifth. */
+  stretch: z.number().min(0).max(1).optional(),
+  fold: z.enum(FOLDS).optional().describe("How it lies: open, folded lengthwise, or across."),
+  foldWidth: lengthInputSchema.optional().describe("Folded lengthwise so far from its edge; left out, to the middle."),
+  nap: z.boolean().optional().describe("One-way: no piece is turned end for end."),
+  gap: lengthInputSchema.optional().describe("What stays between two pieces."),
+  shrink: z.number().min(0).max(0.5).optional().describe("Share of its length that it loses in the first wash."),
+  washed: z.boolean().optional().describe("Washed already: it shrinks no more."),
+  repeat: repeatSchema.optional().describe("A print or weave that comes again along it: paired pieces match on it."),
+  price: z.number().min(0).max(100_000).optional().describe("Price of a metre, or of a yard on a card in inches."),
+});
+export type Cloth = z.infer<typeof clothSchema>;

@@ -1,0 +1,203 @@
+import type { ClothLay, LayCloth } from "../cloth";
+import type { Job } from "../files";
+import { MOVES } from "../moves";
+import type { Param } from "../params";
+import { say, type Complaint, type Mm } from "../units";
+import { deriveShape } from "../derive";
+import { movesOfStyle } from "./newJob";
+import { layWithin, shapesOf, type LayFault } from "./lay";
+
+/** A number of a job's move, tried on its cloth. */
+export interface Tried {
+  readonly value: number;
+  /** Length of the shortest lay that was found; null where the garment cannot be made or laid so. */
+  readonly length: Mm | null;
+  readonly fits: boolean;
+}
+
+/** The largest number whose lay fits, with that lay as its proof. */
+export interface Fitted {
+  readonly value: number;
+  readonly length: Mm;
+  readonly lay: ClothLay;
+  readonly tries: readonly Tried[];
+  /** False where time ran out before it was narrowed down to one division of the tape. */
+  readonly isNarrowed: boolean;
+}
+
+interface Range {
+  readonly least: number;
+  readonly most: number;
+  /** The number is narrowed down to this. */
+  readonly step: number;
+  readonly asStored: (value: number) => unknown;
+}
+
+/** Steps of one search, and seeds before a number is given up. */
+const STEPS = 700;
+const SEEDS = 3;
+const A_SEARCH_MS = 4000;
+/** A lay longer than the cloth by these, after each seed, is given up. */
+const OUT_OF_REACH = [1.12, 1.06, 1] as const;
+/** Above the largest that was found, a few are tried: the length does not grow evenly with the number. */
+const ABOVE = [1, 2, 4, 8] as const;
+
+function rangeOf(param: Param): Range | null {
+  if (param.as === "length") {
+    const [least, most] = param.within ?? [0, 2000];
+    return { least, most, step: 3, asStored: (value) => `${value.toFixed(1)} mm` };
+  }
+  if (param.as === "number")
+    return {
+      least: param.least,
+      most: param.most,
+      step: param.whole ? 1 : Math.max(0.01, param.step / 5),
+      asStored: (value) => (param.whole ? Math.round(value) : Number(value.toFixed(4))),
+    };
+  return null;
+}
+
+/** The line of a job that makes a move: stated by its own id or by the move's. */
+function lineOf(job: Job, move: string): { readonly moves: NonNullable<Job["moves"]>; readonly index: number } | null {
+  const moves = job.moves ?? movesOfStyle(job.style.id, job.style.params);
+  const index = moves.findIndex((m) => m.on && (m.move === move || m.id === move));
+  return index < 0 ? null : { moves, index };
+}
+
+const fault = (path: string, says: Complaint["says"]): LayFault => ({
+  ok: false,
+  status: 422,
+  errors: [{ path, says }],
+});
+
+/**
+ * Looks for the largest number of a move whose pieces lie on the cloth in hand: every number is laid, none is guessed.
+ * Yields each as it was tried. Returns the largest found, or why none fits.
+ */
+export function* fitCloth(
+  job: Job,
+  cloth: LayCloth,
+  length: Mm,
+  asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
+): Generator<Tried, Fitted | LayFault, void> {
+  const line = lineOf(job, asked.move);
+  if (!line) return fault("move", say`There is no line “${asked.move.slice(0, 30)}” that is made.`);
+  const { moves, index } = line;
+  const entry = moves[index] as NonNullable<Job["moves"]>[number];
+  const param = MOVES[entry.move]?.params[asked.number];
+  const range = param ? rangeOf(param) : null;
+  if (!param || !range)
+    return fault(
+      "number",
+      say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${asked.number.slice(0, 30)}” to fit.`,
+    );
+  const from = performance.now();
+  const left = (): number => asked.milliseconds - (performance.now() - from);
+  const withValue = (value: number): Job => ({
+    ...job,
+    moves: moves.map((m, i) =>
+      i === index ? { ...m, params: { ...m.params, [asked.number]: range.asStored(value) } } : m,
+    ),
+  });
+  const tries: Tried[] = [];
+  let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
+  let refusal: LayFault | null = null;
+  /** A number laid: by its bound at once, by searches with other seeds before it is given up. */
+  const tryAt = (value: number, seeds = SEEDS): Tried => {
+    const made = shapesOf(withValue(value), "shell");
+    const gone = made.ok && isMade(withValue(value), index) ? made : null;
+    if (!gone) {
+      if (!made.ok) refusal ??= made;
+      return { value, length: null, fits: false };
+    }
+    let least: Mm | null = null;
+    for (let k = 0; k < seeds && left() > 0; k++) {
+      const laid = layWithin(gone.shapes, cloth, asked.seed + k, {
+        steps: STEPS * (k + 1),
+        milliseconds: Math.min(A_SEARCH_MS, Math.max(50, left())),
+        until: length,
+      });
+      if (!laid.ok) {
+        refusal ??= laid;
+        return { value, length: null, fits: false };
+      }
+      least = Math.min(least ?? Infinity, laid.lay.length);
+      if (laid.lay.length <= length + 1e-6) {
+        if (!proof || value > proof.value) proof = { value, lay: laid.lay };
+        return { value, length: laid.lay.length, fits: true };
+      }
+      // No search beats the bound, and none makes up for much.
+      if (laid.lay.bound > length || laid.lay.length > length * (OUT_OF_REACH[k] ?? 1)) break;
+    }
+    return { value, length: least, fits: false };
+  };
+  const present = presentOf(job, index, asked.number) ?? range.least;
+  const start = Math.min(range.most, Math.max(range.least, present));
+  let [low, high]: [number, number | null] = [NaN, null];
+  function* look(value: number, seeds?: number): Generator<Tried, boolean, void> {
+    const tried = tryAt(value, seeds);
+    tries.push(tried);
+    yield tried;
+    return tried.fits;
+  }
+  if (yield* look(start)) low = start;
+  else {
+    high = start;
+    // Down by halves until one fits.
+    for (let by = Math.max(range.step * 8, (start - range.least) / 2); high > range.least && left() > 0; by *= 2) {
+      const value = Math.max(range.least, high - by);
+      if (yield* look(value)) {
+        low = value;
+        break;
+      }
+      high = value;
+      if (value === range.least) break;
+    }
+  }
+  if (Number.isNaN(low)) {
+    return (
+      refusal ??
+      fault(
+        "cloth.length",
+        say`None fits: at ${range.least}, the least, the pieces take ${tries.at(-1)?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
+      )
+    );
+  }
+  // Up by growing steps until one does not.
+  for (let by = Math.max(range.step * 8, (range.most - low) / 16); high === null && left() > 0; by *= 2) {
+    const value = Math.min(range.most, low + by);
+    if (yield* look(value)) low = value;
+    else high = value;
+    if (value === range.most) break;
+  }
+  while (high !== null && high - low > range.step && left() > 0) {
+    const value = (low + high) / 2;
+    if (yield* look(value)) low = value;
+    else high = value;
+  }
+  const isNarrowed = high === null || high - low <= range.step;
+  for (const k of ABOVE) {
+    if (left() <= 0 || high === null) break;
+    const value = low + k * range.step * 2;
+    if (value > range.most) break;
+    if (yield* look(value, 1)) low = value;
+  }
+  const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
+  if (!found) return fault("cloth.length", say`No lay was found in the time there was.`);
+  return { value: found.value, length: found.lay.length, lay: found.lay, tries, isNarrowed };
+}
+
+/** The line is made, not passed over. */
+function isMade(job: Job, index: number): boolean {
+  const shape = deriveShape(job);
+  return shape.ok && shape.worksheet.some((l) => l.index === index && l.passed === null);
+}
+
+/** The number as it is drawn now. */
+function presentOf(job: Job, index: number, name: string): number | null {
+  const shape = deriveShape(job);
+  if (!shape.ok) return null;
+  const line = shape.worksheet.find((l) => l.index === index);
+  const own = shape.moves[index]?.params[name];
+  return line?.numbers[name]?.mm ?? (typeof own === "number" ? own : null);
+}

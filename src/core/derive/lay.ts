@@ -1,0 +1,67 @@
+import { cutShapes, layCloth, type ClothLay, type CutShape, type LayCloth, type LayFound } from "../cloth";
+import type { Job } from "../files";
+import type { Material } from "../pattern";
+import { Refusal, type Complaint, type Mm } from "../units";
+import { derive } from "../derive";
+
+/** Why a job cannot be laid. */
+export interface LayFault {
+  readonly ok: false;
+  readonly status: 400 | 422;
+  readonly errors: readonly Complaint[];
+}
+
+/** What is cut of a job from one material. */
+export function shapesOf(
+  job: Job,
+  material: Material,
+): { readonly ok: true; readonly shapes: readonly CutShape[] } | LayFault {
+  const derived = derive(job);
+  if (!derived.ok) return derived;
+  // Stripes run on across the sides, and failing those across the inseams.
+  const matching = (["side", "inseam"] as const).flatMap((kind) =>
+    derived.seams.filter((s) => s.kind === kind).map((s) => s.id),
+  );
+  return { ok: true, shapes: cutShapes(derived.pieces, material, matching) };
+}
+
+/** When a search is ended: after so many steps, or so much time, whichever comes first. */
+export interface LayLimits {
+  readonly steps: number;
+  readonly milliseconds: number;
+  /** Ended as soon as a lay is no longer than this. */
+  readonly until?: Mm;
+  readonly now?: () => number;
+}
+
+export interface LayResult {
+  readonly ok: true;
+  readonly lay: ClothLay;
+  /** Steps until the lay was found, and in all. */
+  readonly foundAt: number;
+  readonly steps: number;
+}
+
+/** Lays shapes on cloth within limits; the fault of a cloth that a piece does not fit on. */
+export function layWithin(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  { steps: most, milliseconds, until = 0, now = () => performance.now() }: LayLimits,
+): LayResult | LayFault {
+  const from = now();
+  let best: LayFound | null = null;
+  let steps = 0;
+  try {
+    for (const found of layCloth(shapes, cloth, seed)) {
+      steps++;
+      if (found) best = found;
+      if (best && (steps >= most || best.lay.length <= until || now() - from > milliseconds)) break;
+    }
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, status: 422, errors: [error.complaint] };
+    throw error;
+  }
+  if (!best) throw new RangeError("a lay yields at least one");
+  return { ok: true, lay: best.lay, foundAt: best.steps, steps };
+}

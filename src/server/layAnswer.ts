@@ -1,0 +1,147 @@
+import { z } from "zod";
+import { clothSchema, type ClothLay } from "@/core/cloth";
+import { readCloth } from "@/core/derive/cloth";
+import { fitCloth } from "@/core/derive/fitCloth";
+import { layWithin, shapesOf } from "@/core/derive/lay";
+import { readJob, type Job } from "@/core/files";
+import { complaintsOfSchema, tapeOf } from "@/core/units";
+import { complaints, json, refused, type Answer } from "./reply";
+
+/** A search is ended after so long, whatever is asked: no thread works for longer than the pool allows. */
+const MOST_SECONDS = 15;
+const USUAL_SECONDS = 2;
+const MOST_STEPS = 2_000_000;
+
+const MATERIALS = ["shell", "contrast", "lining", "interfacing", "pocketing", "rib"] as const;
+
+const searched = {
+  job: z.unknown(),
+  cloth: clothSchema.default({}),
+  seconds: z.number().min(0).max(600).default(USUAL_SECONDS),
+  seed: z
+    .int()
+    .min(0)
+    .max(2 ** 31)
+    .default(1),
+};
+const laySchema = z.strictObject({
+  ...searched,
+  steps: z.int().min(1).max(MOST_STEPS).optional(),
+  material: z.enum(MATERIALS).default("shell"),
+});
+const fitSchema = z.strictObject({ ...searched, move: z.string().max(40), number: z.string().max(40) });
+
+type Read<T> =
+  { readonly ok: true; readonly asked: T; readonly job: Job } | { readonly ok: false; readonly answer: Answer };
+
+/** The request and its job; the cloth of the request is laid over the job's own, bare numbers of it millimetres. */
+function readAsked<T extends z.ZodType<{ readonly job: unknown }>>(schema: T, value: unknown): Read<z.infer<T>> {
+  const parsed = schema.safeParse(value);
+  if (!parsed.success) return { ok: false, answer: complaints(400, complaintsOfSchema(parsed.error, []), "cm") };
+  const read = readJob(parsed.data.job);
+  if (read.kind !== "job")
+    return {
+      ok: false,
+      answer: complaints(
+        400,
+        read.errors.map((e) => ({ ...e, path: `job.${e.path}` })),
+        "cm",
+      ),
+    };
+  return { ok: true, asked: parsed.data, job: read.job };
+}
+
+/** The cloth that was asked for, in millimetres. */
+function clothAsked(job: Job, asked: z.infer<typeof clothSchema>) {
+  const own = readCloth(job.cloth, job.body.unit);
+  const read = readCloth(asked, "mm");
+  const { cloth } = read;
+  return {
+    errors: [...own.errors, ...read.errors],
+    width: cloth.width ?? own.cloth.width,
+    length: cloth.length ?? own.cloth.length,
+    shrinks: asked.shrink === undefined ? own.cloth.shrinks : cloth.shrinks,
+    lies: {
+      fold: asked.fold ?? own.cloth.lies.fold,
+      foldWidth: cloth.lies.foldWidth ?? own.cloth.lies.foldWidth,
+      nap: asked.nap ?? own.cloth.lies.nap,
+      gap: asked.gap === undefined ? own.cloth.lies.gap : cloth.lies.gap,
+      repeat: cloth.lies.repeat ?? own.cloth.lies.repeat,
+    },
+  };
+}
+
+const noWidth = refused(400, "cloth.width", "Say how wide the cloth is, in millimetres.");
+
+/** A lay as it is sent: places, and each outline as it lies. */
+const layReply = (lay: ClothLay) => ({
+  length: lay.length,
+  foldedLength: lay.foldedLength,
+  drawnWidth: lay.drawnWidth,
+  utilisation: lay.utilisation,
+  bound: lay.bound,
+  singles: lay.singles,
+  placements: lay.placements.map(({ turn, ...placement }) => ({
+    ...placement,
+    // Mirrored once, it lies face down; mirrored along the cloth or both ways, it points the other way.
+    angle: turn & 1 ? 180 : 0,
+    flipped: turn === 1 || turn === 2,
+  })),
+});
+
+/** Lays a job's pieces on cloth. */
+export function layAnswer(value: unknown): Answer {
+  const read = readAsked(laySchema, value);
+  if (!read.ok) return read.answer;
+  const { asked, job } = read;
+  const tape = tapeOf(job.body.unit);
+  const cloth = clothAsked(job, asked.cloth);
+  if (cloth.errors.length > 0) return complaints(400, cloth.errors, tape);
+  if (cloth.width === null) return noWidth;
+  const from = performance.now();
+  const made = shapesOf(job, asked.material);
+  if (!made.ok) return complaints(made.status, made.errors, tape);
+  const laid = layWithin(made.shapes, { width: cloth.width, ...cloth.lies }, asked.seed, {
+    steps: asked.steps ?? MOST_STEPS,
+    milliseconds: 1000 * Math.min(MOST_SECONDS, asked.steps === undefined ? asked.seconds : MOST_SECONDS),
+  });
+  if (!laid.ok) return complaints(laid.status, laid.errors, tape);
+  return json(200, {
+    ok: true,
+    ...layReply(laid.lay),
+    width: cloth.width,
+    fold: cloth.lies.fold,
+    fits: cloth.length === null ? null : laid.lay.length <= cloth.length,
+    toBuy: laid.lay.length / (1 - cloth.shrinks),
+    seed: asked.seed,
+    steps: laid.steps,
+    foundAt: laid.foundAt,
+    ms: performance.now() - from,
+  });
+}
+
+/** The largest number of a move whose lay fits on the cloth. */
+export function fitAnswer(value: unknown): Answer {
+  const read = readAsked(fitSchema, value);
+  if (!read.ok) return read.answer;
+  const { asked, job } = read;
+  const tape = tapeOf(job.body.unit);
+  const cloth = clothAsked(job, asked.cloth);
+  if (cloth.errors.length > 0) return complaints(400, cloth.errors, tape);
+  if (cloth.width === null) return noWidth;
+  if (cloth.length === null) return refused(400, "cloth.length", "Say how long the cloth is, in millimetres.");
+  const search = fitCloth(job, { width: cloth.width, ...cloth.lies }, cloth.length, {
+    move: asked.move,
+    number: asked.number,
+    seed: asked.seed,
+    milliseconds: 1000 * Math.min(MOST_SECONDS, Math.max(1, asked.seconds)),
+  });
+  for (;;) {
+    const next = search.next();
+    if (!next.done) continue;
+    const fitted = next.value;
+    if ("ok" in fitted) return complaints(fitted.status, fitted.errors, tape);
+    const { lay, ...rest } = fitted;
+    return json(200, { ok: true, ...rest, lay: layReply(lay), seed: asked.seed });
+  }
+}

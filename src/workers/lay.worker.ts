@@ -1,0 +1,151 @@
+import { expose } from "comlink";
+import { HandLay, layCloth, materialsOf, type ClothLay, type CutShape, type Laid, type LayCloth } from "@/core/cloth";
+import { derive } from "@/core/derive";
+import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
+import { layWithin, shapesOf, type LayFault } from "@/core/derive/lay";
+import type { Job } from "@/core/files";
+import type { Material } from "@/core/pattern";
+import { Refusal, type Complaint } from "@/core/units";
+
+/** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
+const SLICE_MS = 40;
+/** What a quick look at another fold or width may take. */
+const QUICK = { steps: 400, milliseconds: 900 } as const;
+
+const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+
+/** How far a search has come. */
+export interface Looked {
+  readonly lay: ClothLay | null;
+  readonly steps: number;
+}
+
+const signatureOf = (shapes: readonly CutShape[], cloth: LayCloth): string => {
+  let hash = 5381;
+  const add = (text: string): void => {
+    for (let i = 0; i < text.length; i++) hash = (Math.imul(hash, 33) ^ text.charCodeAt(i)) >>> 0;
+  };
+  add(JSON.stringify(cloth));
+  for (const { piece, outline, plain, mirrored } of shapes)
+    add(`${piece}:${plain}:${mirrored}:${outline.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(" ")}`);
+  return hash.toString(36);
+};
+
+let running = 0;
+let known: { readonly job: Job; readonly material: Material; readonly shapes: readonly CutShape[] } | null = null;
+let hand: HandLay | null = null;
+
+function shapes(job: Job, material: Material): readonly CutShape[] | LayFault {
+  if (known && known.material === material && JSON.stringify(known.job) === JSON.stringify(job)) return known.shapes;
+  const made = shapesOf(job, material);
+  if (!made.ok) return made;
+  known = { job, material, shapes: made.shapes };
+  return made.shapes;
+}
+
+const isFault = (found: readonly CutShape[] | LayFault): found is LayFault => "ok" in found;
+
+const face = {
+  /** The materials of a job, and what stands for its pieces on this cloth: another sign says that a kept lay is old. */
+  sign(
+    job: Job,
+    material: Material,
+    cloth: LayCloth,
+  ): { readonly materials: readonly Material[]; readonly sign: string } {
+    const derived = derive(job);
+    const found = shapes(job, material);
+    return {
+      materials: derived.ok ? materialsOf(derived.pieces) : [],
+      sign: isFault(found) ? "" : signatureOf(found, cloth),
+    };
+  },
+
+  /**
+   * Looks for lays until it is stopped or has nothing left to try; each better one is told, and now and then how many
+   * steps were made. The answer is why it cannot be laid, or null.
+   */
+  async look(
+    job: Job,
+    material: Material,
+    cloth: LayCloth,
+    seed: number,
+    locked: readonly (readonly [number, Laid])[],
+    tell: (looked: Looked) => void,
+  ): Promise<readonly Complaint[] | null> {
+    const own = ++running;
+    const found = shapes(job, material);
+    if (isFault(found)) return found.errors;
+    try {
+      let [steps, from] = [0, performance.now()];
+      for (const step of layCloth(found, cloth, seed, new Map(locked))) {
+        steps++;
+        if (step) tell({ lay: step.lay, steps });
+        if (performance.now() - from < SLICE_MS) continue;
+        tell({ lay: null, steps });
+        await pause();
+        if (running !== own) return null;
+        from = performance.now();
+      }
+      return null;
+    } catch (error) {
+      if (error instanceof Refusal) return [error.complaint];
+      throw error;
+    }
+  },
+
+  /** Ends the search that is under way. */
+  stop(): void {
+    running++;
+  },
+
+  /** The length it takes on other cloths; null where it cannot be laid so. */
+  async elsewhere(job: Job, material: Material, cloths: readonly LayCloth[]): Promise<readonly (number | null)[]> {
+    const found = shapes(job, material);
+    if (isFault(found)) return cloths.map(() => null);
+    const lengths: (number | null)[] = [];
+    for (const cloth of cloths) {
+      const laid = layWithin(found, cloth, 1, QUICK);
+      lengths.push(laid.ok ? laid.lay.length : null);
+      await pause();
+    }
+    return lengths;
+  },
+
+  /** Takes a lay into the hand. */
+  take(job: Job, material: Material, cloth: LayCloth, laid: readonly Laid[]): boolean {
+    const found = shapes(job, material);
+    if (isFault(found)) return false;
+    hand = new HandLay(found, cloth, laid);
+    return true;
+  },
+
+  /** Moves a piece of the lay in the hand, and tells the lay that comes of it. */
+  move(piece: number, to: Laid): ClothLay | null {
+    if (!hand) return null;
+    hand.move(piece, to);
+    return hand.lay();
+  },
+
+  /** The largest number that lies on the cloth; each number is told as it was tried. */
+  async fit(
+    job: Job,
+    cloth: LayCloth,
+    length: number,
+    asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
+    tell: (tried: Tried) => void,
+  ): Promise<Fitted | LayFault | null> {
+    const own = ++running;
+    const search = fitCloth(job, cloth, length, asked);
+    for (;;) {
+      const next = search.next();
+      if (next.done) return next.value;
+      tell(next.value);
+      await pause();
+      if (running !== own) return null;
+    }
+  },
+};
+
+export type LayWorker = typeof face;
+
+expose(face);
