@@ -7,11 +7,14 @@ import { PAPERS, type Paper } from "@/core/files/pdf";
 import { tapeOf } from "@/core/units";
 import { complaints, json, refused, type Answer } from "./reply";
 import { fitAnswer, layAnswer } from "./layAnswer";
+import { cardsAnswer, makingAnswer } from "./makingAnswer";
 
 /** What is asked of the program without its pages: a job to derive, or a file to make of one. */
 export type Question =
   | { readonly kind: "derive"; readonly body: string }
   | { readonly kind: "export"; readonly body: string; readonly format: string; readonly paper: string }
+  | { readonly kind: "cards"; readonly body: string; readonly on: string }
+  | { readonly kind: "making"; readonly body: string }
   | { readonly kind: "lay"; readonly body: string }
   | { readonly kind: "fit-cloth"; readonly body: string };
 
@@ -32,6 +35,8 @@ export async function answer(question: Question): Promise<Answer> {
   } catch {
     return refused(400, "", "The request is not JSON.");
   }
+  if (question.kind === "cards") return cardsAnswer(value, question.on);
+  if (question.kind === "making") return makingAnswer(value);
   if (question.kind === "lay") return layAnswer(value);
   if (question.kind === "fit-cloth") return fitAnswer(value);
   const read = readJob(value);

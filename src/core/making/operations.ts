@@ -1,0 +1,241 @@
+import type { Derived } from "../derive";
+import { FINISHES } from "../finish";
+import type { Panel } from "../pattern";
+import type { Piece, Seam } from "../pieces";
+import { ratio, say, type Mm, type Sentence } from "../units";
+
+/** What is done: one act of making. */
+export type Doing =
+  | "fuse"
+  | "dart"
+  | "pleat"
+  | "pocket"
+  | "opening"
+  | "seam"
+  | "set-in"
+  | "zip"
+  | "waist"
+  | "facing"
+  | "elastic"
+  | "hem"
+  | "buttonholes"
+  | "press"
+  | "try-on";
+
+/** One operation: what it joins or does, with which allowance, and how long it takes, by guess. */
+export interface Operation {
+  readonly id: string;
+  readonly doing: Doing;
+  readonly says: Sentence;
+  /** Pieces it works on, by id. */
+  readonly pieces: readonly string[];
+  /** Seam it sews; null where it sews none. */
+  readonly seam: string | null;
+  readonly edges: readonly string[];
+  /** Cut beyond the seam line. */
+  readonly allowance: Mm | null;
+  readonly minutes: number;
+  readonly caution: Sentence | null;
+  /** Where it stands among what may be done in any order: smaller comes first. */
+  readonly rank: number;
+}
+
+/** Minutes a metre of stitching takes, and what every seam takes besides: a guess, until a maker's own are known. */
+const PER_METRE: Readonly<Record<Seam["how"], number>> = { equal: 4, eased: 6, gathered: 12, pleated: 14 };
+const EACH_SEAM = 2;
+
+const IRON: Sentence = say`The iron is hot: let no hand lie where it goes.`;
+const NEEDLE: Sentence = say`Keep fingers clear of the needle; take pins out before they reach it.`;
+const BLADE: Sentence = say`Cut away from the hand.`;
+
+const rounded = (minutes: number): number => Math.max(1, Math.round(minutes));
+
+/** The room of the finish that made a seam; null where a move or the draft did. */
+const roomOf = (by: string | null): string | null =>
+  by === null ? null : (Object.entries(FINISHES).find(([, kinds]) => kinds.some((k) => k.kind === by))?.[0] ?? null);
+
+/** What sewing a seam is, by what made it and where it runs. */
+function doingOf(seam: Seam, panel: (id: string) => Panel | undefined): Doing {
+  const room = roomOf(seam.by);
+  const ofParts = [...seam.walkA, ...seam.walkB].map((ref) => panel(ref.panel)?.is.part);
+  if (room === "pocket") return "pocket";
+  if (room === "fastening") return "opening";
+  if (room === "waist") return "waist";
+  if (room === "hem") return "hem";
+  if (ofParts.includes("facing")) return "facing";
+  if (ofParts.some((part) => part === "sleeve" || part === "side-panel" || part === "godet" || part === "flounce"))
+    return "set-in";
+  return seam.kind === "waist" ? "waist" : "seam";
+}
+
+/** Ranks of the main seams; a school of closing lays its own over these. */
+export const RANKS: Readonly<Record<Doing, number>> = {
+  fuse: 0,
+  dart: 10,
+  pleat: 12,
+  pocket: 20,
+  opening: 24,
+  seam: 40,
+  "set-in": 44,
+  facing: 52,
+  waist: 60,
+  zip: 66,
+  elastic: 70,
+  buttonholes: 74,
+  hem: 80,
+  press: 90,
+  "try-on": 95,
+};
+
+/** Cut beyond the first edge of a seam. */
+function allowanceOf(seam: Seam, pieces: readonly Piece[]): Mm | null {
+  const [first] = seam.walkA;
+  const piece = pieces.find((p) => p.panel.id === first?.panel);
+  return piece?.edges.find((e) => e.edge === first?.edge)?.allowance ?? null;
+}
+
+const HOW: Readonly<Record<Seam["how"], string>> = {
+  equal: "",
+  eased: ", easing the longer side in",
+  gathered: ", gathering the longer side",
+  pleated: ", pleating the longer side",
+};
+
+/** Everything that is sewn, pressed and set in to make a garment, in no order yet. */
+export function operationsOf(derived: Derived): readonly Operation[] {
+  const { seams, pieces, notions, sewn, finish, zip } = derived;
+  const panel = (id: string): Panel | undefined => sewn.find((p) => p.id === id);
+  const pieceOf = (id: string): Piece | undefined => pieces.find((p) => p.panel.id === id);
+  const piecesOf = (seam: Seam): readonly string[] => [
+    ...new Set([...seam.walkA, ...seam.walkB].flatMap((ref) => pieceOf(ref.panel)?.id ?? [])),
+  ];
+  const fused = pieces.filter(
+    (p) => p.material === "interfacing" || p.alsoCut.some((a) => a.material === "interfacing"),
+  );
+  const operations: Operation[] = fused.map((piece) => ({
+    id: `fuse-${piece.id}`,
+    doing: "fuse",
+    says: say`Fuse the interfacing to the ${piece.name.toLowerCase()}.`,
+    pieces: [piece.id],
+    seam: null,
+    edges: [],
+    allowance: null,
+    minutes: 4,
+    caution: IRON,
+    rank: RANKS.fuse,
+  }));
+  for (const piece of pieces) {
+    const count = (kind: string): number => piece.panel.lines.filter((l) => l.kind === kind).length;
+    const [darts, pleats] = [count("dart"), count("pleat")];
+    const each = piece.cut.count;
+    if (darts > 0 && piece.is.component !== "part")
+      operations.push({
+        id: `darts-${piece.id}`,
+        doing: "dart",
+        says: say`Sew the darts of the ${piece.name.toLowerCase()}, from the edge to the tip; press them over a curve.`,
+        pieces: [piece.id],
+        seam: null,
+        edges: [],
+        allowance: null,
+        minutes: rounded(3 * darts * each),
+        caution: NEEDLE,
+        rank: RANKS.dart,
+      });
+    if (pleats > 0)
+      operations.push({
+        id: `pleats-${piece.id}`,
+        doing: "pleat",
+        says: say`Fold the pleats of the ${piece.name.toLowerCase()} and stitch them across at the seam line.`,
+        pieces: [piece.id],
+        seam: null,
+        edges: [],
+        allowance: null,
+        minutes: rounded(3 * each),
+        caution: null,
+        rank: RANKS.pleat,
+      });
+  }
+  for (const seam of seams) {
+    if (seam.twin) continue;
+    const doing = doingOf(seam, panel);
+    const times = seam.leg === "both" && seam.kind !== "centre" ? 2 : 1;
+    const metres = (times * seam.lengthA) / 1000;
+    operations.push({
+      id: seam.id,
+      doing,
+      says: say`Sew: ${seam.label}${times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
+      pieces: piecesOf(seam),
+      seam: seam.id,
+      edges: [...seam.a, ...seam.b],
+      allowance: allowanceOf(seam, pieces),
+      minutes: rounded(times * EACH_SEAM + metres * PER_METRE[seam.how]),
+      caution: NEEDLE,
+      rank: RANKS[doing],
+    });
+  }
+  if (zip)
+    operations.push({
+      id: "zip",
+      doing: "zip",
+      says: say`Set the zip in${zip.above > 0 ? ", from the neck through the waist seam," : ""} ${zip.length.mm + zip.above} long; the seam below it is closed first.`,
+      pieces: [],
+      seam: null,
+      edges: [],
+      allowance: derived.allowances.widths.zip,
+      minutes: 25,
+      caution: NEEDLE,
+      rank: RANKS.zip,
+    });
+  for (const notion of notions.filter((n) => /^(elastic|drawstring|cord)/.test(n.id)))
+    operations.push({
+      id: `draw-${notion.id}`,
+      doing: "elastic",
+      says: say`Draw in: ${notion.label}. Quarter it and its channel, and do not catch it in the first row.`,
+      pieces: [],
+      seam: null,
+      edges: [],
+      allowance: null,
+      minutes: 12,
+      caution: notion.caution ?? null,
+      rank: RANKS.elastic,
+    });
+  if (sewn.some((p) => p.worn?.buttons))
+    operations.push({
+      id: "buttonholes",
+      doing: "buttonholes",
+      says: say`Work the buttonholes and sew the buttons on.`,
+      pieces: [],
+      seam: null,
+      edges: [],
+      allowance: null,
+      minutes: 40,
+      caution: BLADE,
+      rank: RANKS.buttonholes,
+    });
+  if (finish.hem && derived.hemDepth)
+    operations.push({
+      id: "hem",
+      doing: "hem",
+      says: say`Turn the hems up by ${derived.hemDepth.mm} and sew them.`,
+      pieces: [],
+      seam: null,
+      edges: [],
+      allowance: derived.hemDepth.mm,
+      minutes: rounded(6 + (2 * derived.readings.hemGirth * 6) / 1000),
+      caution: IRON,
+      rank: RANKS.hem,
+    });
+  operations.push({
+    id: "press",
+    doing: "press",
+    says: say`Press the whole; trim threads.`,
+    pieces: [],
+    seam: null,
+    edges: [],
+    allowance: null,
+    minutes: 15,
+    caution: IRON,
+    rank: RANKS.press,
+  });
+  return operations;
+}
