@@ -5,13 +5,11 @@ import { layWithin, shapesOf } from "@/core/derive/lay";
 import {
   CARD_KINDS,
   cardsOf,
-  CLOSINGS,
   cuttingList,
-  HEMS,
   makingOrder,
+  schoolsSchema,
   shoppingList,
   USUAL_SCHOOLS,
-  ZIPS,
   type CardKind,
 } from "@/core/making";
 import { readJob } from "@/core/files";
@@ -41,13 +39,8 @@ export function cardsAnswer(value: unknown, on: string): Answer {
   });
 }
 
-const schoolsSchema = z.strictObject({
-  closing: z.enum(CLOSINGS).default(USUAL_SCHOOLS.closing),
-  zip: z.enum(ZIPS).default(USUAL_SCHOOLS.zip),
-  hem: z.enum(HEMS).default(USUAL_SCHOOLS.hem),
-});
 /** A job alone, or a job with the schools of making. */
-const wrappedSchema = z.strictObject({ job: z.unknown(), schools: schoolsSchema.default(USUAL_SCHOOLS) });
+const wrappedSchema = z.strictObject({ job: z.unknown(), schools: schoolsSchema.partial().default({}) });
 
 const isWrapped = (value: unknown): boolean => typeof value === "object" && value !== null && "job" in value;
 
@@ -68,7 +61,7 @@ export function makingAnswer(value: unknown): Answer {
   const { width, lies } = clothOf(job).cloth;
   const made = shapesOf(job, "shell");
   const laid = made.ok ? layWithin(made.shapes, { width: width ?? USUAL_WIDTH, ...lies }, 1, QUICK) : null;
-  const { schools } = asked.data;
+  const schools = { ...USUAL_SCHOOLS, ...job.making, ...asked.data.schools };
   return json(200, {
     ok: true,
     cutting: cuttingList(derived),

@@ -2,7 +2,7 @@ import { openDB, type IDBPDatabase } from "idb";
 import { create } from "zustand";
 
 /** What is kept, each on a shelf of its own: what does not belong to a job's undo lies beside the job. */
-export const SHELVES = ["jobs", "cards", "styles", "bin", "diary", "photos", "cloths", "lays"] as const;
+export const SHELVES = ["jobs", "cards", "styles", "bin", "diary", "photos", "cloths", "lays", "making"] as const;
 export type ShelfName = (typeof SHELVES)[number];
 
 /** What lies on a shelf, by its id. What is in it is only known once it was read. */
@@ -32,7 +32,7 @@ export const useStoreState = create<StoreState>()(() => ({ kept: true, notice: n
 
 const DATABASE = "eland";
 /** Each version only adds shelves. */
-const DATABASE_VERSION = 4;
+const DATABASE_VERSION = 5;
 /** A browser that has not opened its store by now will not. */
 const OPENS_WITHIN_MS = 4_000;
 

@@ -5,6 +5,7 @@ export const STAGES = [
   { n: 3, id: "restyle", label: "Restyle" },
   { n: 4, id: "pieces", label: "Pieces" },
   { n: 5, id: "cloth", label: "Cloth" },
+  { n: 6, id: "make", label: "Make" },
 ] as const;
 
 export type StageId = (typeof STAGES)[number]["id"];

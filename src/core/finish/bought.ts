@@ -61,6 +61,7 @@ function hemElastic(panels: readonly Panel[], { measures }: Finishing): readonly
   return [
     {
       id: "elastic-hem",
+      drawnIn: true,
       label: say`Elastic, hems, ${Math.max(4, channel - 3)} wide`,
       count: 2,
       length: quantity(

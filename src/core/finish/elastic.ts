@@ -51,6 +51,7 @@ export function elasticNotions(waist: Channel, channel: Mm, { measures, hip }: F
       ? [
           {
             id: "elastic-waist",
+            drawnIn: true as const,
             label: say`Elastic, waist, ${width} wide`,
             count: 1,
             length: quantity(
@@ -66,6 +67,7 @@ export function elasticNotions(waist: Channel, channel: Mm, { measures, hip }: F
       ? [
           {
             id: "cord",
+            drawnIn: true as const,
             label: say`Cord`,
             count: 1,
             length: quantity(hip + 250, say`hip ${hip} + ${250} to tie`),

@@ -23,6 +23,8 @@ export interface Notion {
   readonly note?: Sentence;
   /** The usual one-line caution where it can hurt. */
   readonly caution?: Sentence;
+  /** It is drawn into a channel once that is sewn. */
+  readonly drawnIn?: true;
 }
 
 /** A matching mark that a finish asks for: a place on an edge, by arc length from its start. */

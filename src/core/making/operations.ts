@@ -186,7 +186,7 @@ export function operationsOf(derived: Derived): readonly Operation[] {
       caution: NEEDLE,
       rank: RANKS.zip,
     });
-  for (const notion of notions.filter((n) => /^(elastic|drawstring|cord)/.test(n.id)))
+  for (const notion of notions.filter((n) => n.drawnIn))
     operations.push({
       id: `draw-${notion.id}`,
       doing: "elastic",

@@ -1,20 +1,7 @@
 import type { Derived } from "../derive";
 import type { Seam } from "../pieces";
 import { operationsOf, type Operation } from "./operations";
-
-/** How the legs are closed, by the schools of the trade. */
-export const CLOSINGS = ["crotch-first", "legs-first", "sides-first"] as const;
-/** When the zip is set in, and the hem sewn. */
-export const ZIPS = ["before-sides", "after-band", "last"] as const;
-export const HEMS = ["first", "before-band", "last"] as const;
-
-export interface Schools {
-  readonly closing: (typeof CLOSINGS)[number];
-  readonly zip: (typeof ZIPS)[number];
-  readonly hem: (typeof HEMS)[number];
-}
-
-export const USUAL_SCHOOLS: Schools = { closing: "crotch-first", zip: "after-band", hem: "last" };
+import { USUAL_SCHOOLS, type Schools } from "./schools";
 
 /** Each school's order of the main seams of the legs. */
 const CLOSES: Readonly<
@@ -50,7 +37,8 @@ function constraintsOf(
   const { seams, sewn } = derived;
   const byId = new Map(seams.map((s) => [s.id, s]));
   const component = (id: string): string | undefined => sewn.find((p) => p.id === id)?.is.component;
-  const isOn = (seam: Seam, what: string): boolean => panelsOf(seam).every((id) => component(id) === what);
+  // A pocket may take its part of a side: the seam is still the legs'.
+  const isOn = (seam: Seam, what: string): boolean => panelsOf(seam).some((id) => component(id) === what);
   const doing = (...what: readonly Operation["doing"][]): readonly Operation[] =>
     operations.filter((o) => what.includes(o.doing));
   const closing = operations.flatMap((o) => {

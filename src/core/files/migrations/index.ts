@@ -1,6 +1,6 @@
 import { schoolIsStated } from "./002-school-is-stated";
 import { editionIsStated } from "./003-edition-is-stated";
-import { clothSaysHowItLies } from "./004-cloth-says-how-it-lies";
+import { clothAndMaking } from "./004-cloth-and-making";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -12,7 +12,7 @@ export interface Migration {
 }
 
 /** Every migration, in order; the form of today is that of the last. */
-export const MIGRATIONS: readonly Migration[] = [schoolIsStated, editionIsStated, clothSaysHowItLies];
+export const MIGRATIONS: readonly Migration[] = [schoolIsStated, editionIsStated, clothAndMaking];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;

@@ -47,3 +47,27 @@ test("a block that is no block is handed on, to be refused by its place", () => 
   });
   expect(read.kind !== "job" && read.errors.map((e) => e.path)).toContain("block");
 });
+
+test("a job of the third form opens as it was, and may then say how its cloth lies and how it is made", () => {
+  const job = {
+    format: "eland-job",
+    version: 3,
+    name: "Of its time",
+    edition: 3,
+    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+    block: { school: "traced", rules: {} },
+    style: { id: "flare", params: {} },
+    cloth: { name: "Dune twill", width: "150 cm", length: "290 cm", stretch: 0.1 },
+  };
+  const read = readJob(job);
+  expect(read.kind === "job" && { ...read.job, version: 3 }).toEqual(job);
+  const more = {
+    ...job,
+    version: 4,
+    cloth: { ...job.cloth, fold: "lengthwise", nap: true },
+    making: { closing: "legs-first" },
+  };
+  expect(readJob(more)).toMatchObject({ kind: "job", from: 4 });
+  const wrong = readJob({ ...more, cloth: { fold: "rolled" } });
+  expect(wrong.kind !== "job" && wrong.errors[0]?.path).toBe("cloth.fold");
+});

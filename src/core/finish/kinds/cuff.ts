@@ -35,6 +35,7 @@ function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Gar
     ? [
         {
           id: "elastic-cuff",
+          drawnIn: true,
           label: say`Elastic, cuffs`,
           count: 2,
           length: quantity(girth + ELASTIC_JOIN, say`cuff ${girth} + ${ELASTIC_JOIN} to join it`),

@@ -1,0 +1,30 @@
+import { z } from "zod";
+import { RECORD_VERSION } from "./records";
+import { shelves } from "./shelf";
+
+/** How far the making of a job has come: operations that are done, with the minutes they took, and the card that is open. */
+const progressSchema = z.object({
+  id: z.string(),
+  version: z.literal(RECORD_VERSION),
+  done: z.record(z.string(), z.object({ at: z.string(), minutes: z.number().min(0).max(6000).nullable() })),
+  cards: z.record(z.string(), z.number().int().min(1)),
+});
+export type MakingProgress = z.infer<typeof progressSchema>;
+
+const none = (job: string): MakingProgress => ({ id: job, version: RECORD_VERSION, done: {}, cards: {} });
+
+/** How far a job has come; from the start where nothing is kept, or nothing that can be read. */
+export async function findProgress(job: string): Promise<MakingProgress> {
+  const read = progressSchema.safeParse(await (await shelves()).get("making", job));
+  return read.success ? read.data : none(job);
+}
+
+/** Keeps how far it has come; what a newer Eland kept is left as it is. */
+export async function keepProgress(progress: MakingProgress): Promise<void> {
+  await (
+    await shelves()
+  ).replace("making", progress.id, (held) => {
+    const { version } = (held ?? {}) as { readonly version?: number };
+    return version !== undefined && version > RECORD_VERSION ? (held as MakingProgress) : progress;
+  });
+}
