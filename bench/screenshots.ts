@@ -16,6 +16,20 @@ async function main(): Promise<void> {
     await page.waitForFunction(() => document.fonts.status === "loaded");
     await page.screenshot({ path: `docs/screenshots/${stage}.png` });
   }
+  await page.goto(`${base}/cloth?job=${job}`);
+  // It looks for six seconds by itself, and other folds and widths a little longer.
+  await page.getByRole("button", { name: "Look on" }).waitFor({ timeout: 30_000 });
+  await page
+    .getByText(/^At .* wide$/)
+    .first()
+    .waitFor();
+  await page.waitForTimeout(6000);
+  await page.screenshot({ path: "docs/screenshots/cloth.png" });
+  await page.goto(`${base}/make?job=${job}`);
+  await page.getByText(/take a sheet at least/).waitFor();
+  for (let i = 0; i < 8; i++) await page.keyboard.press("ArrowRight");
+  await page.getByText(/the crotch point/).waitFor();
+  await page.screenshot({ path: "docs/screenshots/make.png" });
   await page.goto(`${base}/block?job=${job}`);
   await page.getByRole("tab", { name: "Step by step" }).click();
   const next = page.getByRole("button", { name: "Next step" });

@@ -3,4 +3,4 @@ export { bodicePlan, type BodiceAsked } from "./sizes";
 export { hasBustDart, type DrawnBodice } from "./halves";
 export { bodiceSteps } from "./narrate";
 export { armholeOf, bodicePanels, waistFromCentre } from "./panels";
-export { capEdge, sleeveSizes, type SleeveSizes } from "./sleeve";
+export { capEdge, sleeveSizes } from "./sleeve";

@@ -9,7 +9,6 @@ const remnantSchema = z.strictObject({
   length: lengthInputSchema,
   width: lengthInputSchema,
 });
-export type Remnant = z.infer<typeof remnantSchema>;
 
 /** A cloth of the cupboard: what a job says of its cloth, and what it is. */
 export const cupboardClothSchema = clothSchema.extend({

@@ -1,6 +1,6 @@
 export { cutShapes, materialsOf, type CutShape } from "./cutShapes";
 export { HandLay } from "./byHand";
-export { layCloth, type ClothLay, type LayCloth, type LayFound, type Locked, type Placement } from "./clothLay";
+export { layCloth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./clothLay";
 export type { Laid } from "./lay/strip";
 export { FOLDS, clothSchema, type Cloth, type Fold } from "./schema";
-export { cupboardClothSchema, type CupboardCloth, type Remnant } from "./cupboard";
+export { cupboardClothSchema, type CupboardCloth } from "./cupboard";

@@ -1,4 +1,4 @@
-import type { Derived } from "../derive";
+import type { MadeGarment } from "./garment";
 import { hasLegs, isBodice, type Panel } from "../pattern";
 import { boxOf, type Point } from "../geometry";
 import type { Piece } from "../pieces";
@@ -264,7 +264,7 @@ function allowanceCards(piece: Piece): readonly Draft[] {
 }
 
 /** Net panels on paper, then their allowances. */
-function paperCards({ panels, sewn, pieces }: Derived): readonly Draft[] {
+function paperCards({ panels, sewn, pieces }: MadeGarment): readonly Draft[] {
   const all = [...panels, ...sewn.filter((p) => !panels.some((own) => own.id === p.id))].filter(
     (p) => !sewn.some((s) => s.is.leftOf === p.id),
   );
@@ -301,7 +301,7 @@ function cutPanel(piece: Piece): Panel {
 }
 
 /** Straight on folded cloth: how wide to fold it, then every piece by its cut line, its allowances in every number. */
-function clothCards({ pieces }: Derived): readonly Draft[] {
+function clothCards({ pieces }: MadeGarment): readonly Draft[] {
   const shell = pieces.filter((p) => p.material === "shell");
   const widths = shell.map((piece) => {
     const box = boxOf(piece.cutLine);
@@ -352,7 +352,7 @@ function clothCards({ pieces }: Derived): readonly Draft[] {
 }
 
 /** For those whose block is cut out already: what each line of the worksheet does to it. */
-function shortCards({ worksheet, panels }: Derived): readonly Draft[] {
+function shortCards({ worksheet, panels }: MadeGarment): readonly Draft[] {
   const start: Draft = {
     panel: "",
     name: "Block",
@@ -384,7 +384,7 @@ function shortCards({ worksheet, panels }: Derived): readonly Draft[] {
 }
 
 /** The chalk cards of a garment, one act each. */
-export function cardsOf(derived: Derived, on: CardKind): readonly Card[] {
+export function cardsOf(derived: MadeGarment, on: CardKind): readonly Card[] {
   const drafts = on === "paper" ? paperCards(derived) : on === "cloth" ? clothCards(derived) : shortCards(derived);
   return drafts.map((draft, i) => ({ n: i + 1, ...draft }));
 }

@@ -1,4 +1,4 @@
-import type { Derived } from "../derive";
+import type { MadeGarment } from "./garment";
 import type { Material } from "../pattern";
 import type { Mm, Sentence } from "../units";
 
@@ -15,7 +15,7 @@ export interface CutLine {
 }
 
 /** What is cut, by material. */
-export const cuttingList = ({ pieces }: Derived): readonly CutLine[] =>
+export const cuttingList = ({ pieces }: Pick<MadeGarment, "pieces">): readonly CutLine[] =>
   pieces.flatMap((p): CutLine[] => [
     { piece: p.id, name: p.name, material: p.material, ...p.cut, note: null },
     ...p.alsoCut.map((also): CutLine => ({
@@ -40,7 +40,7 @@ export interface Bought {
 }
 
 /** What is bought besides cloth. */
-export const shoppingList = ({ notions }: Derived): readonly Bought[] =>
+export const shoppingList = ({ notions }: Pick<MadeGarment, "notions">): readonly Bought[] =>
   notions.map((n): Bought => ({
     id: n.id,
     label: n.label,

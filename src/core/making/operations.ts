@@ -1,4 +1,4 @@
-import type { Derived } from "../derive";
+import type { MadeGarment } from "./garment";
 import { FINISHES } from "../finish";
 import type { Panel } from "../pattern";
 import type { Piece, Seam } from "../pieces";
@@ -102,7 +102,7 @@ const HOW: Readonly<Record<Seam["how"], string>> = {
 };
 
 /** Everything that is sewn, pressed and set in to make a garment, in no order yet. */
-export function operationsOf(derived: Derived): readonly Operation[] {
+export function operationsOf(derived: MadeGarment): readonly Operation[] {
   const { seams, pieces, notions, sewn, finish, zip } = derived;
   const panel = (id: string): Panel | undefined => sewn.find((p) => p.id === id);
   const pieceOf = (id: string): Piece | undefined => pieces.find((p) => p.panel.id === id);

@@ -1,4 +1,4 @@
-import type { Derived } from "../derive";
+import type { MadeGarment } from "./garment";
 import type { Seam } from "../pieces";
 import { operationsOf, type Operation } from "./operations";
 import { USUAL_SCHOOLS, type Schools } from "./schools";
@@ -26,7 +26,7 @@ const panelsOf = (seam: Seam): readonly string[] => [...seam.walkA, ...seam.walk
 
 /** What must precede what, whatever the school; and the school's own order of closing. */
 function constraintsOf(
-  derived: Derived,
+  derived: MadeGarment,
   operations: readonly Operation[],
   schools: Schools,
 ): ReadonlyMap<string, ReadonlySet<string>> {
@@ -141,7 +141,7 @@ function waitsFor(
 }
 
 /** Operations in an order that keeps every constraint, by rank among those that are free. Throws where they go in a circle. */
-export function makingOrder(derived: Derived, schools: Schools = USUAL_SCHOOLS): readonly Step[] {
+export function makingOrder(derived: MadeGarment, schools: Schools = USUAL_SCHOOLS): readonly Step[] {
   const operations = operationsOf(derived);
   const after = constraintsOf(derived, operations, schools);
   const left = new Map(operations.map((o) => [o.id, o]));

@@ -15,9 +15,9 @@ export function ListsView({
   readonly derived: Pick<Derived, "pieces" | "notions">;
   readonly tape: Tape;
 }) {
-  const cut = cuttingList(derived as Derived);
+  const cut = cuttingList(derived);
   const materials = [...new Set(cut.map((l) => l.material))];
-  const bought = shoppingList(derived as Derived);
+  const bought = shoppingList(derived);
   return (
     <div style={{ overflowY: "auto", height: "100%", boxSizing: "border-box", padding: "16px 28px 40px" }}>
       {materials.map((material) => (

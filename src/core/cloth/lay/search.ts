@@ -39,13 +39,6 @@ function start(task: Task, leftmost: Leftmost, size: number, turning: Turning): 
   return sequence(task, leftmost, order, turns, turning === "greedy");
 }
 
-/** The first lay there is, at once; null where a piece is wider than the cloth. */
-export function firstLay(strip: Strip): Lay | null {
-  const task = taskOf(strip);
-  const own = start(task, new Leftmost(task), 0, "greedy");
-  return own && layOf(task, own.placing);
-}
-
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
 const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
 const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
