@@ -59,7 +59,6 @@ async function main(): Promise<void> {
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
   for (const [name, other] of [
     ["restyle-flounce", "sample-moth-bell"],
-    ["restyle-pleats", "sample-mayor-pleats"],
     ["restyle-yoke", "sample-baker-yoke"],
     ["restyle-one-piece", "sample-kite-one-piece"],
   ] as const) {
@@ -67,9 +66,6 @@ async function main(): Promise<void> {
     await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   }
-  await page.goto(`${base}/pieces?job=sample-gull-slit`);
-  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
-  await page.screenshot({ path: "docs/screenshots/pieces-slit.png" });
   await page.goto(`${base}/pieces?job=sample-mayor-pleats`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-fly.png" });

@@ -9,7 +9,9 @@ export async function openSample(page: Page): Promise<void> {
 /** Opens a stage of a sample job and waits until its proof is there. */
 export async function openStage(page: Page, stage: string, job = "sample-heron-walk"): Promise<void> {
   await page.goto(`/${stage}?job=${job}`);
-  await expect(page.getByRole("group", { name: /on the table/ })).toBeVisible();
+  await expect(
+    page.getByRole("group", { name: /on the table|^Lay of/ }).or(page.getByRole("region", { name: "Cards" })),
+  ).toBeVisible({ timeout: 20_000 });
 }
 
 /** The header's word on saving. */

@@ -165,8 +165,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
     const waistGirth = rimGirth({ panels, joins }, "waist");
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
-    const placket = Math.max(0, ...panels.map((p) => p.worn?.opens ?? 0));
-    const opens = { zip: zip?.length.mm ?? placket, held: heldWaist(finish, measures) };
+    const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
     return {
       ok: true,
       measures,

@@ -76,7 +76,7 @@ function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
 
 const job = (style: string, more: Partial<Job> = {}): Job =>
   palazzoJob(HAND_BODY, { style: { id: style, params: {} }, ...more });
-const laid = (of: Job, cloth: LayCloth, steps = 60, seed = 1) => {
+const laid = (of: Job, cloth: LayCloth, steps = 25, seed = 1) => {
   const made = shapesOf(of, "shell");
   if (!made.ok) throw new Error("the job is not drawn");
   return layWithin(made.shapes, cloth, seed, { steps, milliseconds: 60_000 });

@@ -1,15 +1,10 @@
 import { isOf } from "../pattern";
 import type { Point } from "../geometry";
 import type { Piece } from "../pieces";
+import { escaped } from "./markup";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "./sheet";
 
 const MARGIN = 10;
-
-const escape = (text: string): string =>
-  text.replace(
-    /[&<>"']/g,
-    (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;", "'": "&#39;" })[c] as string,
-  );
 
 const number = (n: number): string => String(Math.round(n * 1000) / 1000);
 
@@ -39,7 +34,7 @@ export function writeSvg(set: PrintSet): string {
           const [x, y] = p.place(q);
           return [x + MARGIN, y + MARGIN];
         };
-        return `<g data-piece="${escape(p.piece.id)}">${draw(p, at)}</g>`;
+        return `<g data-piece="${escaped(p.piece.id)}">${draw(p, at)}</g>`;
       })
       .join("");
   const layer = (id: string, title: string, content: string): string =>
@@ -97,7 +92,7 @@ export function writeSvg(set: PrintSet): string {
           piece.signs.words
             .map(({ text, at: place }) => {
               const [x, y] = at(place);
-              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escape(text)}</text>`;
+              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escaped(text)}</text>`;
             })
             .join(""),
       ),
@@ -108,7 +103,7 @@ export function writeSvg(set: PrintSet): string {
       each(({ piece, turned }, at) => {
         const [x, y] = at(labelPlace(piece));
         const lines = piece.label
-          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escape(text)}</tspan>`)
+          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escaped(text)}</tspan>`)
           .join("");
         const turn = turned ? ` transform="rotate(90 ${number(x)} ${number(y)})"` : "";
         return `<text x="${number(x + 6)}" y="${number(y)}"${turn} font-family="sans-serif" font-size="5.5" fill="#14302a">${lines}</text>`;
@@ -118,8 +113,8 @@ export function writeSvg(set: PrintSet): string {
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}mm" height="${number(height)}mm" viewBox="0 0 ${number(width)} ${number(height)}">`,
-    `<title>${escape(set.title)}</title>`,
-    set.notices.length > 0 ? `<desc>${escape(set.notices.join(" "))}</desc>` : "",
+    `<title>${escaped(set.title)}</title>`,
+    set.notices.length > 0 ? `<desc>${escaped(set.notices.join(" "))}</desc>` : "",
     ...layers,
     `</svg>\n`,
   ].join("\n");

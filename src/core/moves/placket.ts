@@ -256,7 +256,6 @@ function extended(
     worn: {
       ...panel.worn,
       buttons: { count: buttons.at.length, apart: buttons.apart },
-      opens: reach,
       overlaps: [...(panel.worn?.overlaps ?? []), [top, bottom, by(width)(bottom), by(width)(top)]],
     },
   };

@@ -91,8 +91,6 @@ export interface Worn {
   readonly lap?: { readonly from: Mm; readonly wide: Mm };
   /** Its waist comes to a point at the centre, as it was asked to. */
   readonly pointed?: true;
-  /** How far down from the waist it opens by itself, at a placket. */
-  readonly opens?: Mm;
   /** Casings cut on to its rims. */
   readonly casings?: Readonly<Partial<Record<Rim, CutOn>>>;
 }

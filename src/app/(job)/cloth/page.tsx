@@ -9,6 +9,8 @@ import { formatLength, tell } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
+import { download } from "@/ui/download";
+import { Quiet } from "@/ui/Quiet";
 import { StageLayout } from "@/ui/StageLayout";
 import { ClothPane } from "./ClothPane";
 import { FitPane } from "./FitPane";
@@ -115,6 +117,19 @@ export default function ClothPage() {
                     ? `${laying.locked.size > 0 ? `${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
                     : ""}
             </span>
+            {lay ? (
+              <Quiet
+                onPress={() =>
+                  void import("@/core/files/laySvg").then(({ laySvg }) =>
+                    download(
+                      laySvg(job.name, lay, cloth, new Map([...names].map(([piece, { name }]) => [piece, name])), tape),
+                    ),
+                  )
+                }
+              >
+                Save the lay
+              </Quiet>
+            ) : null}
             {laying.isLooking ? (
               <Button variant="outlined" onClick={laying.stop}>
                 Stop

@@ -8,6 +8,8 @@ import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
 import { FaultNote } from "@/ui/ProofPane";
+import { download } from "@/ui/download";
+import { Quiet } from "@/ui/Quiet";
 import { PaneHeading, StageLayout } from "@/ui/StageLayout";
 import { Sentence } from "@/ui/Sentence";
 import { CardView } from "./CardView";
@@ -171,6 +173,19 @@ export default function MakePage() {
                 ))}
               </ul>
             </>
+          ) : null}
+          {part === "cards" && cards.length > 0 ? (
+            <p>
+              <Quiet
+                onPress={() =>
+                  void import("@/core/files/cardsHtml").then(({ cardsHtml }) =>
+                    download(cardsHtml(job.name, cards, tape)),
+                  )
+                }
+              >
+                Save the cards as one page
+              </Quiet>
+            </p>
           ) : null}
           <p style={{ color: "var(--quiet)", lineHeight: 1.45 }}>
             Space or the right arrow: next card. Left arrow: back. Cautions stand with their step; where local rules ask

@@ -1,0 +1,87 @@
+import { expect, test } from "@playwright/test";
+import { expectSaved, openSample, openStage } from "./support";
+
+test.describe("the lay", () => {
+  test("is there soon, gets no longer, is stopped, and is kept over a reload", async ({ page }) => {
+    test.setTimeout(60_000);
+    await openSample(page);
+    await openStage(page, "cloth");
+    const needed = page.getByRole("region", { name: "Figures of the lay" }).locator("dd").first();
+    await expect(needed).toHaveText(/cm/, { timeout: 15_000 });
+    const first = parseFloat((await needed.textContent()) ?? "");
+    await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 20_000 });
+    const then = parseFloat((await needed.textContent()) ?? "");
+    expect(then).toBeLessThanOrEqual(first);
+    await page.reload();
+    await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 20_000 });
+    expect(parseFloat((await needed.textContent()) ?? "")).toBe(then);
+  });
+
+  test("by keyboard alone: a piece is moved, locked, and the rest laid again", async ({ page }) => {
+    test.setTimeout(60_000);
+    await openSample(page);
+    await openStage(page, "cloth");
+    await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 30_000 });
+    const band = page.getByRole("button", { name: /^Waistband/ });
+    await band.focus();
+    const outline = (): Promise<string | null> => band.locator("path").first().getAttribute("d");
+    const before = await outline();
+    for (let i = 0; i < 4; i++) await page.keyboard.press("Shift+ArrowRight");
+    await expect.poll(outline).not.toBe(before);
+    await page.keyboard.press("l");
+    await expect(page.getByRole("button", { name: /^Waistband.*locked/ })).toBeVisible();
+    const locked = await outline();
+    await page.getByRole("button", { name: "Lay the rest again" }).click();
+    await expect(page.getByRole("button", { name: "Stop" })).toBeVisible();
+    await page.waitForTimeout(1500);
+    await page.getByRole("button", { name: "Stop" }).click();
+    expect(await outline()).toBe(locked);
+  });
+
+  test("a fold the pieces do not fit on is said in a sentence, and open cloth lays them again", async ({ page }) => {
+    test.setTimeout(60_000);
+    await openSample(page);
+    await openStage(page, "cloth", "sample-moth-bell");
+    await page.getByRole("button", { name: /^folded/ }).click();
+    await expect(page.getByRole("alert").filter({ hasText: /does not fit on the folded cloth/ })).toBeVisible({
+      timeout: 20_000,
+    });
+    await page.getByRole("button", { name: /^open/ }).click();
+    await expect(page.getByRole("group", { name: /^Lay of the shell, open/ })).toBeVisible({ timeout: 20_000 });
+  });
+
+  test("as wide as my cloth allows: the largest is found, set, and stands in the worksheet", async ({ page }) => {
+    test.setTimeout(90_000);
+    await openSample(page);
+    await openStage(page, "cloth");
+    const pane = page.getByRole("region", { name: "As wide as my cloth allows" });
+    await pane.getByRole("button", { name: "Find the largest" }).click();
+    await expect(pane.getByText(/The largest found that lies on/)).toBeVisible({ timeout: 40_000 });
+    await pane.getByRole("button", { name: /^Set it to/ }).click();
+    await expectSaved(page);
+  });
+});
+
+test("cards go on by space, steps are ticked, and both are kept", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "make");
+  await expect(page.getByText(/take a sheet at least/)).toBeVisible({ timeout: 15_000 });
+  await page.keyboard.press(" ");
+  await expect(page.getByText(/card 2 of/)).toBeVisible();
+  await page.getByRole("tab", { name: "Order" }).click();
+  await page.getByRole("checkbox", { name: "Step 1 done" }).check();
+  await expect(page.getByText(/^1 of \d+ steps done/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/card 2 of/)).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/^1 of \d+ steps done/)).toBeVisible();
+});
+
+test("the legs of a one-piece are chosen on the shelf, and a top is made of it", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle", "sample-kite-one-piece");
+  await page.getByRole("combobox", { name: "Trousers" }).click();
+  await page.getByRole("option", { name: /culotte/ }).click();
+  await expect(page.getByText(/gathered to the bodice/)).toBeVisible({ timeout: 15_000 });
+  await page.getByRole("button", { name: "Cowl top" }).click();
+  await expect(page.getByText(/Slash the chest line from the centre/)).toBeVisible({ timeout: 15_000 });
+});

@@ -1,0 +1,31 @@
+import { layCloth, cutShapes, type LayCloth } from "../cloth";
+import { cardsOf } from "../making";
+import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { cardsHtml } from "./cardsHtml";
+import { laySvg } from "./laySvg";
+
+const text = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
+const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
+
+test("a lay goes out at true scale: millimetres on the page, every piece once for each copy", () => {
+  const derived = derivedOf(palazzoJob(HAND_BODY));
+  const [found] = layCloth(cutShapes(derived.pieces, "shell"), CLOTH, 1);
+  if (!found) throw new Error("the first step yields a lay");
+  const file = laySvg("Heron & Co", found.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, p.name])), "cm");
+  const svg = text(file.bytes);
+  const [, wide, tall] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(svg) ?? [];
+  expect(Number(wide)).toBeCloseTo(found.lay.length + 120, 0);
+  expect(Number(tall)).toBeCloseTo(1620, 0);
+  expect(svg).toContain("Heron &amp; Co");
+  expect(svg.match(/<polygon/g)).toHaveLength(found.lay.placements.length);
+  expect(file.name).toBe("heron-co-lay.svg");
+});
+
+test("cards go out as one page that needs nothing else: a section a card, no script, nothing fetched", () => {
+  const cards = cardsOf(derivedOf(palazzoJob(HAND_BODY)), "paper");
+  const html = text(cardsHtml("Heron walk", cards, "in").bytes);
+  expect(html.match(/<section>/g)).toHaveLength(cards.length);
+  expect(html).not.toMatch(/<script|https?:|src=|url\(/);
+  expect(html).toMatch(/class="new"/);
+  expect(html).toContain(`card ${cards.length} of ${cards.length}`);
+});
