@@ -11,6 +11,7 @@ import {
   pathLength,
   pathNearest,
   pathStartTangent,
+  pointDistance,
   type Path,
   type Point,
 } from "../geometry";
@@ -63,6 +64,10 @@ describe.each(all)("%s", (_, derived) => {
         for (const s of clear(stretch.length, 2.2 * widest)) {
           if (corners.some((c) => Math.abs(c - stretch.from - s) < 3 * stretch.allowance)) continue;
           const { point } = pathAt(path, stretch.from + s);
+          // Toward the tip of a dart that is cut out, its allowances run into each other.
+          const { dartTip } = piece.panel.landmarks;
+          if (dartTip && pointDistance(point, dartTip) < 0.8 * stretch.length && pointDistance(point, dartTip) < 140)
+            continue;
           const off = distanceToOutline(point, piece.cutLine) - stretch.allowance - (stretch.surplus ?? 0);
           expect([piece.panel.id, stretch.id, Math.abs(off) < 0.2 || off.toFixed(2)]).toEqual([
             piece.panel.id,
