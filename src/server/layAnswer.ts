@@ -73,6 +73,21 @@ function clothAsked(job: Job, asked: z.infer<typeof clothSchema>) {
 
 const noWidth = refused(400, "cloth.width", "Say how wide the cloth is, in millimetres.");
 
+type Cloth = Omit<ReturnType<typeof clothAsked>, "width" | "errors"> & { readonly width: number };
+
+/** The request with its job and the cloth it is to lie on; or why there is none. */
+function asked<T extends z.ZodType<{ readonly job: unknown; readonly cloth: z.infer<typeof clothSchema> }>>(
+  schema: T,
+  value: unknown,
+): (Extract<Read<z.infer<T>>, { ok: true }> & { readonly cloth: Cloth }) | Extract<Read<never>, { ok: false }> {
+  const read = readAsked(schema, value);
+  if (!read.ok) return read;
+  const { errors, width, ...cloth } = clothAsked(read.job, read.asked.cloth);
+  if (errors.length > 0) return { ok: false, answer: complaints(400, errors, tapeOf(read.job.body.unit)) };
+  if (width === null) return { ok: false, answer: noWidth };
+  return { ...read, cloth: { ...cloth, width } };
+}
+
 /** A lay as it is sent: places, and each outline as it lies. */
 const layReply = (lay: ClothLay) => ({
   length: lay.length,
@@ -91,19 +106,16 @@ const layReply = (lay: ClothLay) => ({
 
 /** Lays a job's pieces on cloth. */
 export function layAnswer(value: unknown): Answer {
-  const read = readAsked(laySchema, value);
+  const read = asked(laySchema, value);
   if (!read.ok) return read.answer;
-  const { asked, job } = read;
+  const { asked: want, job, cloth } = read;
   const tape = tapeOf(job.body.unit);
-  const cloth = clothAsked(job, asked.cloth);
-  if (cloth.errors.length > 0) return complaints(400, cloth.errors, tape);
-  if (cloth.width === null) return noWidth;
   const from = performance.now();
-  const made = shapesOf(job, asked.material);
+  const made = shapesOf(job, want.material);
   if (!made.ok) return complaints(made.status, made.errors, tape);
-  const laid = layWithin(made.shapes, { width: cloth.width, ...cloth.lies }, asked.seed, {
-    steps: asked.steps ?? MOST_STEPS,
-    milliseconds: 1000 * Math.min(MOST_SECONDS, asked.steps === undefined ? asked.seconds : MOST_SECONDS),
+  const laid = layWithin(made.shapes, { width: cloth.width, ...cloth.lies }, want.seed, {
+    steps: want.steps ?? MOST_STEPS,
+    milliseconds: 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS),
   });
   if (!laid.ok) return complaints(laid.status, laid.errors, tape);
   return json(200, {
@@ -113,7 +125,7 @@ export function layAnswer(value: unknown): Answer {
     fold: cloth.lies.fold,
     fits: cloth.length === null ? null : laid.lay.length <= cloth.length,
     toBuy: laid.lay.length / (1 - cloth.shrinks),
-    seed: asked.seed,
+    seed: want.seed,
     steps: laid.steps,
     foundAt: laid.foundAt,
     ms: performance.now() - from,
@@ -122,26 +134,22 @@ export function layAnswer(value: unknown): Answer {
 
 /** The largest number of a move whose lay fits on the cloth. */
 export function fitAnswer(value: unknown): Answer {
-  const read = readAsked(fitSchema, value);
+  const read = asked(fitSchema, value);
   if (!read.ok) return read.answer;
-  const { asked, job } = read;
-  const tape = tapeOf(job.body.unit);
-  const cloth = clothAsked(job, asked.cloth);
-  if (cloth.errors.length > 0) return complaints(400, cloth.errors, tape);
-  if (cloth.width === null) return noWidth;
+  const { asked: want, job, cloth } = read;
   if (cloth.length === null) return refused(400, "cloth.length", "Say how long the cloth is, in millimetres.");
   const search = fitCloth(job, { width: cloth.width, ...cloth.lies }, cloth.length, {
-    move: asked.move,
-    number: asked.number,
-    seed: asked.seed,
-    milliseconds: 1000 * Math.min(MOST_SECONDS, Math.max(1, asked.seconds)),
+    move: want.move,
+    number: want.number,
+    seed: want.seed,
+    milliseconds: 1000 * Math.min(MOST_SECONDS, Math.max(1, want.seconds)),
   });
   for (;;) {
     const next = search.next();
     if (!next.done) continue;
     const fitted = next.value;
-    if ("ok" in fitted) return complaints(fitted.status, fitted.errors, tape);
+    if ("ok" in fitted) return complaints(fitted.status, fitted.errors, tapeOf(job.body.unit));
     const { lay, ...rest } = fitted;
-    return json(200, { ok: true, ...rest, lay: layReply(lay), seed: asked.seed });
+    return json(200, { ok: true, ...rest, lay: layReply(lay), seed: want.seed });
   }
 }

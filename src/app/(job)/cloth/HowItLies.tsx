@@ -1,6 +1,5 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
-import { useEffect, useState } from "react";
 import { FOLDS, type Fold, type LayCloth } from "@/core/cloth";
 import { clothOf } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
@@ -10,7 +9,7 @@ import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { JobLengthField } from "@/ui/JobLengthField";
 import { PaneHeading } from "@/ui/StageLayout";
-import { atTheLay } from "@/workers/client";
+import { useElsewhere } from "./useElsewhere";
 
 const WORDS: Readonly<Record<Fold, string>> = { open: "open", lengthwise: "folded", across: "across" };
 
@@ -37,44 +36,12 @@ export function HowItLies({
 }) {
   const { job } = useOpenJob();
   const read = clothOf(job).cloth;
-  const [found, setFound] = useState<{ readonly key: string; readonly lengths: readonly (number | null)[] } | null>(
-    null,
-  );
-  const key = JSON.stringify([
-    cloth.width,
-    cloth.nap,
-    cloth.gap,
-    cloth.repeat,
-    job.moves,
-    job.style,
-    job.body.measures,
-    job.finish,
-    job.allowances,
+  const lengths = useElsewhere(
+    job,
     material,
-  ]);
-  const lengths = found?.key === key ? found.lengths : [];
-  useEffect(() => {
-    let wanted = true;
-    // Looked at once the lay itself has had its first go.
-    const timer = setTimeout(() => {
-      atTheLay((face) =>
-        face.elsewhere(
-          job,
-          material,
-          FOLDS.map((fold) => ({ ...cloth, fold, foldWidth: null })),
-        ),
-      ).then(
-        (now) => wanted && setFound({ key, lengths: now }),
-        () => undefined,
-      );
-    }, 900);
-    return () => {
-      wanted = false;
-      clearTimeout(timer);
-    };
-    // What the lengths rest on is in the key.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
+    FOLDS.map((fold) => ({ ...cloth, fold, foldWidth: null })),
+    900,
+  );
   return (
     <section aria-label="How it lies" style={{ margin: "14px 0" }}>
       <PaneHeading>How it lies</PaneHeading>

@@ -1,5 +1,4 @@
 "use client";
-import { useEffect, useState } from "react";
 import type { ClothLay, LayCloth } from "@/core/cloth";
 import type { ClothInHand } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
@@ -7,7 +6,7 @@ import type { Material } from "@/core/pattern";
 import { formatLength, formatShare, toBuy, type Mm, type Tape } from "@/core/units";
 import { PaneHeading } from "@/ui/StageLayout";
 import { Length } from "@/ui/Length";
-import { atTheLay } from "@/workers/client";
+import { useElsewhere } from "./useElsewhere";
 
 interface Props {
   readonly lay: ClothLay;
@@ -26,40 +25,12 @@ const ELSEWHERE = 3;
 export function LayFigures({ lay, cloth, inHand, job, material, tape }: Props) {
   const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
   const widths = [...SOLD[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
-  const key = JSON.stringify([
-    widths,
-    cloth,
-    job.moves,
-    job.style,
-    job.body.measures,
-    job.finish,
-    job.allowances,
+  const others = useElsewhere(
+    job,
     material,
-  ]);
-  const [found, setFound] = useState<{ readonly key: string; readonly lengths: readonly (number | null)[] } | null>(
-    null,
+    widths.map((width) => ({ ...cloth, width, foldWidth: null })),
+    2500,
   );
-  const others = found?.key === key ? found.lengths : [];
-  useEffect(() => {
-    let wanted = true;
-    const timer = setTimeout(() => {
-      atTheLay((face) =>
-        face.elsewhere(
-          job,
-          material,
-          widths.map((width) => ({ ...cloth, width, foldWidth: null })),
-        ),
-      ).then(
-        (lengths) => wanted && setFound({ key, lengths }),
-        () => undefined,
-      );
-    }, 2500);
-    return () => {
-      wanted = false;
-      clearTimeout(timer);
-    };
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key]);
   const rows: readonly (readonly [string, React.ReactNode])[] = [
     ["Length needed", <Length key="n" mm={lay.length} tape={tape} unit />],
     [
