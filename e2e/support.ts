@@ -10,7 +10,7 @@ export async function openSample(page: Page): Promise<void> {
 export async function openStage(page: Page, stage: string, job = "sample-heron-walk"): Promise<void> {
   await page.goto(`/${stage}?job=${job}`);
   await expect(
-    page.getByRole("group", { name: /on the table|^Lay of/ }).or(page.getByRole("region", { name: "Cards" })),
+    page.getByRole("group", { name: /on the table|^Lay of/ }).or(page.getByRole("region", { name: "Chalk cards" })),
   ).toBeVisible({ timeout: 20_000 });
 }
 

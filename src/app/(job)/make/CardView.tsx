@@ -79,7 +79,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
   const letters = lettersOf(own, card.n, 1.3 * size);
   const mark = Object.entries(card.points).find(([name]) => name !== "O");
   return (
-    <section aria-label="Cards" style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+    <section aria-label="Chalk cards" style={{ display: "flex", flexDirection: "column", height: "100%" }}>
       <div style={{ flex: 1, minHeight: 0, background: "var(--table)" }}>
         {own.length > 0 ? (
           <svg
