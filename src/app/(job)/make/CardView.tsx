@@ -141,7 +141,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
                   vectorEffect="non-scaling-stroke"
                 />
                 <circle cx={mark[1][0]} cy={mark[1][1]} r={size * 0.3} />
-                <text x={mark[1][0] / 2} y={mark[1][1] - size * 0.3} fontSize={size} textAnchor="middle" stroke="none">
+                <text x={mark[1][0] / 2} y={mark[1][1] + size * 1.1} fontSize={size} textAnchor="middle" stroke="none">
                   {formatLength(Math.abs(mark[1][0]), tape)}
                 </text>
                 <text x={mark[1][0] + size * 0.3} y={mark[1][1] / 2} fontSize={size} stroke="none">
