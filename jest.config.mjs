@@ -12,4 +12,6 @@ const own = withNext({
 /** Libraries that ship as modules alone are put in a form the tests can load. */
 const AS_MODULES = "node_modules/(?!(clipper2-ts)/)";
 
-export default async () => ({ ...(await own()), transformIgnorePatterns: [AS_MODULES] });
+const config = async () => ({ ...(await own()), transformIgnorePatterns: [AS_MODULES] });
+
+export default config;

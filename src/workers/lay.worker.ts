@@ -3,6 +3,7 @@ import { HandLay, layCloth, materialsOf, type ClothLay, type CutShape, type Laid
 import { derive } from "@/core/derive";
 import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
 import { layWithin, shapesOf, type LayFault } from "@/core/derive/lay";
+import { savingsOf, type Saving } from "@/core/derive/shortCloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
 import { Refusal, type Complaint } from "@/core/units";
@@ -124,6 +125,16 @@ const face = {
     if (!hand) return null;
     hand.move(piece, to);
     return hand.lay();
+  },
+
+  /** What would bring short cloth in, each told as it is worked out. */
+  async savings(job: Job, cloth: LayCloth, tell: (saving: Saving) => void): Promise<void> {
+    const derived = derive(job);
+    if (!derived.ok) return;
+    for (const saving of savingsOf(job, derived, cloth)) {
+      if (saving) tell(saving);
+      await pause();
+    }
   },
 
   /** The largest number that lies on the cloth; each number is told as it was tried. */

@@ -17,6 +17,7 @@ import { FitPane } from "./FitPane";
 import { HowItLies } from "./HowItLies";
 import { LayFigures } from "./LayFigures";
 import { LayTable } from "./LayTable";
+import { ShortPane } from "./ShortPane";
 import { useLay } from "./useLay";
 
 /** Widths taken where none is said: a lining's is its own, interfacing and pocketing are sold narrow. */
@@ -154,6 +155,7 @@ export default function ClothPage() {
           {lay ? (
             <LayFigures lay={lay} cloth={cloth} inHand={inHand} job={job} material={material} tape={tape} />
           ) : null}
+          {material === "shell" && lay ? <ShortPane job={job} cloth={cloth} tape={tape} /> : null}
           {material === "shell" && inHand.length !== null ? (
             <FitPane cloth={cloth} length={inHand.length} tape={tape} />
           ) : null}
