@@ -25,6 +25,23 @@ test("bodice and trousers: equal halves are told and pass", () => {
   });
 });
 
+test("trousers that were widened after they were joined no longer meet the bodice: told by how much", () => {
+  const moves = (
+    [
+      ["bodice", {}],
+      ["shape-leg", { fall: "straight" }],
+      ["set-length", {}],
+      ["join-bodice", { how: "pleat" }],
+      ["full-spread", { gap: "30 mm" }],
+    ] as const
+  ).map(([move, params], i) => ({ id: `m${i}`, move, on: true, params }));
+  expect(checkOf("bodice-match", {}, body(), { moves })).toMatchObject({
+    status: "fault",
+    value: expect.closeTo(30, 0) as unknown,
+    message: expect.toSay(/trousers are 30(\.0)? mm longer than the bodice/i),
+  });
+});
+
 test("a waist gathered too full is looked at", () => {
   const full = {
     block: { school: "proportional", rules: { ease: { front: "190 mm", back: "190 mm" } } },
@@ -57,6 +74,16 @@ test("the back at the zip: its own length is silent; as long as the front, it sa
 test("the armhole against the arm: usual is silent, a thick arm is told", () => {
   expect(checkOf("armhole")?.status).toBe("pass");
   expect(checkOf("armhole", {}, body({ upperArm: "44 cm" }))).toMatchObject({ message: expect.toSay(/binds/) });
+  const lowered = ["bodice", "bodice-edges"].map((move, i) => ({
+    id: `m${i}`,
+    move,
+    on: true,
+    params: i === 1 ? { underarmUp: "-55 mm", shoulderIn: "50 mm" } : {},
+  }));
+  expect(checkOf("armhole", {}, body(), { moves: lowered })).toMatchObject({
+    status: "look",
+    message: expect.toSay(/gapes/),
+  });
 });
 
 test("trousers without a bodice have none of these", () => {
