@@ -15,6 +15,18 @@ interface Props {
   readonly job: Job;
   readonly material: Material;
   readonly tape: Tape;
+  /** What pieces are called, and which of them are parts. */
+  readonly names: ReadonlyMap<string, { readonly name: string; readonly part: boolean }>;
+}
+
+/** How far the cloth is folded in for each main piece by those who cut it without a lay: as wide as it lies. */
+function foldsFor(lay: ClothLay, names: Props["names"]): readonly (readonly [name: string, wide: Mm])[] {
+  const first = [...new Map([...lay.placements].reverse().map((p) => [p.piece, p] as const)).values()].reverse();
+  return first.flatMap((p) => {
+    const of = names.get(p.piece);
+    const ys = p.outline.map(([, y]) => y);
+    return of && !of.part ? [[of.name, Math.max(...ys) - Math.min(...ys)] as const] : [];
+  });
 }
 
 /** Widths that cloth is sold in. */
@@ -22,7 +34,7 @@ const SOLD: Readonly<Record<Tape, readonly Mm[]>> = { cm: [900, 1150, 1400, 1500
 const ELSEWHERE = 3;
 
 /** What a lay comes to: what is needed and bought, what is used and left, and what other widths would take. */
-export function LayFigures({ lay, cloth, inHand, job, material, tape }: Props) {
+export function LayFigures({ lay, cloth, inHand, job, material, tape, names }: Props) {
   const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
   const widths = [...SOLD[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
   const others = useElsewhere(
@@ -46,6 +58,12 @@ export function LayFigures({ lay, cloth, inHand, job, material, tape }: Props) {
             <Length key="l" mm={Math.abs(inHand.length - lay.length)} tape={tape} unit />,
           ] as const,
         ]
+      : []),
+    ...(material === "shell"
+      ? foldsFor(lay, names).map(
+          ([name, wide]) =>
+            [`Fold in for the ${name.toLowerCase()}`, <Length key={name} mm={wide} tape={tape} unit />] as const,
+        )
       : []),
     ...(inHand.price !== null
       ? [["Price", ((bought / (tape === "in" ? 914.4 : 1000)) * inHand.price).toFixed(2)] as const]

@@ -153,7 +153,15 @@ export default function ClothPage() {
       readings={
         <>
           {lay ? (
-            <LayFigures lay={lay} cloth={cloth} inHand={inHand} job={job} material={material} tape={tape} />
+            <LayFigures
+              names={names}
+              lay={lay}
+              cloth={cloth}
+              inHand={inHand}
+              job={job}
+              material={material}
+              tape={tape}
+            />
           ) : null}
           {material === "shell" && lay ? <ShortPane job={job} cloth={cloth} tape={tape} /> : null}
           {material === "shell" && inHand.length !== null ? (
