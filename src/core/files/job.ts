@@ -3,7 +3,7 @@ import { bodySchema } from "../body";
 import { clothSchema } from "../cloth/schema";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
-import { schoolsSchema } from "../making/schools";
+import { planSchema, schoolsSchema } from "../making/schools";
 import { JOB_VERSION } from "./migrations";
 
 /** The edition of Eland's drawing: it rises when the same job is drawn otherwise on purpose. */
@@ -63,7 +63,7 @@ export const jobSchema = z.strictObject({
   allowances: allowancesSchema.optional(),
   cloth: clothSchema.optional(),
   /** In which order it is made. */
-  making: schoolsSchema.partial().optional(),
+  making: schoolsSchema.partial().extend({ plan: planSchema.optional() }).optional(),
   /** Looks and faults that are meant so, by their check, each with a word why. */
   meant: z.record(z.string().max(40), z.string().max(300)).optional(),
   versions: z.array(versionSchema).max(40).optional(),

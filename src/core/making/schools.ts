@@ -15,3 +15,19 @@ export const schoolsSchema = z.strictObject({
 export type Schools = z.infer<typeof schoolsSchema>;
 
 export const USUAL_SCHOOLS: Schools = { closing: "crotch-first", zip: "after-band", hem: "last" };
+
+/** When a garment is made: minutes there are on each day of the week, Sunday first, and when it is due. */
+export const planSchema = z.strictObject({
+  week: z.tuple([
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+    z.number().min(0).max(1440),
+  ]),
+  from: z.iso.date().optional(),
+  due: z.iso.date().optional(),
+});
+export type Week = z.infer<typeof planSchema>["week"];

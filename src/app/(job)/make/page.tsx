@@ -15,6 +15,7 @@ import { Sentence } from "@/ui/Sentence";
 import { CardView } from "./CardView";
 import { ListsView } from "./ListsView";
 import { OrderView } from "./OrderView";
+import { PlanPane } from "./PlanPane";
 import { useProgress } from "./useProgress";
 
 type Part = "cards" | "order" | "lists";
@@ -46,6 +47,7 @@ export default function MakePage() {
   const tape = useView((v) => v.tape);
   const [part, setPart] = useState<Part>("cards");
   const [on, setOn] = useState<CardKind>("paper");
+  const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
   const { progress, change } = useProgress(id);
   const schools: Schools = useMemo(() => ({ ...USUAL_SCHOOLS, ...job.making }), [job.making]);
   const derived = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
@@ -132,6 +134,7 @@ export default function MakePage() {
                 width="above"
                 onChange={(hem) => choose({ hem })}
               />
+              <PlanPane job={job} left={order.filter((o) => !progress?.done[o.id])} today={today} tape={tape} />
             </>
           ) : null}
         </>

@@ -1,0 +1,61 @@
+import { addDays, formatISO, getDay, isAfter, differenceInCalendarDays, parseISO } from "date-fns";
+import type { Step } from "./order";
+import type { Week } from "./schools";
+
+/** A day of making: what is done on it, and how long each takes of it. */
+export interface MakingDay {
+  /** ISO date. */
+  readonly date: string;
+  readonly parts: readonly { readonly step: Planned; readonly minutes: number }[];
+}
+
+type Planned = Pick<Step, "id" | "minutes" | "says">;
+
+export interface Schedule {
+  readonly days: readonly MakingDay[];
+  /** Days after the due date on which it is done; 0 where it is in time, or nothing is due. */
+  readonly lateBy: number;
+}
+
+/** No garment is planned further ahead than this. */
+const MOST_DAYS = 730;
+
+const isoDay = (date: Date): string => formatISO(date, { representation: "date" });
+
+/**
+ * Spreads steps over days in their order, from a date on, as much on each day as there is time for; a step that is not
+ * done in a day goes on the next. Null where no day of the week has any time.
+ */
+export function scheduled(steps: readonly Planned[], from: string, week: Week, due: string | null): Schedule | null {
+  if (week.every((minutes) => minutes <= 0)) return null;
+  const days: MakingDay[] = [];
+  let date = parseISO(from);
+  let [left, free] = [0, week[getDay(date)] ?? 0];
+  let parts: MakingDay["parts"][number][] = [];
+  const next = (): void => {
+    if (parts.length > 0) days.push({ date: isoDay(date), parts });
+    parts = [];
+    date = addDays(date, 1);
+    free = week[getDay(date)] ?? 0;
+  };
+  for (const step of steps) {
+    left = step.minutes;
+    while (left > 0 && days.length < MOST_DAYS) {
+      if (free <= 0) {
+        next();
+        continue;
+      }
+      const minutes = Math.min(left, free);
+      parts.push({ step, minutes });
+      left -= minutes;
+      free -= minutes;
+    }
+  }
+  if (parts.length > 0) days.push({ date: isoDay(date), parts });
+  const last = days.at(-1)?.date ?? from;
+  const lateBy =
+    due !== null && isAfter(parseISO(last), parseISO(due))
+      ? differenceInCalendarDays(parseISO(last), parseISO(due))
+      : 0;
+  return { days, lateBy };
+}
