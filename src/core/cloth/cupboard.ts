@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { lengthInputSchema, unitSchema } from "../units";
-import { clothSchema } from "./schema";
+import { keptText, lengthInputSchema, plain, type LengthInput, type Mm, type Unit } from "../units";
+import { clothSchema, type Cloth } from "./schema";
 
 /** What is left of a cloth and large enough to keep. */
 const remnantSchema = z.strictObject({
@@ -14,7 +14,6 @@ const remnantSchema = z.strictObject({
 export const cupboardClothSchema = clothSchema.extend({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(120),
-  unit: unitSchema,
   fibre: z.string().max(60).optional(),
   kind: z.string().max(60).optional(),
   /** Grams a square metre. */
@@ -27,3 +26,43 @@ export const cupboardClothSchema = clothSchema.extend({
   remnants: z.array(remnantSchema).max(40).default([]),
 });
 export type CupboardCloth = z.infer<typeof cupboardClothSchema>;
+
+/** A length with its unit, so that it means the same on any card. */
+function withUnit(input: LengthInput, unit: Unit): LengthInput {
+  if (typeof input === "number") return `${input} ${unit}`;
+  return typeof input === "string" ? keptText(input, unit, unit === "mm" ? "cm" : "mm") : input;
+}
+
+/** A job's cloth as the cupboard keeps it: whatever the unit of its card, every length says its own. */
+export function forCupboard(cloth: Cloth, name: string, id: string, unit: Unit): CupboardCloth {
+  const { width, length, liningWidth, foldWidth, gap, repeat, ...rest } = cloth;
+  const lengths = Object.entries({ width, length, liningWidth, foldWidth, gap }).flatMap(([key, input]) =>
+    input === undefined ? [] : [[key, withUnit(input, unit)] as const],
+  );
+  return {
+    ...rest,
+    ...Object.fromEntries(lengths),
+    ...(repeat && {
+      repeat: {
+        along: withUnit(repeat.along, unit),
+        ...(repeat.first !== undefined && { first: withUnit(repeat.first, unit) }),
+      },
+    }),
+    name,
+    id,
+    remnants: [],
+  };
+}
+
+/** What is left of a cloth beyond a lay, over its whole width: a cloth of the cupboard by itself. */
+export function leftOver(cloth: Cloth, name: string, unit: Unit, width: Mm, length: Mm): CupboardCloth {
+  const { foldWidth: _, ...whole } = cloth;
+  const kept = forCupboard(whole, `${name}, left over`, `${name.toLowerCase().slice(0, 28)}-left`, unit);
+  return { ...kept, width: `${plain(Math.floor(width))} mm`, length: `${plain(Math.floor(length))} mm` };
+}
+
+/** What a job keeps of a cloth it takes: a snapshot of what is said of it, not of what it is. */
+export function forJob(cloth: CupboardCloth): Cloth {
+  const { id: _id, fibre: _fibre, kind: _kind, weight: _weight, swatch: _swatch, remnants: _remnants, ...own } = cloth;
+  return own;
+}

@@ -1,9 +1,10 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import type { ClothLay, CupboardCloth } from "@/core/cloth";
+import { forJob, forCupboard, leftOver, type CupboardCloth } from "@/core/cloth/cupboard";
+import type { ClothLay } from "@/core/cloth";
 import { clothOf } from "@/core/derive/cloth";
-import { formatLength, plain } from "@/core/units";
+import { formatLength } from "@/core/units";
 import type { Material } from "@/core/pattern";
 import { keepCloth, listCloths, removeCloth } from "@/store/layStore";
 import { changeJob } from "@/store/jobStore";
@@ -97,18 +98,7 @@ export function ClothPane({ material, materials, onMaterial, lay }: Props) {
             <Quiet
               onPress={() =>
                 changeJob((draft) => {
-                  // A job keeps a snapshot of what is said of its cloth, not of what it is.
-                  const {
-                    id: _id,
-                    unit: _unit,
-                    fibre: _f,
-                    kind: _k,
-                    weight: _w,
-                    swatch: _s,
-                    remnants: _r,
-                    ...own
-                  } = cloth;
-                  draft.cloth = own;
+                  draft.cloth = forJob(cloth);
                 })
               }
             >
@@ -123,13 +113,9 @@ export function ClothPane({ material, materials, onMaterial, lay }: Props) {
             onClick={() => {
               const { name } = job.cloth ?? {};
               if (!name) return;
-              void keepCloth({
-                ...job.cloth,
-                name,
-                id: name.toLowerCase().slice(0, 40),
-                unit: job.body.unit,
-                remnants: [],
-              }).then(reload);
+              void keepCloth(forCupboard(job.cloth ?? {}, name, name.toLowerCase().slice(0, 40), job.body.unit)).then(
+                reload,
+              );
             }}
           >
             Keep {job.cloth.name} here
@@ -158,33 +144,15 @@ function Leftover({
 }) {
   const { job } = useOpenJob();
   const tape = useView((v) => v.tape);
-  const width = lay.drawnWidth;
-  const inHand = useLengthInHand();
-  const left = inHand === null ? 0 : inHand - lay.length;
-  if (left < WORTH_KEEPING) return null;
+  const { width, length } = clothOf(job).cloth;
+  const left = length === null ? 0 : length - lay.length;
+  if (width === null || left < WORTH_KEEPING) return null;
   return (
     <p style={{ margin: "8px 0" }}>
       {formatLength(left, tape)} are left, whole width.{" "}
-      <Quiet
-        onPress={() =>
-          void keepCloth({
-            ...job.cloth,
-            name: `${name}, left over`,
-            id: `${name.toLowerCase().slice(0, 28)}-left`,
-            unit: "mm",
-            width: `${plain(Math.floor(width))} mm`,
-            length: `${plain(Math.floor(left))} mm`,
-            remnants: [],
-          }).then(onKept)
-        }
-      >
+      <Quiet onPress={() => void keepCloth(leftOver(job.cloth ?? {}, name, job.body.unit, width, left)).then(onKept)}>
         Keep
       </Quiet>
     </p>
   );
-}
-
-function useLengthInHand(): number | null {
-  const { job } = useOpenJob();
-  return clothOf(job).cloth.length;
 }
