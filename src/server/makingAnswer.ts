@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { USUAL_WIDTH } from "@/core/cloth/sold";
 import { derive } from "@/core/derive";
 import { clothOf } from "@/core/derive/cloth";
 import { layWithin, shapesOf } from "@/core/derive/lay";
@@ -46,7 +47,6 @@ const isWrapped = (value: unknown): boolean => typeof value === "object" && valu
 
 /** A quick look at the cloth: how long it is here is for the lay to say. */
 const QUICK = { steps: 200, milliseconds: 1200 } as const;
-const USUAL_WIDTH = 1500;
 
 /** Cutting list, shopping list and making order of a job. */
 export function makingAnswer(value: unknown): Answer {
@@ -60,7 +60,7 @@ export function makingAnswer(value: unknown): Answer {
   if (!derived.ok) return complaints(derived.status, derived.errors, tape);
   const { width, lies } = clothOf(job).cloth;
   const made = shapesOf(job, "shell");
-  const laid = made.ok ? layWithin(made.shapes, { width: width ?? USUAL_WIDTH, ...lies }, 1, QUICK) : null;
+  const laid = made.ok ? layWithin(made.shapes, { width: width ?? USUAL_WIDTH.shell, ...lies }, 1, QUICK) : null;
   const schools = { ...USUAL_SCHOOLS, ...job.making, ...asked.data.schools };
   return json(200, {
     ok: true,
@@ -71,7 +71,7 @@ export function makingAnswer(value: unknown): Answer {
         label: "Shell",
         count: 1,
         length: laid?.ok ? laid.lay.length : null,
-        width: width ?? USUAL_WIDTH,
+        width: width ?? USUAL_WIDTH.shell,
         note: laid && !laid.ok ? tell(laid.errors[0]?.says ?? [], tape) : null,
       },
       ...shoppingList(derived).map(({ label, note, ...bought }) => ({

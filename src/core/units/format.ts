@@ -73,3 +73,8 @@ export const toBuy = (needed: Mm, tape: Tape): Mm => Math.ceil(needed / SOLD_BY[
 
 /** A share in whole hundredths, as it is read. */
 export const formatShare = (share: number): string => `${Math.round(100 * share)} %`;
+
+const TAPE_UNIT: Readonly<Record<Tape, Mm>> = { in: 25.4, cm: 10 };
+
+/** A length as a plain number of the tape's unit, for the axis of a chart. */
+export const inTapeUnits = (mm: Mm, tape: Tape): number => mm / TAPE_UNIT[tape];

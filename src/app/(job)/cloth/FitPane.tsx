@@ -7,7 +7,7 @@ import { fittable } from "@/core/derive/fittable";
 import type { Fitted, Tried } from "@/core/derive/fitCloth";
 import type { LayFault } from "@/core/derive/lay";
 import type { Job } from "@/core/files";
-import { exactLength, formatLength, tell, wordsOn, type Mm, type Tape } from "@/core/units";
+import { exactLength, formatLength, inTapeUnits, tell, wordsOn, type Mm, type Tape } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
@@ -64,8 +64,8 @@ export function FitPane({ cloth, length, tape }: Props) {
     }
   }
   const said = (value: number): string => (choice.isLength ? formatLength(value, tape) : value.toFixed(2));
-  const shown = (value: number): number => (choice.isLength ? value / (tape === "in" ? 25.4 : 10) : value);
-  const long = (mm: number): number => mm / (tape === "in" ? 25.4 : 10);
+  const shown = (value: number): number => (choice.isLength ? inTapeUnits(value, tape) : value);
+  const long = (mm: number): number => inTapeUnits(mm, tape);
   const dots = [...tries].filter((t) => t.length !== null).sort((a, b) => a.value - b.value);
   const option = (ink: ChartInk) => ({
     grid: { left: 44, right: 14, top: 22, bottom: 36 },

@@ -1,5 +1,6 @@
 "use client";
 import type { ClothLay, LayCloth } from "@/core/cloth";
+import { costOf, SOLD_WIDTHS } from "@/core/cloth/sold";
 import type { ClothInHand } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
@@ -29,14 +30,12 @@ function foldsFor(lay: ClothLay, names: Props["names"]): readonly (readonly [nam
   });
 }
 
-/** Widths that cloth is sold in. */
-const SOLD: Readonly<Record<Tape, readonly Mm[]>> = { cm: [900, 1150, 1400, 1500], in: [914.4, 1143, 1371.6, 1524] };
 const ELSEWHERE = 3;
 
 /** What a lay comes to: what is needed and bought, what is used and left, and what other widths would take. */
 export function LayFigures({ lay, cloth, inHand, job, material, tape, names }: Props) {
   const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
-  const widths = [...SOLD[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
+  const widths = [...SOLD_WIDTHS[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
   const others = useElsewhere(
     job,
     material,
@@ -65,9 +64,7 @@ export function LayFigures({ lay, cloth, inHand, job, material, tape, names }: P
             [`Fold in for the ${name.toLowerCase()}`, <Length key={name} mm={wide} tape={tape} unit />] as const,
         )
       : []),
-    ...(inHand.price !== null
-      ? [["Price", ((bought / (tape === "in" ? 914.4 : 1000)) * inHand.price).toFixed(2)] as const]
-      : []),
+    ...(inHand.price !== null ? [["Price", costOf(bought, inHand.price, tape).toFixed(2)] as const] : []),
     ...widths.map(
       (width, i) =>
         [

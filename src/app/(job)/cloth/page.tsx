@@ -4,6 +4,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo, useState } from "react";
 import { clothOf } from "@/core/derive/cloth";
 import type { LayCloth } from "@/core/cloth";
+import { USUAL_WIDTH } from "@/core/cloth/sold";
 import type { Material } from "@/core/pattern";
 import { formatLength, tell } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -19,16 +20,6 @@ import { LayFigures } from "./LayFigures";
 import { LayTable } from "./LayTable";
 import { ShortPane } from "./ShortPane";
 import { useLay } from "./useLay";
-
-/** Widths taken where none is said: a lining's is its own, interfacing and pocketing are sold narrow. */
-const USUAL_WIDTH: Readonly<Record<Material, number>> = {
-  shell: 1500,
-  contrast: 1500,
-  lining: 1400,
-  interfacing: 900,
-  pocketing: 1100,
-  rib: 700,
-};
 
 /** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
 export default function ClothPage() {
