@@ -5,6 +5,7 @@ const ROOMS = [
   "geometry",
   "body",
   "pattern",
+  "tracing",
   "drafting",
   "bodice",
   "moves",

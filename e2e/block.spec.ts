@@ -1,5 +1,7 @@
 import { join } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
+import { HAND_BODY, palazzoJob } from "../src/core/testing/jobs";
+import { ownBodiceOf } from "../src/core/testing/ownBodice";
 import { expectSaved, openSample, openStage } from "./support";
 
 const rule = (page: Page, name: string) => page.getByRole("region", { name: "Rules", exact: true }).getByLabel(name);
@@ -139,5 +141,33 @@ test("a block drawn by hand is brought in, its places moved, and restyled; a bad
   await expect(page.getByLabel("It has allowances of")).toHaveValue("1.0 cm");
   await page.getByRole("link", { name: /3 Restyle/ }).click();
   await expect(page.getByRole("slider", { name: "front hem" }).first()).toBeVisible();
+  await expectSaved(page);
+});
+
+test("a bodice is brought in above the trousers of a one-piece, and says what its edges cannot", async ({ page }) => {
+  const bodice = ownBodiceOf(palazzoJob(HAND_BODY, { style: { id: "one-piece", params: {} } }));
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="900mm" height="600mm" viewBox="-300 -500 900 600">
+    <path id="bodice-front" d="${bodice.panels.front.path}"/>
+    <path id="bodice-back" transform="translate(200 0)" d="${bodice.panels.back.path}"/></svg>`;
+  await openSample(page);
+  await openStage(page, "block", "sample-bell-ringer");
+  await page.getByRole("button", { name: "Bring in a bodice" }).click();
+  const dialog = page.getByRole("dialog", { name: "Bring in a bodice" });
+  await dialog.getByLabel("Drawing of the bodice").setInputFiles({
+    name: "my bodice.svg",
+    mimeType: "image/svg+xml",
+    buffer: Buffer.from(svg),
+  });
+  await expect(dialog.getByText(/round the underarm/)).toBeVisible();
+  const bust = dialog.getByRole("button", { name: "Front, bust point" });
+  await bust.focus();
+  for (let i = 0; i < 30; i++) await page.keyboard.press("Shift+ArrowDown");
+  await expect(dialog.getByRole("alert")).toContainText("bust point must lie above");
+  for (let i = 0; i < 30; i++) await page.keyboard.press("Shift+ArrowUp");
+  await dialog.getByRole("button", { name: "Use this bodice" }).click();
+  await expect(page.getByText("my bodice.svg.")).toBeVisible();
+  await page.getByRole("link", { name: /3 Restyle/ }).click();
+  await expect(page.getByText(/Take the bodice brought in/)).toBeVisible();
+  await expect(page.getByText(/keeps its neck, shoulders and underarm/)).toBeVisible();
   await expectSaved(page);
 });

@@ -157,6 +157,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       shoe: SHOE,
       allowances: allowances.widths,
       ...(hung && { cuff: hung }),
+      ...(job.block.bodice && { ownBodice: job.block.bodice }),
     };
     const moves = job.moves ?? movesOf(style, params.data);
     const run = meetingHem(context, (given) => runMoves(block, moves, given));

@@ -4,3 +4,13 @@ export { hasBustDart, type DrawnBodice } from "./halves";
 export { bodiceSteps } from "./narrate";
 export { armholeOf, bodicePanels, waistFromCentre } from "./panels";
 export { capEdge, sleeveSizes } from "./sleeve";
+export { ownBodice, type OwnBodiceDrawn } from "./own/ownBodice";
+export {
+  BODICE_FRONT_PLACES,
+  BODICE_OUTLINE,
+  BODICE_PLACES,
+  ownBodiceSchema,
+  type BodiceFrontPlace,
+  type BodicePlace,
+  type OwnBodice,
+} from "./own/schema";

@@ -1,4 +1,14 @@
-import { against, along, panelMap, wholePanelOf, type Edge, type Join, type Panel, type PanelLine } from "../pattern";
+import {
+  against,
+  along,
+  edgesWithRole,
+  panelMap,
+  wholePanelOf,
+  type Edge,
+  type Join,
+  type Panel,
+  type PanelLine,
+} from "../pattern";
 import { line, pathEnd, pathLength, pathReverse, pathStart, type Path, type Point } from "../geometry";
 import { remembered } from "../remember";
 import { drawBodice, type BodiceHalf, type DrawnBodice } from "./halves";
@@ -39,21 +49,33 @@ function waistEdges({ waist }: BodiceHalf): readonly Edge[] {
     .reverse();
 }
 
-function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point, isPointed: boolean): Panel {
-  const neckCentre = pathStart(own.neck);
-  const waists = waistEdges(own);
-  const waistCentre = pathEnd((waists.at(-1) as Edge).path);
+/** The lines of half a bodice from the centre out, x to the right and y down from the waist. */
+export interface HalfLines {
+  readonly neck: Path;
+  readonly shoulder: Path;
+  readonly armhole: Path;
+  /** From the underarm down, parted where the bust dart opens. */
+  readonly side: readonly Edge[];
+  /** From the side to the centre, parted where darts open, numbered from the centre. */
+  readonly waist: readonly Edge[];
+  readonly centre: Path;
+  readonly darts: readonly PanelLine[];
+  /** Places besides those at its corners. */
+  readonly points: Readonly<Record<string, Point>>;
+  /** Its waist is a V. */
+  readonly isPointed: boolean;
+}
+
+/** Half a bodice as a panel, as the wearer's right half lies on the table: the front with its centre to the right. */
+export function panelOf(half: Half, lines: HalfLines): Panel {
   const isFolded = half === "front";
-  const dartLines = [
-    ...own.waist.parts.flatMap((p) => (p.is === "dart" ? [p] : [])),
-    ...(own.sideDart ? [own.sideDart] : []),
-  ];
-  const x = own.underarm[0] * 0.3;
+  const [underarm, waistCentre] = [pathEnd(lines.armhole), pathStart(lines.centre)];
+  const x = underarm[0] * 0.3;
   const grain: PanelLine = {
     kind: "grain",
     points: [
-      [x, own.underarm[1] * 0.2],
-      [x, own.underarm[1] * 1.15],
+      [x, underarm[1] * 0.2],
+      [x, underarm[1] * 1.15],
     ],
   };
   const panel: Panel = {
@@ -61,35 +83,52 @@ function panelOfHalf(half: Half, own: BodiceHalf, bust: Point, nape: Point, isPo
     name: `Bodice ${half}`,
     is: wholePanelOf("bodice", half),
     half: "both",
-    ...(isPointed && { worn: { pointed: true } }),
+    ...(lines.isPointed && { worn: { pointed: true } }),
     cutting: { material: "shell", ...(isFolded && { pieces: { count: 1, onFold: true } }) },
     edges: [
-      edge("neck", "neck", "neck", own.neck),
-      edge("shoulder", "shoulder", "shoulder", own.shoulder),
-      edge("armhole", "armhole", "armhole", own.armhole),
-      ...sideEdges(own),
-      ...waists,
-      edge("centre", isFolded ? "fold" : "centre", isFolded ? "centre, on the fold" : "centre", [
-        line(waistCentre, neckCentre),
-      ]),
+      edge("neck", "neck", "neck", lines.neck),
+      edge("shoulder", "shoulder", "shoulder", lines.shoulder),
+      edge("armhole", "armhole", "armhole", lines.armhole),
+      ...lines.side,
+      ...lines.waist,
+      edge("centre", isFolded ? "fold" : "centre", isFolded ? "centre, on the fold" : "centre", lines.centre),
     ],
     landmarks: {
-      neckCentre,
-      neckEnd: pathEnd(own.neck),
-      shoulderEnd: pathEnd(own.shoulder),
-      underarm: own.underarm,
-      waistSide: own.waist.side,
+      neckCentre: pathStart(lines.neck),
+      neckEnd: pathEnd(lines.neck),
+      shoulderEnd: pathEnd(lines.shoulder),
+      underarm,
+      waistSide: pathStart((lines.waist[0] as Edge).path),
       waistCentre,
-      ...(half === "front" ? { bustPoint: bust } : { nape }),
+      ...lines.points,
     },
-    lines: [grain, ...dartLines.map(({ from, tip, to }): PanelLine => ({ kind: "dart", points: [from, tip, to] }))],
+    lines: [grain, ...lines.darts],
   };
-  // As the wearer's right half lies on the table: the front with its centre to the right.
-  return half === "front" ? panelMap(panel, ([px, py]) => [0 - px, py]) : panel;
+  return isFolded ? panelMap(panel, ([px, py]) => [0 - px, py]) : panel;
+}
+
+/** The lines of a half that was drafted. */
+function linesOfHalf(own: BodiceHalf, isPointed: boolean, points: HalfLines["points"]): HalfLines {
+  const waist = waistEdges(own);
+  const dartLines = [
+    ...own.waist.parts.flatMap((p) => (p.is === "dart" ? [p] : [])),
+    ...(own.sideDart ? [own.sideDart] : []),
+  ];
+  return {
+    neck: own.neck,
+    shoulder: own.shoulder,
+    armhole: own.armhole,
+    side: sideEdges(own),
+    waist,
+    centre: [line(pathEnd((waist.at(-1) as Edge).path), pathStart(own.neck))],
+    darts: dartLines.map(({ from, tip, to }): PanelLine => ({ kind: "dart", points: [from, tip, to] })),
+    points,
+    isPointed,
+  };
 }
 
 /** The seams of a bodice that is whole: shoulder, side, centre back; the centre front lies on the fold. */
-function joinsOf({ front }: DrawnBodice): readonly Join[] {
+export function joinsOf(panels: Readonly<Record<Half, Panel>>): readonly Join[] {
   const [f, b] = [idOf("front"), idOf("back")];
   const join = (id: string, label: string, kind: Join["kind"], a: Join["a"], other: Join["b"]): Join => ({
     id: `bodice-${id}`,
@@ -101,15 +140,10 @@ function joinsOf({ front }: DrawnBodice): readonly Join[] {
     a,
     b: other,
   });
+  const side = (half: Half) => edgesWithRole(panels[half], "side").map((e) => along(idOf(half), e.id));
   return [
     join("shoulder", "Shoulder seam", "shoulder", [along(f, "shoulder")], [along(b, "shoulder")]),
-    join(
-      "side",
-      "Bodice, side seam",
-      "side",
-      [along(f, "side"), ...(front.sideDart ? [along(f, "side-2")] : [])],
-      [along(b, "side")],
-    ),
+    join("side", "Bodice, side seam", "side", side("front"), side("back")),
     { ...join("centre", "Bodice, centre back", "centre", [along(b, "centre")], [along(b, "centre")]), root: "back" },
   ];
 }
@@ -124,14 +158,9 @@ export function bodicePanels(plan: BodicePlan): {
   // However low the neck is cut, lengths are told from where the tape starts.
   const nape: Point = [0, -plan.napeToWaist];
   const isPointed = plan.vWaist.front !== 0 || plan.vWaist.back !== 0;
-  return {
-    panels: [
-      panelOfHalf("front", both.front, both.bust, nape, isPointed),
-      panelOfHalf("back", both.back, both.bust, nape, isPointed),
-    ],
-    joins: joinsOf(both),
-    drawn: both,
-  };
+  const front = panelOf("front", linesOfHalf(both.front, isPointed, { bustPoint: both.bust }));
+  const back = panelOf("back", linesOfHalf(both.back, isPointed, { nape }));
+  return { panels: [front, back], joins: joinsOf({ front, back }), drawn: both };
 }
 
 /** The waist of half a bodice walked from the centre to the side. */

@@ -26,7 +26,6 @@ export {
 } from "./plan";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
-export { snappedPlace, WORDS as OWN_WORDS } from "./own/ownOutline";
-export { outlineData } from "./own/outlineData";
+export { LEG_OUTLINE } from "./own/ownOutline";
 export * from "./own/schema";
 export { draftBlock, type Block } from "./block";

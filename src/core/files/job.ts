@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { bodySchema } from "../body";
+import { ownBodiceSchema } from "../bodice";
 import { clothSchema } from "../cloth/schema";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
@@ -23,6 +24,8 @@ const blockSchema = z.strictObject({
   rules: rulesSchema.default({}),
   /** The block that was brought in; drawn from only while the school is `own`. */
   own: ownBlockSchema.optional(),
+  /** The bodice that was brought in; drawn from only where the line that drafts the bodice says so. */
+  bodice: ownBodiceSchema.optional(),
 });
 
 const styleChoiceSchema = z.strictObject({

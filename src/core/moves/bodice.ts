@@ -1,11 +1,12 @@
 import { armholeOf, bodicePlan, bodiceSteps, hasBustDart } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pointDistance } from "../geometry";
-import { quantity, say, type Mm } from "../units";
+import { quantity, Refusal, say, type Mm } from "../units";
 import { paramOr, styleParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import { refuseOwnBlock } from "./level";
-import { bodiceHalves, withBodice } from "./withBodice";
+import type { MoveContext, MoveResult, StyleState } from "./move";
+import { bodiceHalves, withBodice, withOwnBodice } from "./withBodice";
 
 const ID = "bodice";
 
@@ -15,6 +16,7 @@ const PARAMS = {
     options: [
       ["measured", "measured: front over the bust, back from the nape"],
       ["quarters", "by quarters: front and back equally long"],
+      ["own", "not: the bodice brought in on Block"],
     ],
   }),
   equalTo: choice("By quarters: which length both halves are given.", {
@@ -66,12 +68,14 @@ export const bodice = defineMove({
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
+    const school = params.school ?? (styleParam(ID, "school", context) as typeof params.school) ?? "measured";
+    if (school === "own") return broughtIn(state, context);
     refuseOwnBlock(state, "school", this.label);
     const asked = (name: "bustEase" | "waistEase" | "tipBack"): Mm => askedLength(ID, PARAMS, name, params, context).mm;
     const darts = (name: "frontDarts" | "backDarts"): Mm | null =>
       paramOr(ID, name, params[name], context) === null ? null : askedLength(ID, PARAMS, name, params, context).mm;
     const { plan, numbers } = bodicePlan(context.measures, {
-      school: params.school ?? (styleParam(ID, "school", context) as typeof params.school) ?? "measured",
+      school,
       equalTo: params.equalTo ?? "back",
       bustEase: asked("bustEase"),
       waistEase: asked("waistEase"),
@@ -107,3 +111,22 @@ export const bodice = defineMove({
     };
   },
 });
+
+/** The bodice that the job brought in, in place of a drafted one. */
+function broughtIn(state: StyleState, { ownBodice, unit }: MoveContext): MoveResult {
+  if (!ownBodice)
+    throw new Refusal(
+      "school",
+      say`There is no bodice of your own yet. Bring in its outline as SVG or DXF on the Block stage, or draft one.`,
+    );
+  const { state: next, drawn } = withOwnBodice(state, ownBodice, unit);
+  return {
+    state: next,
+    template:
+      "Take the bodice brought in, on its seam lines: {bust} round at the underarm, sewn waist {waist}, armhole {armhole}; down the centre {frontLength} in front and {backLength} behind, at the side {frontSide} and {backSide}.",
+    numbers: drawn.numbers,
+    drafted: { steps: drawn.steps, numbers: drawn.numbers },
+    shown: [],
+    handles: [],
+  };
+}

@@ -6,7 +6,7 @@ import { isStated, quantity, Refusal, say, type Mm } from "../units";
 import { ownParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { Handle } from "./move";
-import { bodiceHalves, bodiceOf, withBodice } from "./withBodice";
+import { bodiceHalves, bodiceOf, isBroughtIn, withBodice } from "./withBodice";
 
 const ID = "bodice-edges";
 
@@ -60,6 +60,14 @@ export const bodiceEdges = defineMove({
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
+    if (isBroughtIn(state) && !Object.values(params).some(isStated))
+      return {
+        state,
+        template: "The bodice brought in keeps its neck, shoulders and underarm.",
+        numbers: {},
+        shown: [],
+        handles: [],
+      };
     const plan = bodiceOf(state, "neckFront", this.label);
     const asked = (name: keyof typeof CHANGES): Mm => askedLength(ID, PARAMS, name, params, context).mm;
     const changed = Object.fromEntries(

@@ -17,7 +17,7 @@ import { length } from "../params";
 import { angle, quantity, Refusal, say, toDegrees, type Mm, type Radians } from "../units";
 import { paramOr } from "./auto";
 import { askedLength, defineMove } from "./define";
-import { bodiceHalves, bodiceOf } from "./withBodice";
+import { bodiceHalves, needsBodice } from "./withBodice";
 
 const ID = "cowl";
 /** A facing that is cut on covers when it reaches this far beyond the bust point where the neck hangs. */
@@ -164,7 +164,7 @@ export const cowl = defineMove({
   params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    bodiceOf(state, "opening", this.label);
+    needsBodice(state, "opening", this.label);
     const { front } = bodiceHalves(state);
     if (findEdge(front, "centre")?.role !== "fold" || !findEdge(front, "neck") || !findEdge(front, "armhole"))
       throw new Refusal("opening", say`A cowl hangs from a front that is whole. Take out the line that cut it.`);

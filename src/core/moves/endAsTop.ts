@@ -16,7 +16,7 @@ import { choice, namedLength, statedLength, usualOn } from "../params";
 import { quantity, range, Refusal, say, tapeOf, type Mm } from "../units";
 import { askedLength, defineMove } from "./define";
 import { askedGarmentLength, garmentLengthSchema, LENGTH_NAMES } from "./setLength";
-import { bodiceHalves, bodiceOf } from "./withBodice";
+import { bodiceHalves, needsBodice } from "./withBodice";
 
 const ID = "end-as-top";
 
@@ -105,6 +105,10 @@ function ended(panel: Panel, { out, down }: Below, level: Mm, onFold: boolean): 
   return { ...panel, cutting, edges, landmarks: { ...panel.landmarks, hemSide: pathEnd(side), hemCentre } };
 }
 
+/** True where a dart opens on the waist. */
+const hasWaistDart = ({ edges }: Panel): boolean =>
+  edges.some((e, i) => e.role === "dart" && edges[i - 1]?.role === "waist");
+
 /** A top: the bodice without trousers, its hem at the waist or below. */
 export const endAsTop = defineMove({
   id: ID,
@@ -113,7 +117,7 @@ export const endAsTop = defineMove({
   params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    const plan = bodiceOf(state, "length", this.label);
+    needsBodice(state, "length", this.label);
     if (state.joins.some((j) => j.kind === "waist"))
       throw new Refusal("length", say`The bodice is sewn to trousers already. Take that line out first.`);
     const halves = bodiceHalves(state);
@@ -124,7 +128,7 @@ export const endAsTop = defineMove({
         most: LONGEST,
       });
     const ease = askedLength(ID, PARAMS, "hipEase", params, context);
-    if (below.mm > 0 && Object.values(plan.darts).some(({ count }) => count > 0))
+    if (below.mm > 0 && [halves.front, halves.back].some(hasWaistDart))
       throw new Refusal(
         "length",
         say`Waist darts end at the waist, so a top with darts ends there too. Leave the darts out where the bodice is drafted, or let it go on by ${0}.`,

@@ -31,7 +31,7 @@ import { quantity, ratio, Refusal, say, type Mm } from "../units";
 import { numberOr } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { StyleState } from "./move";
-import { bodiceHalves, bodiceOf } from "./withBodice";
+import { bodiceHalves, needsBodice } from "./withBodice";
 
 const ID = "fold-back";
 
@@ -70,7 +70,7 @@ export const foldBack = defineMove({
   params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    bodiceOf(state, "neck", this.label);
+    needsBodice(state, "neck", this.label);
     const { front } = bodiceHalves(state);
     if (!front.landmarks.neckEnd || front.worn?.cowl)
       throw new Refusal("neck", say`The neck of the front was cut off by another line. Move this line before it.`);

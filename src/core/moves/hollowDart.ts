@@ -3,7 +3,7 @@ import { line, pathEnd, pathStart, pointDistance, pointSubtract, pointUnit, poin
 import { angle, quantity, Refusal, say, toDegrees, type Mm } from "../units";
 import { statedLength } from "../params";
 import { askedLength, defineMove } from "./define";
-import { bodiceHalves, bodiceOf } from "./withBodice";
+import { bodiceHalves, needsBodice } from "./withBodice";
 
 const ID = "hollow-dart";
 
@@ -27,7 +27,7 @@ export const hollowDart = defineMove({
   params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    bodiceOf(state, "allowance", this.label);
+    needsBodice(state, "allowance", this.label);
     const { front } = bodiceHalves(state);
     const dart = findEdge(front, "bust-dart");
     if (!dart) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);

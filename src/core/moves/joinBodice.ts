@@ -7,7 +7,7 @@ import { styleParam } from "./auto";
 import { defineMove } from "./define";
 import { LEVEL_NAMES, levelOf, levelSchema, type LevelName } from "./level";
 import { wholePanel } from "./legs";
-import { bodiceHalves, bodiceOf } from "./withBodice";
+import { bodiceHalves, needsBodice } from "./withBodice";
 import { pleatPanel } from "./pleatPanel";
 import type { MoveContext, StyleState } from "./move";
 
@@ -52,7 +52,7 @@ export const joinBodice = defineMove({
   params: PARAMS,
   redraws: false,
   apply(state, params, context) {
-    bodiceOf(state, "how", this.label);
+    needsBodice(state, "how", this.label);
     const how = params.how ?? (styleParam(ID, "how", context) as Params["how"]) ?? "pleat";
     const bodice = bodiceHalves(state);
     const roots = ["front", "back"] as const;

@@ -1,7 +1,7 @@
 import { type Param } from "../params";
 import { type AllowanceKind, type Join, type Panel, type Drawing } from "../pattern";
 import type { z } from "zod";
-import type { BodicePlan } from "../bodice";
+import type { BodicePlan, OwnBodice } from "../bodice";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers, Step } from "../drafting";
 import type { Point } from "../geometry";
@@ -13,7 +13,7 @@ export interface StyleState {
   readonly panels: readonly Panel[];
   /** How the panels are sewn together. */
   readonly joins: readonly Join[];
-  /** What the bodice is drawn from, where there is one. */
+  /** What the bodice is drawn from, where it was drafted. */
   readonly bodice?: BodicePlan;
 }
 
@@ -33,6 +33,8 @@ export interface MoveContext {
   readonly shoe: Mm;
   /** What is cut beyond each kind of seam, for what a move tells of its cut line. */
   readonly allowances: Readonly<Record<AllowanceKind, Mm>>;
+  /** The bodice that was brought in. */
+  readonly ownBodice?: OwnBodice;
   /** Depth of a cuff that the finish hangs below the leg; it comes off the length. */
   readonly cuff?: Quantity;
 }

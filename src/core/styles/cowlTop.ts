@@ -16,7 +16,7 @@ export const cowlTop = defineStyle((on) => ({
   params: z.strictObject({
     opening: autoLengthSchema.optional().describe("How far the slashed chest line opens at the centre."),
     length: garmentLengthSchema.optional().describe("Where the hem ends."),
-    school: z.enum(["measured", "quarters"]).optional().describe("How the bodice is drafted."),
+    school: z.enum(["measured", "quarters", "own"]).optional().describe("How the bodice is drafted."),
   }),
   moves: [
     { id: "m1", move: "bodice", on: true, params: {} },

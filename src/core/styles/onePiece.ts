@@ -43,7 +43,7 @@ export const onePiece = defineStyle((on) => ({
     hemSpread: autoLengthSchema.optional().describe("Sum of the openings of one panel at the hem, of a palazzo."),
     fullness: z.number().min(1).max(4).optional().describe("Length of a side panel's top to the seam it is set into."),
     how: z.enum(["pleat", "gather"]).optional().describe("How the trousers' waist is brought to the bodice's."),
-    school: z.enum(["measured", "quarters"]).optional().describe("How the bodice is drafted."),
+    school: z.enum(["measured", "quarters", "own"]).optional().describe("How the bodice is drafted."),
   }),
   moves: made(straightLeg, []),
   recipes: {

@@ -1,4 +1,5 @@
-import { outlineData, type OwnBlock } from "../drafting";
+import type { OwnBlock } from "../drafting";
+import { outlineData } from "../tracing";
 import { panelPath, type Panel } from "../pattern";
 import type { Job } from "../files";
 import { HAND_BODY, palazzoJob, shapeOf } from "./jobs";

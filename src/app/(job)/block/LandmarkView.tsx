@@ -1,35 +1,66 @@
 "use client";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import { OWN_LANDMARKS, OWN_WORDS, snappedPlace, type OwnLandmark, type OwnPanelLandmarks } from "@/core/drafting";
+import { LEG_OUTLINE, OWN_LANDMARKS } from "@/core/drafting";
+import { BODICE_FRONT_PLACES, BODICE_OUTLINE, BODICE_PLACES } from "@/core/bodice";
+import type { Point } from "@/core/geometry";
+import { snappedPlace } from "@/core/tracing";
 import type { FoundOutline } from "@/core/files/bringIn";
 import { pointsData } from "@/ui/table/layout";
 
+/** What is put on an outline: its places, their words, where each means a corner, and the line that is laid upright. */
+export interface PlacedKind {
+  readonly places: readonly string[];
+  readonly words: Readonly<Record<string, string>>;
+  readonly snapped: (outline: FoundOutline, name: string, p: Point) => Point;
+  readonly upright: readonly [string, string];
+}
+
+export const LEG_PLACES: PlacedKind = {
+  places: OWN_LANDMARKS,
+  words: LEG_OUTLINE.words,
+  snapped: (outline, name, p) => snappedPlace<string, string>(LEG_OUTLINE, outline.path, name, p),
+  upright: ["creaseTop", "creaseHem"],
+};
+
+const bodiceKind = (places: readonly string[]): PlacedKind => ({
+  places,
+  words: BODICE_OUTLINE.words,
+  snapped: (outline, name, p) => snappedPlace<string, string>(BODICE_OUTLINE, outline.path, name, p),
+  upright: ["neckCentre", "waistCentre"],
+});
+export const BODICE_PLACED = { front: bodiceKind(BODICE_FRONT_PLACES), back: bodiceKind(BODICE_PLACES) };
+
+/** Places of an outline in the drawing's own frame. */
+export type Places = Readonly<Record<string, [number, number]>>;
+
 interface Props {
   readonly title: string;
+  readonly kind: PlacedKind;
   readonly color: string;
   readonly outline: FoundOutline;
-  readonly marks: OwnPanelLandmarks;
-  readonly onChange: (marks: OwnPanelLandmarks) => void;
+  readonly marks: Places;
+  readonly onChange: (marks: Places) => void;
 }
 
 const PAD = 60;
 
 /** A brought-in outline with its landmarks, each pulled by hand or nudged by the arrow keys. */
-export function LandmarkView({ title, color, outline, marks, onChange }: Props) {
+export function LandmarkView({ title, kind, color, outline, marks, onChange }: Props) {
   const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<OwnLandmark | null>(null);
-  const [focus, setFocus] = useState<OwnLandmark | null>(null);
+  const [held, setHeld] = useState<string | null>(null);
+  const [focus, setFocus] = useState<string | null>(null);
   const xs = outline.points.map((p) => p[0]);
   const ys = outline.points.map((p) => p[1]);
   const [left, top] = [Math.min(...xs) - PAD, Math.min(...ys) - PAD];
   const [width, height] = [outline.width + 2 * PAD, outline.height + 2 * PAD];
   const unit = height / 560;
-  const move = (name: OwnLandmark, x: number, y: number): void =>
+  const at = (name: string): [number, number] => marks[name] as [number, number];
+  const move = (name: string, x: number, y: number): void =>
     onChange({ ...marks, [name]: [Math.round(x * 10) / 10, Math.round(y * 10) / 10] });
   /** Let go within 3 mm of a corner, a place that belongs to one lies on it. */
-  const letGo = (name: OwnLandmark | null): void => {
+  const letGo = (name: string | null): void => {
     setHeld(null);
-    if (name) onChange({ ...marks, [name]: [...snappedPlace(outline.path, name, marks[name])] });
+    if (name) onChange({ ...marks, [name]: [...kind.snapped(outline, name, at(name))] });
   };
 
   function place(event: PointerEvent): void {
@@ -39,12 +70,12 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
     move(held, p.x, p.y);
   }
 
-  function nudge(event: KeyboardEvent, name: OwnLandmark): void {
+  function nudge(event: KeyboardEvent, name: string): void {
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
     if (!way) return;
     event.preventDefault();
     const step = event.shiftKey ? 10 : 1;
-    const [x, y] = marks[name];
+    const [x, y] = at(name);
     move(name, x + (way[0] as number) * step, y + (way[1] as number) * step);
   }
 
@@ -53,7 +84,7 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
       <figcaption style={{ color, fontWeight: 700, marginBottom: 4 }}>
         {title}{" "}
         <span style={{ color: "var(--quiet)", fontWeight: 450 }}>
-          {focus ? OWN_WORDS[focus] : "pull each place onto the line it names"}
+          {focus ? kind.words[focus] : "pull each place onto the line it names"}
         </span>
       </figcaption>
       <svg
@@ -70,20 +101,20 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
           <path key={i} d={pointsData(d)} fill="none" stroke="var(--text)" strokeWidth={unit} />
         ))}
         <path
-          d={pointsData([marks.creaseTop, marks.creaseHem])}
+          d={pointsData(kind.upright.map(at))}
           stroke="var(--quiet)"
           strokeWidth={unit}
           strokeDasharray={`${6 * unit} ${4 * unit}`}
         />
-        {OWN_LANDMARKS.map((name) => {
-          const [x, y] = marks[name];
+        {kind.places.map((name) => {
+          const [x, y] = at(name);
           return (
             <g
               key={name}
               tabIndex={0}
               role="button"
               aria-roledescription="place to move with the arrow keys"
-              aria-label={`${title}, ${OWN_WORDS[name]}`}
+              aria-label={`${title}, ${kind.words[name]}`}
               onPointerDown={(event) => {
                 svg.current?.setPointerCapture(event.pointerId);
                 setHeld(name);
@@ -113,7 +144,7 @@ export function LandmarkView({ title, color, outline, marks, onChange }: Props) 
                   strokeWidth={4 * unit}
                   paintOrder="stroke"
                 >
-                  {OWN_WORDS[name]}
+                  {kind.words[name]}
                 </text>
               ) : null}
             </g>

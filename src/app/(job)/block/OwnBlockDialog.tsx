@@ -7,16 +7,19 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo, useRef, useState } from "react";
-import { outlineData, ownBlock, type OwnBlock, type OwnPanelLandmarks } from "@/core/drafting";
-import type { BroughtIn, FoundOutline } from "@/core/files/bringIn";
-import { formatLength, keptText, Refusal, tell, type Mm, type Sentence } from "@/core/units";
-import { changeJob } from "@/store/jobStore";
+import type { BodyMeasures } from "@/core/body";
+import type { OwnBodice } from "@/core/bodice";
+import type { Job } from "@/core/files";
+import type { BroughtIn, FoundOutline, GuessedPanels } from "@/core/files/bringIn";
+import { formatLength, keptText, tell } from "@/core/units";
+import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
 import { broughtIn } from "@/workers/client";
-import { LandmarkView } from "./LandmarkView";
+import { BODICE_PLACED, LandmarkView, LEG_PLACES, type Places } from "./LandmarkView";
+import { tryOut, type Brought, type Said, type Tried } from "./ownTrial";
 
 const UNITS = [
   ["1", "millimetres"],
@@ -26,18 +29,19 @@ const UNITS = [
   ["0.3527777778", "points, 72 to the inch"],
 ] as const;
 
-type Outlines = Extract<BroughtIn, { kind: "outlines" }>;
-
-/** Brings in a block: the file, its unit, which outline is which, the landmarks, the allowances, and a trial of it all. */
-export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
+/**
+ * Brings in a block or a bodice: the file, its unit, which outline is which, the places, the allowances, and a trial of
+ * it all.
+ */
+export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; readonly onClose: () => void }) {
   const { job, shape } = useOpenJob();
   const tape = useView((v) => v.tape);
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ readonly name: string; readonly text: string } | null>(null);
   const [read, setRead] = useState<BroughtIn | null>(null);
   const [busy, setBusy] = useState(false);
-  const [roles, setRoles] = useState<{ readonly front: string; readonly back: string } | null>(null);
-  const [marks, setMarks] = useState<Readonly<Record<string, OwnPanelLandmarks>>>({});
+  const [roles, setRoles] = useState<GuessedPanels | null>(null);
+  const [marks, setMarks] = useState<Readonly<Record<string, Places>>>({});
   const [allowance, setAllowance] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -49,8 +53,8 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
       setFile(next);
       setRead(result);
       if (result.kind === "outlines") {
-        setRoles(result.guess);
-        setMarks(result.landmarks);
+        setRoles(result[what].panels);
+        setMarks(result[what].places as unknown as typeof marks);
       }
     } catch (error) {
       setProblem(sentenceOf(error, "This file cannot be read as a drawing. Save it as SVG or as text DXF."));
@@ -73,23 +77,23 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
   const trial = useMemo(
     () =>
       outlines && roles
-        ? tryOut(
-            outlines,
-            roles,
-            marks,
-            allowance === "" ? null : keptText(allowance, tape, job.body.unit),
-            job.body.unit,
-            file?.name,
-          )
+        ? tryOut(what, outlines, {
+            panels: roles,
+            legs: marks as unknown as Said["legs"],
+            bodice: marks as unknown as Said["bodice"],
+            allowance: allowance === "" ? null : keptText(allowance, tape, job.body.unit),
+            unit: job.body.unit,
+            name: file?.name,
+          })
         : null,
-    [outlines, roles, marks, allowance, tape, job.body.unit, file?.name],
+    [what, outlines, roles, marks, allowance, tape, job.body.unit, file?.name],
   );
   const refusal = problem ?? (read?.kind === "refused" ? read.message : null);
 
   return (
     <Dialog open onClose={onClose} maxWidth="lg" fullWidth aria-labelledby="own-block-title">
       <DialogTitle id="own-block-title" sx={{ pb: 1 }}>
-        Bring in a block
+        {WORDS[what].title}
       </DialogTitle>
       <DialogContent
         onDragOver={(event) => event.preventDefault()}
@@ -102,7 +106,7 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
           ref={input}
           type="file"
           accept=".svg,.dxf"
-          aria-label="Drawing of the block"
+          aria-label={WORDS[what].drawing}
           hidden
           onChange={(event) => void chosen(event.target.files)}
         />
@@ -115,8 +119,7 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
         {!outlines ? (
           <div style={{ padding: "10px 0 18px", maxWidth: 620 }}>
             <p style={{ marginTop: 0 }}>
-              An SVG or DXF with the outlines of front and back, one half of the garment. Eland’s own SVG works as it
-              is. Drop it here, or choose it.
+              {WORDS[what].ask} Eland’s own SVG works as it is. Drop it here, or choose it.
             </p>
             <Button variant="contained" onClick={() => input.current?.click()}>
               Choose a drawing
@@ -169,6 +172,7 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
                   <LandmarkView
                     key={which}
                     title={which === "front" ? "Front" : "Back"}
+                    kind={what === "legs" ? LEG_PLACES : BODICE_PLACED[which]}
                     color={`var(--${which})`}
                     outline={outline}
                     marks={own}
@@ -177,7 +181,7 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
                 ) : null;
               })}
             </div>
-            {trial ? <Trial trial={trial} hip={shape?.measures.hip.mm ?? null} wearer={job.body.name} /> : null}
+            {trial ? <Trial trial={trial} measures={shape?.measures ?? null} wearer={job.body.name} /> : null}
           </>
         ) : null}
       </DialogContent>
@@ -186,18 +190,19 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
         <Button onClick={onClose}>Leave it</Button>
         <Button
           variant="contained"
-          disabled={!trial?.own}
+          disabled={!trial || trial.what === "refused"}
           onClick={() => {
-            const own = trial?.own;
-            if (!own) return;
+            if (!trial || trial.what === "refused") return;
             changeJob((draft) => {
-              draft.block.school = "own";
-              draft.block.own = structuredClone(own);
+              if (trial.what === "legs") {
+                draft.block.school = "own";
+                draft.block.own = structuredClone(trial.own);
+              } else takeBodice(draft, trial.own);
             });
             onClose();
           }}
         >
-          Use this block
+          {WORDS[what].use}
         </Button>
       </DialogActions>
     </Dialog>
@@ -207,68 +212,55 @@ export function OwnBlockDialog({ onClose }: { readonly onClose: () => void }) {
 const describe = (o: FoundOutline, tape: "in" | "cm"): string =>
   `${o.name.slice(0, 24)}${o.kind === "other" ? "" : `, ${o.kind} line`}, ${formatLength(o.height, tape)} tall`;
 
-interface TriedOut {
-  readonly own: OwnBlock | null;
-  readonly says: Sentence | null;
-  readonly hip: Mm | null;
-  readonly depth: Mm | null;
+const WORDS = {
+  legs: {
+    title: "Bring in a block",
+    ask: "An SVG or DXF with the outlines of front and back, one half of the garment.",
+    drawing: "Drawing of the block",
+    use: "Use this block",
+  },
+  bodice: {
+    title: "Bring in a bodice",
+    ask: "An SVG or DXF with half a front and half a back of a bodice that fits, from neck to waist.",
+    drawing: "Drawing of the bodice",
+    use: "Use this bodice",
+  },
+} as const;
+
+/** The bodice, and every line that drafts one takes it from now on. */
+function takeBodice(draft: Job, own: OwnBodice): void {
+  draft.block.bodice = structuredClone(own);
+  for (const line of ownMoves(draft)) if (line.move === "bodice") line.params.school = "own";
 }
 
-/** Makes the block as it stands, or says what is still wrong with it. */
-function tryOut(
-  outlines: Outlines,
-  roles: { readonly front: string; readonly back: string },
-  marks: Readonly<Record<string, OwnPanelLandmarks>>,
-  allowance: string | null,
-  unit: "in" | "cm" | "mm",
-  name: string | undefined,
-): TriedOut {
-  const fail = (...says: Sentence): TriedOut => ({ own: null, says, hip: null, depth: null });
-  if (roles.front === roles.back) return fail("Front and back are the same outline. Choose two.");
-  const found = (id: string): FoundOutline | undefined => outlines.found.find((o) => o.id === id);
-  const [front, back] = [found(roles.front), found(roles.back)];
-  const [frontMarks, backMarks] = [marks[roles.front], marks[roles.back]];
-  if (!front || !back || !frontMarks || !backMarks)
-    return fail("Choose which outline is the front and which the back.");
-  const panel = (o: FoundOutline): OwnBlock["panels"]["front"] => ({
-    path: outlineData(o.path),
-    ...(o.notches.length > 0 && { notches: o.notches.slice(0, 60).map(([x, y]): [number, number] => [x, y]) }),
-    ...(o.darts.length > 0
-      ? { darts: o.darts.map((d) => d.map((p) => [...p])) as OwnBlock["panels"]["front"]["darts"] }
-      : {}),
-  });
-  const own: OwnBlock = {
-    ...(name ? { name: name.slice(0, 120) } : {}),
-    panels: { front: panel(front), back: panel(back) },
-    landmarks: { front: frontMarks, back: backMarks },
-    ...(allowance === null ? {} : { allowance }),
-  };
-  try {
-    const block = ownBlock(own, unit);
-    const width = (block.numbers.frontWidth?.mm ?? 0) + (block.numbers.backWidth?.mm ?? 0);
-    return { own, says: null, hip: 2 * width, depth: block.numbers.crotchDepth?.mm ?? null };
-  } catch (error) {
-    if (error instanceof Refusal) return fail(...error.says);
-    throw error;
-  }
-}
-
-function Trial({ trial, hip, wearer }: { readonly trial: TriedOut; readonly hip: Mm | null; readonly wearer: string }) {
+/** What the tape says of it, beside what the wearer measures. */
+function Trial({
+  trial,
+  measures,
+  wearer,
+}: {
+  readonly trial: Tried;
+  readonly measures: BodyMeasures | null;
+  readonly wearer: string;
+}) {
   const tape = useView((v) => v.tape);
-  if (trial.says)
+  if (trial.what === "refused")
     return (
       <p role="alert" style={{ borderLeft: "4px solid var(--look)", paddingLeft: 10 }}>
         {tell(trial.says, tape)}
       </p>
     );
-  const ease = trial.hip !== null && hip !== null ? trial.hip - hip : null;
+  const [round, own] = trial.what === "legs" ? [trial.hip, measures?.hip.mm] : [trial.bust, measures?.bust.mm];
+  const ease = own === undefined ? null : round - own;
   return (
     <p style={{ borderLeft: "4px solid var(--pass)", paddingLeft: 10 }}>
-      It measures {formatLength(trial.hip ?? 0, tape)} round the hip
+      It measures {formatLength(round, tape)} round the {trial.what === "legs" ? "hip" : "underarm"}
       {ease === null
         ? ""
-        : `, ${formatLength(Math.abs(ease), tape)} ${ease >= 0 ? "more" : "less"} than ${wearer || "the wearer"}`}
-      , with a crotch depth of {formatLength(trial.depth ?? 0, tape)}.
+        : `, ${formatLength(Math.abs(ease), tape)} ${ease >= 0 ? "more" : "less"} than ${wearer || "the wearer"}${trial.what === "legs" ? "" : "’s bust"}`}
+      {trial.what === "legs"
+        ? `, with a crotch depth of ${formatLength(trial.depth, tape)}.`
+        : `, and its sewn waist ${formatLength(trial.waist, tape)}.`}
     </p>
   );
 }

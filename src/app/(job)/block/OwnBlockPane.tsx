@@ -76,7 +76,7 @@ export function OwnBlockPane() {
       <Button variant={own ? "outlined" : "contained"} onClick={() => setOpen(true)}>
         {own ? "Bring in another" : "Bring in a block"}
       </Button>
-      {open ? <OwnBlockDialog onClose={() => setOpen(false)} /> : null}
+      {open ? <OwnBlockDialog what="legs" onClose={() => setOpen(false)} /> : null}
     </section>
   );
 }

@@ -13,6 +13,7 @@ import { ComparePane } from "./ComparePane";
 import { CompareTable } from "./CompareTable";
 import { NumberList } from "./NumberList";
 import { OwnBlockPane } from "./OwnBlockPane";
+import { OwnBodicePane } from "./OwnBodicePane";
 import { inkOf, Playback } from "./Playback";
 import { RuleFields } from "./RuleFields";
 import { SchoolPicker } from "./SchoolPicker";
@@ -66,6 +67,7 @@ export default function BlockPage() {
             onChange={setLeft}
           />
           {left === "rules" ? job.block.school === "own" ? <OwnBlockPane /> : <RuleFields /> : null}
+          {left === "rules" ? <OwnBodicePane /> : null}
           {left === "steps" ? (
             <ol aria-label="Steps" style={{ listStyle: "none", margin: 0, padding: 0 }}>
               {steps.map((s) => (

@@ -1,10 +1,10 @@
-import { edgeOf, edgesWithRole, type Edge, type Panel, type PanelLine } from "../../pattern";
+import { edgeOf, edgesWithRole, type Panel } from "../../pattern";
+import { movedEdges, partedAtDarts, placeOn, readTraced, widthsHeld, type DrawnDart, type Traced } from "../../tracing";
 import {
   line,
   pathBetween,
   pathEnd,
   pathLength,
-  pathNearest,
   pathReverse,
   pathStart,
   pointAdd,
@@ -13,121 +13,41 @@ import {
   type Point,
   type Segment,
 } from "../../geometry";
-import { quantity, readLength, type Mm, type Quantity, type Unit, Refusal, range, say } from "../../units";
+import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
 import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";
-import {
-  fitted,
-  refuseOffTheLine,
-  movedEdges,
-  placing,
-  readOutline,
-  splitAtCorners,
-  withoutAllowance,
-  type OwnEdgeId,
-  type OwnEdges,
-} from "./ownOutline";
-import type { OwnBlock, OwnPanelLandmarks } from "./schema";
+import { LEG_OUTLINE, placing, type OwnEdgeId } from "./ownOutline";
+import type { OwnBlock, OwnLandmark } from "./schema";
 
-const EDGES: readonly OwnEdgeId[] = ["waist", "side", "hem", "inseam", "crotch"];
+const EDGES = LEG_OUTLINE.corners.map(([id]) => id);
 
-function widthsOf(own: OwnBlock, unit: Unit): Readonly<Record<OwnEdgeId, Mm>> {
-  const { allowance } = own;
-  const read = (input: Parameters<typeof readLength>[0] | undefined): Mm => {
-    if (input === undefined) return 0;
-    const length = readLength(input, unit);
-    if (!length.ok) throw new Refusal("block.own.allowance", [length.message]);
-    if (length.mm < 0 || length.mm > 80)
-      throw new Refusal("block.own.allowance", say`An allowance must lie between ${range(0, 80, "and")}.`);
-    return length.mm;
-  };
-  const perEdge = typeof allowance === "object" && !("value" in allowance) ? allowance : null;
-  const all = perEdge ? 0 : read(allowance as Parameters<typeof readLength>[0] | undefined);
-  return Object.fromEntries(EDGES.map((id) => [id, perEdge ? read(perEdge[id]) : all])) as Record<OwnEdgeId, Mm>;
-}
-
-interface Read {
-  readonly edges: OwnEdges;
-  readonly marks: OwnPanelLandmarks;
-  readonly darts: readonly (readonly [Point, Point, Point])[];
-  readonly notches: readonly Point[];
-}
+type Read = Traced<OwnEdgeId, OwnLandmark>;
 
 function readPanel(own: OwnBlock, kind: "front" | "back", unit: Unit): Read {
-  const drawn = own.panels[kind];
-  const typed = own.landmarks[kind];
-  const place = placing(typed);
-  const marks = Object.fromEntries(
-    Object.entries(typed).map(([name, p]) => [name, place(p as Point)]),
-  ) as unknown as OwnPanelLandmarks;
-  const outline = readOutline(drawn.path, `block.own.panels.${kind}`).map(
-    (segment): Segment => ({ ...segment, points: segment.points.map(place) }) as unknown as Segment,
-  );
-  const split = splitAtCorners(outline, marks, `block.own.landmarks.${kind}`);
-  refuseOffTheLine(split, marks, `block.own.landmarks.${kind}`);
-  const edges = fitted(withoutAllowance(split, widthsOf(own, unit), "block.own.allowance"));
-  return {
-    edges,
+  const marks = own.landmarks[kind];
+  return readTraced({
+    kind: LEG_OUTLINE,
+    panel: own.panels[kind],
     marks,
-    darts: (drawn.darts ?? []).map(([a, b, c]) => [place(a), place(b), place(c)] as const),
-    notches: (drawn.notches ?? []).map((p) => place(p as Point)),
-  };
-}
-
-/** Splits the waist at the dart mouths, so that the sewn waist does not count them. */
-function waistEdges(waist: Path, darts: Read["darts"]): { edges: Edge[]; lines: PanelLine[] } {
-  const mouths = darts
-    .map((dart) => {
-      const [a, b] = [pathNearest(waist, dart[0]), pathNearest(waist, dart[2])];
-      const [from, to] = a.along < b.along ? [a, b] : [b, a];
-      return { from: from.along, to: to.along, tip: dart[1], near: Math.max(a.distance, b.distance) < 40 };
-    })
-    .filter((m) => m.near && m.to - m.from > 2)
-    .sort((a, b) => a.from - b.from);
-  const edges: Edge[] = [];
-  const lines: PanelLine[] = [];
-  let at = 0;
-  const push = (to: Mm): void => {
-    const n = edges.filter((e) => e.role === "waist").length + 1;
-    edges.push({
-      id: n === 1 ? "waist" : `waist-${n}`,
-      role: "waist",
-      name: "waist",
-      path: pathBetween(waist, at, to),
-    });
-  };
-  mouths.forEach(({ from, to, tip }, i) => {
-    if (from <= at + 1 || to >= pathLength(waist) - 1) return;
-    push(from);
-    const mouth = pathBetween(waist, from, to);
-    edges.push({
-      id: i === 0 ? "dart" : `dart-${i + 1}`,
-      role: "dart",
-      name: mouths.length === 1 ? "dart" : `dart ${i + 1}`,
-      path: mouth,
-    });
-    lines.push({ kind: "dart", points: [pathStart(mouth), tip, pathEnd(mouth)] });
-    at = to;
+    place: placing(marks),
+    widths: widthsHeld(own.allowance, EDGES, unit, "block.own.allowance"),
+    at: {
+      outline: `block.own.panels.${kind}`,
+      marks: `block.own.landmarks.${kind}`,
+      allowance: "block.own.allowance",
+    },
   });
-  push(pathLength(waist));
-  return { edges, lines };
 }
 
-const on = (path: Path, p: Point): Point => {
-  const { along } = pathNearest(path, p);
-  const whole = pathLength(path);
-  if (along < 1e-6) return pathStart(path);
-  if (along > whole - 1e-6) return pathEnd(path);
-  return pathEnd(pathBetween(path, 0, along));
-};
+const WAIST = { role: "waist", id: "waist", name: "waist", dartId: "dart", dartName: "dart" } as const;
 
 function ownPanel({ edges, marks, darts, notches }: Read): OwnPanel {
-  const { edges: waist, lines: dartLines } = waistEdges(edges.waist, darts);
+  const { edges: waist, lines: dartLines } = partedAtDarts(edges.waist, darts, WAIST);
   const inseamDown = pathReverse(edges.inseam);
-  const kneeSide = on(edges.side, marks.kneeSide);
-  const kneeInseam = on(inseamDown, marks.kneeInseam);
+  const kneeSide = placeOn(edges.side, marks.kneeSide);
+  const kneeInseam = placeOn(inseamDown, marks.kneeInseam);
   return {
     waist,
     dartLines,
@@ -136,7 +56,7 @@ function ownPanel({ edges, marks, darts, notches }: Read): OwnPanel {
     inseamDown,
     hem: edges.hem,
     crotch: edges.crotch,
-    hip: on(edges.side, marks.hipSide),
+    hip: placeOn(edges.side, marks.hipSide),
     knee: { side: kneeSide[0], inseam: kneeInseam[0] },
     hemAt: { side: pathEnd(edges.side)[0], inseam: pathEnd(inseamDown)[0] },
   };
@@ -225,8 +145,8 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
     edges: movedEdges(backRead.edges, ([x, y]) => [x, y + down]),
     marks: Object.fromEntries(
       Object.entries(backRead.marks).map(([name, [x, y]]) => [name, [x, y + down]]),
-    ) as unknown as OwnPanelLandmarks,
-    darts: backRead.darts.map((d) => d.map(([x, y]): Point => [x, y + down]) as [Point, Point, Point]),
+    ) as unknown as Read["marks"],
+    darts: backRead.darts.map((d) => d.map(([x, y]): Point => [x, y + down]) as unknown as DrawnDart),
     notches: backRead.notches.map(([x, y]): Point => [x, y + down]),
   });
   const back = own.reconcile ? reconciled(front, shifted) : shifted;
@@ -236,7 +156,7 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
     waist: 0,
     hip: front.hip[1],
     crotch: pathStart(front.inseamDown)[1],
-    knee: on(front.side, frontRead.marks.kneeSide)[1],
+    knee: placeOn(front.side, frontRead.marks.kneeSide)[1],
     hem,
   };
   if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
@@ -245,7 +165,7 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
       say`From the waist down the block needs hip, crotch point, knee and hem in this order. Put the landmarks in their places.`,
     );
   }
-  const centreAtHip = (panel: OwnPanel): Mm => on(panel.crotch, [pathEnd(panel.crotch)[0], levels.hip])[0];
+  const centreAtHip = (panel: OwnPanel): Mm => placeOn(panel.crotch, [pathEnd(panel.crotch)[0], levels.hip])[0];
   const plan: LegPlan = {
     hemAsked: null,
     levels,

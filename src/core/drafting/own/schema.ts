@@ -1,7 +1,6 @@
 import { z } from "zod";
 import { lengthInputSchema } from "../../units";
-
-const point = z.tuple([z.number(), z.number()]);
+import { placesSchema, tracedPanelSchema } from "../../tracing";
 
 /** Places that say what the lines of a block brought in are. */
 export const OWN_LANDMARKS = [
@@ -18,25 +17,7 @@ export const OWN_LANDMARKS = [
 ] as const;
 export type OwnLandmark = (typeof OWN_LANDMARKS)[number];
 
-const landmarks = z.strictObject(
-  Object.fromEntries(OWN_LANDMARKS.map((name) => [name, point])) as Record<OwnLandmark, typeof point>,
-);
-
-const panel = z.strictObject({
-  /** Outline in millimetres: absolute M, L and C commands, closed with Z. */
-  path: z
-    .string()
-    .min(8)
-    .max(400_000)
-    .regex(/^[MLCZ\d\s.,eE+-]+$/, "An outline is written with M, L, C and Z alone."),
-  /** Darts as mouth, tip, mouth, in millimetres. */
-  darts: z
-    .array(z.tuple([point, point, point]))
-    .max(4)
-    .optional(),
-  /** Notches on the outline, in millimetres. */
-  notches: z.array(point).max(60).optional(),
-});
+const landmarks = placesSchema(OWN_LANDMARKS);
 
 /**
  * A block that already fits, brought in: the right half's front and back with the places that say what is what.
@@ -44,7 +25,7 @@ const panel = z.strictObject({
  */
 export const ownBlockSchema = z.strictObject({
   name: z.string().max(120).optional(),
-  panels: z.strictObject({ front: panel, back: panel }),
+  panels: z.strictObject({ front: tracedPanelSchema, back: tracedPanelSchema }),
   landmarks: z.strictObject({ front: landmarks, back: landmarks }),
   allowance: z
     .union([

@@ -2,7 +2,8 @@ import { said } from "../../testing/said";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { bringIn, type FoundOutline } from ".";
-import { outlineData, type OwnBlock } from "../../drafting";
+import { type OwnBlock } from "../../drafting";
+import { outlineData } from "../../tracing";
 import { pathLength } from "../../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, withLegs } from "../../testing/jobs";
 import { derive } from "../../derive";
@@ -24,7 +25,8 @@ function refusal(text: string): string {
 
 /** The block a person would make of a drawing by taking every guess. */
 function ownFrom(text: string, more: Partial<OwnBlock> = {}): OwnBlock {
-  const { found, guess, landmarks } = outlines(text);
+  const { found, legs } = outlines(text);
+  const { panels: guess, places: landmarks } = legs;
   if (!guess) throw new Error("no guess");
   const panel = (id: string): OwnBlock["panels"]["front"] => {
     const outline = found.find((o) => o.id === id) as FoundOutline;
@@ -48,7 +50,8 @@ const jobOf = (own: OwnBlock, style = "straight", params = {}): Job =>
 
 describe("a block drawn by hand", () => {
   test("comes in from lines that meet end to end, at its true size", () => {
-    const { found, unitMm, guess } = outlines(hand);
+    const { found, unitMm, legs } = outlines(hand);
+    const guess = legs.panels;
     expect(unitMm).toBeCloseTo(1, 9);
     expect(found).toHaveLength(2);
     expect(guess).toEqual({ front: expect.any(String) as string, back: expect.any(String) as string });

@@ -52,7 +52,7 @@ test("what is no leg is left aside: every pattern Eland draws comes in again wit
     const { pieces } = derivedOf(palazzoJob(HAND_BODY, { style: { id, params: {} } }));
     const again = bringIn(writeSvg({ title: id, pieces, notices: [] }), null);
     if (again.kind !== "outlines") throw new Error(JSON.stringify(again));
-    const name = (which: "front" | "back") => again.found.find((o) => o.id === again.guess?.[which])?.name;
+    const name = (which: "front" | "back") => again.found.find((o) => o.id === again.legs.panels?.[which])?.name;
     expect([id, name("front"), name("back")]).toEqual([
       id,
       expect.stringMatching(/^front/),
@@ -68,7 +68,7 @@ test("a page's frame, a band and a triangle do not take the place of a leg", () 
   const plain = bringIn(SVG, 1);
   const read = bringIn(framed, 1);
   if (plain.kind !== "outlines" || read.kind !== "outlines") throw new Error(JSON.stringify(read));
-  const sizes = ({ found, guess }: typeof read) =>
+  const sizes = ({ found, legs: { panels: guess } }: typeof read) =>
     [guess?.front, guess?.back].map((id) => found.find((o) => o.id === id)?.width);
   expect(sizes(read)).toEqual(sizes(plain));
   expect(read.found.length).toBeGreaterThan(plain.found.length);

@@ -1,4 +1,6 @@
 import { boxOf, pathCrossings, pathFlatten, pointBetween, pointDistance, type Path, type Point } from "../../geometry";
+import { cornersOf } from "../../tracing";
+import type { OwnBodice } from "../../bodice";
 import type { OwnPanelLandmarks } from "../../drafting";
 import type { Mm } from "../../units";
 import type { FoundOutline } from "./shapes";
@@ -81,21 +83,109 @@ export function guessLandmarks(outline: FoundOutline): OwnPanelLandmarks {
   } as OwnPanelLandmarks;
 }
 
+/** A half of a bodice is no taller, and no wider, than this; bands and pockets are shorter. */
+const BODICE = { height: [250, 750], width: [120, 480] } as const;
+
+/** True for an outline that may be half a bodice. */
+const isHalfBodice = ({ height, width }: FoundOutline): boolean =>
+  height >= BODICE.height[0] && height <= BODICE.height[1] && width >= BODICE.width[0] && width <= BODICE.width[1];
+
+/** How much of the height the outline runs upright at its left or right edge: the centre does, a side and armhole do not. */
+function uprightAt(points: readonly Point[], way: 1 | -1): Mm {
+  const edge = Math.max(...points.map((p) => way * p[0]));
+  const ys = points.filter((p) => way * p[0] > edge - UPRIGHT).map((p) => p[1]);
+  return Math.max(...ys) - Math.min(...ys);
+}
+const UPRIGHT: Mm = 4;
+
 /**
- * Which two outlines are most likely front and back, of those that may be legs: those the file names so, else the two largest, the one with the
- * farther crotch point being the back.
+ * Sensible first places for half a bodice: the centre is the side on which the outline runs upright longest, the
+ * shoulder's ends and the waist's are the outermost in their diagonals, the underarm the furthest out between them.
  */
-export function guessPanels(found: readonly FoundOutline[]): { readonly front: string; readonly back: string } | null {
-  const legs = found.filter(isLeg);
-  const seams = legs.filter((o) => o.kind === "seam");
-  const pool = seams.length >= 2 ? seams : legs;
+export function guessBodicePlaces(outline: FoundOutline): OwnBodice["landmarks"]["front"] {
+  const points = spaced(outline.path);
+  const box = boxOf(points);
+  const [height, way] = [box.bottom - box.top, uprightAt(points, -1) >= uprightAt(points, 1) ? 1 : -1];
+  const centreX = way === 1 ? box.left : box.right;
+  const among = (pool: readonly Point[], score: (p: Point) => number): Point =>
+    pool.reduce((best, p) => (score(p) > score(best) ? p : best), pool[0] as Point);
+  const out = (p: Point): Mm => way * (p[0] - centreX);
+  const atCentre = points.filter((p) => out(p) < UPRIGHT);
+  const beside = points.filter((p) => p[1] > box.top + 0.22 * height && p[1] < box.top + 0.68 * height);
+  const neckEnd = among(points, (p) => -p[1]);
+  const widest = among(beside, out);
+  const shoulderEnd = among(
+    points.filter((p) => p[1] < widest[1]),
+    (p) => out(p) - 1.6 * (p[1] - box.top),
+  );
+  const corners = cornersOf(outline.path).map((c) => c.point);
+  const underarm = cornerAfter(corners, neckEnd, shoulderEnd) ?? widest;
+  const tips = outline.darts.map(([, tip]) => tip);
+  const bust = tips.find((t) => t[1] > underarm[1]) ?? [
+    centreX + way * 0.42 * out(underarm),
+    underarm[1] + 0.05 * height,
+  ];
+  const place = (p: Point): [number, number] => {
+    const [x, y] = corners.find((c) => pointDistance(c, p) < SAME_CORNER) ?? p;
+    return [x, y];
+  };
+  return {
+    neckCentre: place(among(atCentre, (p) => -p[1])),
+    neckEnd: place(neckEnd),
+    shoulderEnd: place(shoulderEnd),
+    underarm: place(underarm),
+    waistSide: place(among(points, (p) => out(p) + 2.2 * (p[1] - box.top))),
+    waistCentre: place(among(atCentre, (p) => p[1])),
+    bustPoint: [bust[0], bust[1]],
+  };
+}
+
+const SAME_CORNER: Mm = 8;
+/** An armhole is at least this deep. */
+const LEAST_ARMHOLE: Mm = 60;
+
+/** Walked over the shoulder, the next corner well below it is the underarm: an open bust dart stands out further still. */
+function cornerAfter(corners: readonly Point[], neckEnd: Point, shoulderEnd: Point): Point | null {
+  const nearest = (p: Point): number =>
+    corners.reduce((best, c, i) => (pointDistance(c, p) < pointDistance(corners[best] as Point, p) ? i : best), 0);
+  const n = corners.length;
+  const [from, to] = [nearest(neckEnd), nearest(shoulderEnd)];
+  const step = (from + 1) % n === to ? 1 : (to + 1) % n === from ? -1 : 0;
+  if (step === 0) return null;
+  const next = corners[(to + step + n) % n] as Point;
+  return next[1] > shoulderEnd[1] + LEAST_ARMHOLE ? next : null;
+}
+
+/** Which two outlines are most likely front and back. */
+export interface GuessedPanels {
+  readonly front: string;
+  readonly back: string;
+}
+
+/**
+ * Front and back of a pool, largest first: those the file names so, else the two largest, `larger` telling which of them
+ * is which.
+ */
+function frontAndBack(pool: readonly FoundOutline[], larger: "front" | "back"): GuessedPanels | null {
+  const seams = pool.filter((o) => o.kind === "seam");
+  const likely = seams.length >= 2 ? seams : pool;
   // What a foreign file calls its outlines is all it says of them.
   // eslint-disable-next-line no-restricted-syntax
-  const named = (word: RegExp): FoundOutline | undefined => pool.find((o) => word.test(o.name));
+  const named = (word: RegExp): FoundOutline | undefined => likely.find((o) => word.test(o.name));
   const [front, back] = [named(/front/i), named(/back/i)];
   if (front && back && front !== back) return { front: front.id, back: back.id };
-  const [a, b] = pool;
+  const [a, b] = likely;
   if (!a || !b) return null;
-  // The back is the larger of the two: longer crotch, wider leg.
-  return { front: b.id, back: a.id };
+  return larger === "back" ? { front: b.id, back: a.id } : { front: a.id, back: b.id };
 }
+
+/** The legs among the outlines: the back is the larger, with its longer crotch and wider leg. */
+export const guessLegs = (found: readonly FoundOutline[]): GuessedPanels | null =>
+  frontAndBack(found.filter(isLeg), "back");
+
+/** The halves of a bodice among the outlines: the front is the larger, as it goes over the bust. */
+export const guessBodice = (found: readonly FoundOutline[]): GuessedPanels | null =>
+  frontAndBack(
+    found.filter((o) => isHalfBodice(o) && !isLeg(o)),
+    "front",
+  ) ?? frontAndBack(found.filter(isHalfBodice), "front");

@@ -1,14 +1,21 @@
 import { type Segment } from "../../geometry";
 import { readDxf } from "./readDxf";
 import { readSvg } from "./readSvg";
+import type { OwnBodice } from "../../bodice";
 import type { OwnPanelLandmarks } from "../../drafting";
-import { guessLandmarks, guessPanels } from "./guess";
+import { guessBodice, guessBodicePlaces, guessLandmarks, guessLegs, type GuessedPanels } from "./guess";
 import { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
 
+export { type GuessedPanels } from "./guess";
 export { type FoundOutline } from "./shapes";
 
 /** A drawing larger than this is no block. */
 const MAX_BYTES = 8_000_000;
+
+export interface Guessed<Places> {
+  readonly panels: GuessedPanels | null;
+  readonly places: Readonly<Record<string, Places>>;
+}
 
 /** What a drawing gave: its outlines with first guesses, a question about its unit, or a refusal in a sentence. */
 export type BroughtIn =
@@ -16,8 +23,9 @@ export type BroughtIn =
       readonly kind: "outlines";
       readonly unitMm: number;
       readonly found: readonly FoundOutline[];
-      readonly guess: { readonly front: string; readonly back: string } | null;
-      readonly landmarks: Readonly<Record<string, OwnPanelLandmarks>>;
+      /** Likely front and back, and first places on every outline, read as legs and as halves of a bodice. */
+      readonly legs: Guessed<OwnPanelLandmarks>;
+      readonly bodice: Guessed<OwnBodice["landmarks"]["front"]>;
     }
   | { readonly kind: "ask-unit" }
   | { readonly kind: "refused"; readonly message: string };
@@ -33,14 +41,19 @@ export function bringIn(text: string, unitMm: number | null): BroughtIn {
       kind: "outlines",
       unitMm: unit,
       found,
-      guess: guessPanels(found),
-      landmarks: Object.fromEntries(found.map((o) => [o.id, guessLandmarks(o)])),
+      legs: { panels: guessLegs(found), places: placesOn(found, guessLandmarks) },
+      bodice: { panels: guessBodice(found), places: placesOn(found, guessBodicePlaces) },
     };
   } catch (error) {
     if (error instanceof CannotBringIn) return { kind: "refused", message: error.message };
     throw error;
   }
 }
+
+const placesOn = <Places>(
+  found: readonly FoundOutline[],
+  guess: (outline: FoundOutline) => Places,
+): Readonly<Record<string, Places>> => Object.fromEntries(found.map((o) => [o.id, guess(o)]));
 
 /** No unit that drawings are made in puts a place of a pattern further out than this: 20 m in hundredths of a millimetre. */
 const FARTHEST = 2_000_000;

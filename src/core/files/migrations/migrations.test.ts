@@ -71,3 +71,20 @@ test("a job of the third form opens as it was, and may then say how its cloth li
   const wrong = readJob({ ...more, cloth: { fold: "rolled" } });
   expect(wrong.kind !== "job" && wrong.errors[0]?.path).toBe("cloth.fold");
 });
+
+test("a job of the form before own bodices opens without one, and a version of its time too", () => {
+  const job = {
+    format: "eland-job",
+    version: 4,
+    name: "Before own bodices",
+    edition: 3,
+    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+    block: { school: "proportional", rules: {} },
+    style: { id: "one-piece", params: { school: "quarters" } },
+    making: { schools: {} },
+  };
+  const { making: _, ...kept } = job;
+  const read = readJob(kept);
+  expect(read).toMatchObject({ kind: "job", from: 4, job: { ...kept, version: JOB_VERSION } });
+  expect(read.kind === "job" && "bodice" in read.job.block).toBe(false);
+});

@@ -1,4 +1,4 @@
-import { pathStart, type Path, type Point } from "../../geometry";
+import { pathStart, type Path, type Point } from "../geometry";
 
 /** Path data of an outline as a job keeps it: absolute M, L, C, Z to a thousandth of a millimetre. */
 export function outlineData(path: Path): string {
