@@ -10,7 +10,5 @@ export {
   BODICE_OUTLINE,
   BODICE_PLACES,
   ownBodiceSchema,
-  type BodiceFrontPlace,
-  type BodicePlace,
   type OwnBodice,
 } from "./own/schema";

@@ -55,7 +55,7 @@ export function withoutAllowance<E extends string>(
   widths: Readonly<Record<E, Mm>>,
   path: string,
 ): EdgesOf<E> {
-  if (ids.every((id) => widths[id] === 0)) return edges;
+  if (ids.every((edge) => widths[edge] === 0)) return edges;
   const moved = ids.map((id) => inward(pathFlatten(edges[id]), widths[id]));
   const cut = moved.map((run, i) => {
     const before = moved[(i + moved.length - 1) % moved.length] as Point[];

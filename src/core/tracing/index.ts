@@ -1,5 +1,5 @@
-export { widthsHeld, type AllowanceHeld } from "./allowance";
-export { cornersOf, movedEdges, placeOn, snappedPlace, type EdgesOf, type MarksOf, type OutlineKind } from "./corners";
+export { widthsHeld } from "./allowance";
+export { cornersOf, movedEdges, placeOn, snappedPlace, type MarksOf, type OutlineKind } from "./corners";
 export { partedAtDarts, type DrawnDart } from "./darts";
 export { outlineData } from "./outlineData";
 export { readTraced, type Traced } from "./readTraced";
