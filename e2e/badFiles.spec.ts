@@ -55,7 +55,7 @@ test("damaged job files at the workroom: each opens or is refused in a sentence,
   await expect(jobs.first()).toBeVisible();
   const before = await jobs.count();
   for (let i = 0; i < TRIES; i++) {
-    await page.getByLabel("Job file").setInputFiles({
+    await page.getByLabel("Job or workroom file").setInputFiles({
       name: `job-${i}.json`,
       mimeType: "application/json",
       buffer: Buffer.from(mutatedText(job, random)),

@@ -122,7 +122,7 @@ test("a job goes out as a file and comes in again, a bad file is refused", async
   await page.goto("/");
   await expect(page.getByText("Heron walk, wide leg")).toBeVisible();
   await page
-    .getByLabel("Job file")
+    .getByLabel("Job or workroom file")
     .setInputFiles({ name: "back.eland.json", mimeType: "application/json", buffer: Buffer.from(content) });
   await expect(page).toHaveURL(/\/body\?job=/);
   await expect(page.getByLabel("Name of the job")).toHaveValue("Heron walk, wide leg");

@@ -1,14 +1,8 @@
 import { openDB, type IDBPDatabase } from "idb";
 import { create } from "zustand";
+import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 
-/** What is kept, each on a shelf of its own: what does not belong to a job's undo lies beside the job. */
-export const SHELVES = ["jobs", "cards", "styles", "bin", "diary", "photos", "cloths", "lays", "making"] as const;
-export type ShelfName = (typeof SHELVES)[number];
-
-/** What lies on a shelf, by its id. What is in it is only known once it was read. */
-export interface Kept {
-  readonly id: string;
-}
+export * from "./shelfNames";
 
 /** Where records are kept. */
 export interface Shelves {
@@ -16,6 +10,8 @@ export interface Shelves {
   get(shelf: ShelfName, id: string): Promise<Kept | undefined>;
   /** Keeps records, all of them or none. */
   put(shelf: ShelfName, records: readonly Kept[]): Promise<void>;
+  /** Keeps records of several shelves, all of them or none. */
+  putAll(records: readonly { readonly shelf: ShelfName; readonly record: Kept }[]): Promise<void>;
   remove(shelf: ShelfName, id: string): Promise<void>;
   /** Keeps what `next` makes of the record that is held, in one transaction; what `next` throws is thrown, and nothing kept. */
   replace<T extends Kept>(shelf: ShelfName, id: string, next: (held: Kept | undefined) => T): Promise<T>;
@@ -70,6 +66,10 @@ function browserShelves(db: IDBPDatabase): Shelves {
       const tx = writing(shelf);
       await Promise.all([...records.map((record) => tx.store.put(record)), tx.done]);
     },
+    async putAll(records) {
+      const tx = db.transaction(SHELVES, "readwrite", { durability: "strict" });
+      await Promise.all([...records.map(({ shelf, record }) => tx.objectStore(shelf).put(record)), tx.done]);
+    },
     remove: (shelf, id) => db.delete(shelf, id),
     async replace(shelf, id, next) {
       const tx = writing(shelf);
@@ -98,6 +98,7 @@ export function tabShelves(): Shelves {
     all: async (shelf) => [...shelves[shelf].values()],
     get: async (shelf, id) => shelves[shelf].get(id),
     put: async (shelf, records) => records.forEach((record) => put(shelf, record)),
+    putAll: async (records) => records.forEach(({ shelf, record }) => put(shelf, record)),
     remove: async (shelf, id) => void shelves[shelf].delete(id),
     async replace(shelf, id, next) {
       const record = next(shelves[shelf].get(id));

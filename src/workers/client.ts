@@ -2,6 +2,7 @@ import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
 import type { ExportFormat } from "@/core/derive/handOver";
 import type { Paper } from "@/core/files/pdf";
+import type { WorkroomRead } from "@/store/workroomFile";
 import type { DeriveWorker } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
 import type { LayWorker } from "./lay.worker";
@@ -11,6 +12,7 @@ import { newestOnly, supervised } from "./supervised";
 const DERIVES_WITHIN_MS = 15_000;
 const WRITES_WITHIN_MS = 60_000;
 const READS_WITHIN_MS = 10_000;
+const UNPACKS_WITHIN_MS = 30_000;
 
 const deriving = supervised<DeriveWorker>(
   () => new Worker(new URL("./derive.worker.ts", import.meta.url), { type: "module" }),
@@ -50,3 +52,7 @@ export const stopWriting = (): void => writing.stop();
 /** The outlines of a drawing, or why it cannot be taken in. `unitMm` is asked of the person where the file is silent. */
 export const broughtIn = (text: string, unitMm: number | null): Promise<BroughtIn> =>
   reading.ask<BroughtIn>(READS_WITHIN_MS, (face) => face.bringIn(text, unitMm));
+
+/** A whole workroom handed over as a file, or why it cannot be taken in. */
+export const workroomRead = (bytes: Uint8Array): Promise<WorkroomRead> =>
+  reading.ask<WorkroomRead>(UNPACKS_WITHIN_MS, (face) => face.readWorkroomFile(bytes));

@@ -12,6 +12,7 @@ import { stageHref } from "../stages";
 import { StoreNotice } from "../StoreNotice";
 import { usePhone } from "../usePhone";
 import { BinList } from "./BinList";
+import { useFiles } from "./useFiles";
 import { ExampleList } from "./ExampleList";
 import { JobCard } from "./JobCard";
 import type { NewJobStart } from "./NewJobDialog";
@@ -22,6 +23,7 @@ import { WearerList } from "./WearerList";
 import { foundJobs, wearersOf, type SortBy } from "./wearers";
 
 /** Forms are fetched when first opened; the page itself stays light. */
+const ArrivingDialog = dynamic(() => import("./ArrivingDialog").then((m) => m.ArrivingDialog), { ssr: false });
 const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJobDialog), { ssr: false });
 
 const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was not kept. Make room, and try again.";
@@ -38,7 +40,7 @@ type Shown = "jobs" | "wearers" | "styles" | "examples";
 
 /** The start page: jobs with their pattern in miniature, wearers, own styles, worked examples; files by choosing or dropping. */
 export function Workroom() {
-  const { room, failed, add, addFile, remove, restore, empty: emptyBin, addSample, dropStyle } = useWorkroom();
+  const { room, failed, reload, add, addFile, remove, restore, empty: emptyBin, addSample, dropStyle } = useWorkroom();
   const router = useRouter();
   const phone = usePhone();
   const wantsSample = useSearchParams().get("workroom") === "sample";
@@ -58,19 +60,11 @@ export function Workroom() {
     if (wantsSample && empty) void addSample();
   }, [wantsSample, empty, addSample]);
 
-  async function takeFile(file: File | undefined): Promise<void> {
-    if (!file) return;
-    const result =
-      file.size > 2_000_000
-        ? { message: "The file is over 2 MB; a job is far smaller." }
-        : await file
-            .text()
-            .then(addFile)
-            .catch(() => ({ message: CANNOT_KEEP }));
-    if ("id" in result) router.push(stageHref("body", result.id));
-    else
-      enqueueSnackbar(`${file.name} was not opened. ${result.message}`, { variant: "error", autoHideDuration: 12_000 });
-  }
+  const files = useFiles({
+    openJob: addFile,
+    onJob: (id) => router.push(stageHref("body", id)),
+    reload,
+  });
 
   /** Keeps a new job and opens its card; what the store refuses is said. */
   const keep = (job: Job): Promise<void> =>
@@ -111,7 +105,7 @@ export function Workroom() {
       onDrop={(event: DragEvent) => {
         event.preventDefault();
         setDropping(false);
-        void takeFile(event.dataTransfer.files[0]);
+        void files.takeFiles([...event.dataTransfer.files]);
       }}
     >
       <header
@@ -133,10 +127,22 @@ export function Workroom() {
           variant="outlined"
           color="inherit"
           sx={{ whiteSpace: "nowrap" }}
+          disabled={files.busy}
           onClick={() => chooser.current?.click()}
         >
           Open a file
         </Button>
+        {phone || empty ? null : (
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ whiteSpace: "nowrap" }}
+            disabled={files.busy}
+            onClick={() => void files.handOver()}
+          >
+            Hand over the workroom
+          </Button>
+        )}
         <Button
           variant="contained"
           onClick={() => setMaking({})}
@@ -153,10 +159,14 @@ export function Workroom() {
         <input
           ref={chooser}
           type="file"
-          accept=".json,application/json"
-          aria-label="Job file"
+          accept=".json,application/json,.zip,application/zip"
+          aria-label="Job or workroom file"
+          multiple
           hidden
-          onChange={(event) => void takeFile(event.target.files?.[0])}
+          onChange={(event) => {
+            void files.takeFiles([...(event.target.files ?? [])]);
+            event.target.value = "";
+          }}
         />
       </header>
       <StoreNotice />
@@ -223,7 +233,7 @@ export function Workroom() {
               </div>
             ) : (
               <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
-                Kept in this browser only. Drop a job file anywhere to open it.
+                Kept in this browser only. Drop job files, or a whole workroom’s, anywhere to open them.
                 {search.trim() !== "" && found.length === 0 ? " No job holds these words." : ""}
               </p>
             )}
@@ -263,6 +273,13 @@ export function Workroom() {
           />
         ) : null}
       </main>
+      {files.arriving ? (
+        <ArrivingDialog
+          arriving={files.arriving}
+          onKeep={(choose) => files.arriving && void files.keep(files.arriving, choose)}
+          onLeave={files.leave}
+        />
+      ) : null}
       {making ? (
         <NewJobDialog
           cards={wearers.map((w) => w.card)}

@@ -134,5 +134,5 @@ export function useWorkroom() {
     await reload();
   }, [reload]);
 
-  return { room, failed, add, addFile, remove, restore, empty, addSample, dropStyle };
+  return { room, failed, reload, add, addFile, remove, restore, empty, addSample, dropStyle };
 }

@@ -1,6 +1,7 @@
 import { seededRandom } from "../../geometry";
 import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
+import { compacted } from "./compact";
 import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
 import { Fields, Overlaps } from "./overlap";
 import { GRID } from "./pairs";
@@ -42,6 +43,9 @@ function start(task: Task, leftmost: Leftmost, size: number, turning: Turning): 
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
 const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
 const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
+/** A lay no longer than so many times the best is pressed together, by so many moves at most. */
+const PRESSED_WITHIN = 1.03;
+const PRESS_MOVES = 3000;
 /** What a strip is shortened by while it goes easily, and then. */
 const SHRINK = { first: 0.02, then: 0.005 } as const;
 
@@ -104,6 +108,14 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
   };
   // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
   const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
+  /** Presses a lay that comes near to the best together. */
+  function* pressed(source: Placing): Generator<Found | null, void, void> {
+    if (lengthOf(task, source) > best.length * PRESSED_WITHIN) return;
+    for (const placing of compacted(task, random, source, PRESS_MOVES)) {
+      steps++;
+      yield placing && keep(placing);
+    }
+  }
   for (let round = 0; ; round++) {
     const annealing = new Annealing(
       task,
@@ -117,6 +129,7 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
       yield annealing.advance() ? keep(annealing.best.placing) : null;
     }
     if (best.length <= bound + AT_BOUND) return;
+    yield* pressed(annealing.best.placing);
     if (canOverlap)
       for (const source of [annealing.best.placing, best.placing]) {
         const overlaps = new Overlaps(task, fields, random, source);
