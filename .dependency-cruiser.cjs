@@ -10,6 +10,7 @@ const ROOMS = [
   "bodice",
   "moves",
   "finish",
+  "fitting",
   "styles",
   "pieces",
   "cloth",
@@ -17,6 +18,7 @@ const ROOMS = [
   "advice",
   "making",
   "files",
+  "diary",
 ];
 
 module.exports = {

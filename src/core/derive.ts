@@ -32,6 +32,7 @@ import {
   type Notion,
   type ResolvedFinish,
 } from "./finish";
+import { changesMoves, fittedMoves, fittedRules, symptomOf } from "./fitting";
 import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext } from "./moves";
@@ -65,6 +66,8 @@ export interface Shape {
   readonly drafted: Drafted;
   readonly blockReadings: Readings;
   readonly rules: ResolvedRules;
+  /** The same without what fittings changed: as they were chosen. */
+  readonly ownRules: ResolvedRules;
   /** The school's rules, and the chosen back's, with nothing changed. */
   readonly presetRules: ResolvedRules;
   readonly changedRules: readonly ChangedRule[];
@@ -126,7 +129,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   const { measures } = body;
   const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
   const {
-    rules,
+    rules: ownRules,
     preset,
     changed,
     errors: ruleErrors,
@@ -143,9 +146,14 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   if (unread.length > 0) return fault(400, unread);
   try {
     // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
-    const levelled = { ...rules, waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) } };
+    const levelled = (own: ResolvedRules): ResolvedRules => ({
+      ...own,
+      waistLevel: { add: own.waistLevel.add + waistLevelEffect(finish) },
+    });
+    const fittings = job.fittings ?? [];
+    const rules = fittedRules(ownRules, fittings, () => blockOf(measures, levelled(ownRules)));
     const block =
-      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled);
+      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled(rules));
     const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,
@@ -160,7 +168,9 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       ...(job.block.bodice && { ownBodice: job.block.bodice }),
     };
     const moves = job.moves ?? movesOf(style, params.data);
-    const run = meetingHem(context, (given) => runMoves(block, moves, given));
+    const unfitted = changesMoves(fittings) ? runMoves(block, moves, context).worksheet : [];
+    const fitted = fittedMoves(moves, fittings, (index) => unfitted.find((l) => l.index === index)?.numbers);
+    const run = meetingHem(context, (given) => runMoves(block, fitted, given));
     const { panels, joins, plan } = run.state;
     refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
@@ -175,6 +185,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       drafted: draftedOf(block, run.worksheet),
       blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
       rules,
+      ownRules,
       presetRules: preset,
       changedRules: changed,
       style,
@@ -274,7 +285,7 @@ export function derive(job: Job): Derived | DeriveFault {
     seams,
     notions: garment.notions,
     checks: inspect(inspected).map((check) => {
-      const why = check.status === "pass" ? undefined : job.meant?.[check.id];
+      const why = check.status === "pass" ? undefined : (job.meant?.[check.id] ?? meantByFitting(job, check.id));
       return why === undefined ? check : { ...check, meant: why };
     }),
     advice: advise({
@@ -285,6 +296,12 @@ export function derive(job: Job): Derived | DeriveFault {
     }),
     undecided: [...garment.undecided, ...(job.cloth ? [] : [say`The cloth is not decided.`])],
   };
+}
+
+/** The fitting by which a check is answered on purpose, in words; undefined where none does. */
+function meantByFitting({ fittings = [] }: Job, check: string): string | undefined {
+  const fitting = fittings.find(({ seen }) => symptomOf(seen).means?.includes(check));
+  return fitting && `Fitting of ${fitting.date}: ${symptomOf(fitting.seen).label}.`;
 }
 
 /** The length that was set, and the depth of the cuff where it gave something up for one. */

@@ -1,30 +1,53 @@
 import type { Job, Version } from "../files";
 
-const PARTS = ["block", "style", "moves", "finish", "allowances"] as const;
+/** What a pattern is made from, whoever wears it. */
+const OF_STYLE = ["block", "style", "moves", "finish", "allowances"] as const;
+/** And what fittings changed of it: that belongs to a version of this wearer's, not to a style for any. */
+const OF_VERSION = [...OF_STYLE, "fittings"] as const;
+type Part = (typeof OF_VERSION)[number];
 
 /** Most versions a job keeps. */
 export const MOST_VERSIONS = 40;
 
 /** A version of the job's pattern as it stands, to be kept under a name. */
-export function versionOf(job: Job, id: string, name: string, date: string): Version {
-  const parts = Object.fromEntries(PARTS.map((part) => [part, structuredClone(job[part])]));
+export const versionOf = (job: Job, id: string, name: string, date: string): Version =>
+  kept(job, OF_VERSION, { id, name, date });
+
+/** A style of one's own as the job stands, for any wearer. */
+export const ownStyleOf = (job: Job, id: string, name: string, date: string): Version =>
+  kept(job, OF_STYLE, { id, name, date });
+
+function kept(job: Job, of: readonly Part[], about: Pick<Version, "id" | "name" | "date">): Version {
+  const parts = Object.fromEntries(of.map((part) => [part, structuredClone(job[part])]));
   return Object.fromEntries(
-    Object.entries({ id, name, date, ...parts }).filter(([, value]) => value !== undefined),
+    Object.entries({ ...about, ...parts }).filter(([, value]) => value !== undefined),
   ) as unknown as Version;
 }
 
-/** Takes over what a version or a style of one's own was made from, in place. */
-export function takeOver(job: Job, from: Version): void {
+function taken(job: Job, from: Version, of: readonly Part[]): void {
   const target = job as unknown as Record<string, unknown>;
-  for (const part of PARTS) {
+  for (const part of of) {
     if (from[part] === undefined) delete target[part];
     else target[part] = structuredClone(from[part]);
   }
 }
 
+/** Takes over a version of the job, in place; what fittings have changed since is gone. */
+export const takeOver = (job: Job, from: Version): void => taken(job, from, OF_VERSION);
+
+/** Takes over a style of one's own, in place; what fittings taught of the wearer stays. */
+export const takeStyle = (job: Job, from: Version): void => taken(job, from, OF_STYLE);
+
 /** The job as it was when the version was kept, on the card and the cloth of today. */
 export function jobOfVersion(job: Job, version: Version): Job {
   const then = { ...job };
   takeOver(then, version);
+  return then;
+}
+
+/** The job in a style of one's own. */
+export function jobWithStyle(job: Job, style: Version): Job {
+  const then = { ...job };
+  takeStyle(then, style);
   return then;
 }

@@ -4,6 +4,7 @@ import { ownBodiceSchema } from "../bodice";
 import { clothSchema } from "../cloth/schema";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
+import { fittingSchema } from "../fitting";
 import { planSchema, schoolsSchema } from "../making/schools";
 import { JOB_VERSION } from "./migrations";
 
@@ -33,6 +34,8 @@ const styleChoiceSchema = z.strictObject({
   params: z.record(z.string().max(40), z.unknown()).default({}),
 });
 
+const fittingsSchema = z.array(fittingSchema).max(60);
+
 /** What a job's pattern was made from when a version was kept; the card and the cloth stay the job's own. */
 export const versionSchema = z.strictObject({
   id: z.string().min(1).max(40),
@@ -43,6 +46,7 @@ export const versionSchema = z.strictObject({
   moves: z.array(moveEntrySchema).max(60).optional(),
   finish: finishSchema.optional(),
   allowances: allowancesSchema.optional(),
+  fittings: fittingsSchema.optional(),
 });
 export type Version = z.infer<typeof versionSchema>;
 
@@ -64,6 +68,8 @@ export const jobSchema = z.strictObject({
   moves: z.array(moveEntrySchema).max(60).optional(),
   finish: finishSchema.optional(),
   allowances: allowancesSchema.optional(),
+  /** What fittings changed, each with its note; it comes on top of everything else that is chosen. */
+  fittings: fittingsSchema.optional(),
   cloth: clothSchema.optional(),
   /** In which order it is made. */
   making: schoolsSchema.partial().extend({ plan: planSchema.optional() }).optional(),

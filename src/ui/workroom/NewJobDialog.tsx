@@ -8,7 +8,7 @@ import TextField from "@mui/material/TextField";
 import { useMemo, useState, type ReactNode } from "react";
 import { isEmptyCard, PLAIN_CARD } from "@/core/body";
 import { jobInStyle, newJob } from "@/core/derive/newJob";
-import { jobOfVersion } from "@/core/derive/versions";
+import { jobWithStyle } from "@/core/derive/versions";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
 import type { StoredStyle } from "@/store/database";
@@ -47,7 +47,7 @@ export function NewJobDialog(props: {
       ? structuredClone(card)
       : { name: "", unit: wearer === "in" ? "in" : "cm", measures: {} };
     const job = newJob(name.trim() || called, body, style, new Date().toISOString().slice(0, 10));
-    const styled = own ? jobOfVersion(job, own.style) : job;
+    const styled = own ? jobWithStyle(job, own.style) : job;
     props.onMake({ ...styled, ...(cloth.trim() && { cloth: { name: cloth.trim() } }) });
   };
   return (

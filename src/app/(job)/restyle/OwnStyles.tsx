@@ -6,7 +6,7 @@ import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
-import { jobOfVersion, takeOver, versionOf } from "@/core/derive/versions";
+import { jobWithStyle, takeStyle, ownStyleOf } from "@/core/derive/versions";
 import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
 import { changeJob, undo } from "@/store/jobStore";
@@ -48,7 +48,7 @@ export function OwnStyles() {
       return;
     }
     try {
-      await keepStyle(versionOf(job, nanoid(8), called.slice(0, 80), new Date().toISOString().slice(0, 10)));
+      await keepStyle(ownStyleOf(job, nanoid(8), called.slice(0, 80), new Date().toISOString().slice(0, 10)));
       await reload();
       setName(null);
     } catch {
@@ -102,7 +102,7 @@ const Shelf = memo(
     const jobs = useMemo(
       () =>
         styles.map(({ style }) =>
-          jobOfVersion(
+          jobWithStyle(
             { format: JOB_FORMAT, version: JOB_VERSION, name: "", body, block: style.block, style: style.style },
             style,
           ),
@@ -123,7 +123,7 @@ const Shelf = memo(
               sx={{ px: 0, flex: 1, justifyContent: "start", textAlign: "left" }}
               title={tell(drawn[i]?.message ?? [], tape) || undefined}
               onClick={() => {
-                changeJob((draft) => takeOver(draft, style));
+                changeJob((draft) => takeStyle(draft, style));
                 enqueueSnackbar(`“${style.name}” is on the table.`, {
                   action: () => <Button onClick={() => undo()}>Undo</Button>,
                 });

@@ -1,7 +1,7 @@
 import { schoolIsStated } from "./002-school-is-stated";
 import { editionIsStated } from "./003-edition-is-stated";
 import { clothAndMaking } from "./004-cloth-and-making";
-import { ownBodice } from "./005-own-bodice";
+import { bodiceAndFittings } from "./005-bodice-and-fittings";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -13,7 +13,7 @@ export interface Migration {
 }
 
 /** Every migration, in order; the form of today is that of the last. */
-export const MIGRATIONS: readonly Migration[] = [schoolIsStated, editionIsStated, clothAndMaking, ownBodice];
+export const MIGRATIONS: readonly Migration[] = [schoolIsStated, editionIsStated, clothAndMaking, bodiceAndFittings];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;
