@@ -210,6 +210,16 @@ const styled = (style: string, name: string, body: Card, date: string, more: Par
 const palazzo = (name: string, body: Card, date: string, more: Partial<Job>): Job =>
   styled("palazzo", name, body, date, more);
 
+/** What two of Marit's fittings had in common. */
+const pulledAcross = (date: string, by: number): NonNullable<Job["fittings"]>[number] => ({
+  id: `rise-${date}`,
+  date,
+  seen: "seat-pulls",
+  pinned: "both",
+  words: "",
+  changes: [{ rule: "back.rise", by }],
+});
+
 /** The style's moves with some parameters set, by the move's id. */
 const withParams = (params: Readonly<Record<string, Record<string, unknown>>>): NonNullable<Job["moves"]> =>
   movesOfStyle("palazzo").map((m) => ({ ...m, params: params[m.id] ?? {} }));
@@ -273,6 +283,7 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
   {
     id: "sample-moth-bell",
     job: styled("bell-flounce", "Moth, full circles", MARIT, "2026-11-20", {
+      fittings: [pulledAcross("2026-11-22", 6)],
       cloth: { name: "Kelp crepe", width: "140 cm", length: "400 cm" },
     }),
   },
@@ -309,6 +320,7 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
   {
     id: "sample-baker-yoke",
     job: styled("yoke-flare", "Baker's daughter, yoked", MARIT, "2026-11-22", {
+      fittings: [pulledAcross("2026-11-24", 8)],
       cloth: { name: "Dune twill", width: "150 cm", length: "290 cm" },
     }),
   },

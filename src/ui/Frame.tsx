@@ -141,6 +141,7 @@ function signsOf({ shape, fault, proof }: OpenJob): Readonly<Record<StageId, Sig
           : "none",
     cloth: faultOn("cloth") || checks.some((c) => CLOTH_CHECKS.has(c.id) && isOpen(c)) ? "open" : "none",
     make: "none",
+    diary: "none",
   };
 }
 

@@ -6,6 +6,7 @@ export const STAGES = [
   { n: 4, id: "pieces", label: "Pieces" },
   { n: 5, id: "cloth", label: "Cloth" },
   { n: 6, id: "make", label: "Make" },
+  { n: 7, id: "diary", label: "Diary" },
 ] as const;
 
 export type StageId = (typeof STAGES)[number]["id"];

@@ -5,10 +5,4 @@ export { bodiceSteps } from "./narrate";
 export { armholeOf, bodicePanels, waistFromCentre } from "./panels";
 export { capEdge, sleeveSizes } from "./sleeve";
 export { ownBodice, type OwnBodiceDrawn } from "./own/ownBodice";
-export {
-  BODICE_FRONT_PLACES,
-  BODICE_OUTLINE,
-  BODICE_PLACES,
-  ownBodiceSchema,
-  type OwnBodice,
-} from "./own/schema";
+export { BODICE_FRONT_PLACES, BODICE_OUTLINE, BODICE_PLACES, ownBodiceSchema, type OwnBodice } from "./own/schema";

@@ -72,7 +72,14 @@ export const jobSchema = z.strictObject({
   fittings: fittingsSchema.optional(),
   cloth: clothSchema.optional(),
   /** In which order it is made. */
-  making: schoolsSchema.partial().extend({ plan: planSchema.optional() }).optional(),
+  making: schoolsSchema
+    .partial()
+    .extend({
+      plan: planSchema.optional(),
+      /** What good cloth waits for before it is cut: a toile that was passed, or, by its maker's word, nothing. */
+      gate: z.enum(["toile", "none"]).optional(),
+    })
+    .optional(),
   /** Looks and faults that are meant so, by their check, each with a word why. */
   meant: z.record(z.string().max(40), z.string().max(300)).optional(),
   versions: z.array(versionSchema).max(40).optional(),

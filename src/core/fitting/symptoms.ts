@@ -258,6 +258,34 @@ export const SYMPTOMS: readonly Symptom[] = [
 
 export const symptomOf = (id: SymptomId): Symptom => SYMPTOMS.find((s) => s.id === id) as Symptom;
 
+/** Where on the pattern each corrected number is seen. */
+const SEEN_AT: Readonly<Record<string, readonly [root: "front" | "back", landmark: string]>> = {
+  "back.rise": ["back", "waistCentre"],
+  "back.open": ["back", "waistCentre"],
+  "backExtension.add": ["back", "crotchPoint"],
+  "hollow.back": ["back", "crotchPoint"],
+  "ease.back": ["back", "hipSide"],
+  "frontExtension.add": ["front", "crotchPoint"],
+  "ease.front": ["front", "hipSide"],
+  "crotchDepth.add": ["front", "crotchPoint"],
+  "waist.backIntake": ["back", "waistCentre"],
+  "waist.ease": ["front", "waistSide"],
+  "waist.frontDrop": ["front", "waistCentre"],
+  "waist.frontIntake": ["front", "waistCentre"],
+  "waist.frontIn": ["front", "waistCentre"],
+  "waistLevel.add": ["front", "waistSide"],
+  "shape-leg.hemToSide": ["front", "hemSide"],
+  "shape-leg.kneeToSide": ["front", "kneeSide"],
+  "shape-leg.knee": ["front", "kneeSide"],
+  "set-length.length": ["front", "hemSide"],
+  "bodice.backDarts": ["back", "waistCentre"],
+};
+
+/** The place of a correction on the pattern. */
+export function placeOfCure({ changes }: Correction): readonly [root: "front" | "back", landmark: string] | null {
+  return SEEN_AT["rule" in changes ? changes.rule : `${changes.move}.${changes.param}`] ?? null;
+}
+
 /** True where a change of a fitting is the one a correction makes. */
 export const isOf = ({ changes }: Correction, change: FittingChange): boolean =>
   "rule" in changes

@@ -103,6 +103,7 @@ export function arrange(panels: readonly Panel[], block?: readonly Panel[]): Pla
   });
   const others = panels.filter((p) => !isOf(p, "back") && !isOf(p, "front") && !isBodice(p));
   if (others.length === 0) return placedLegs;
+  if (legs.length === 0) return inRows(others, [0, 0], Infinity);
   const legsBox = around(legs.map((l) => shifted(l.box, l.at)));
   const beside = inRows(others, [legsBox.right + APART, legsBox.top], Infinity);
   const below = inRows(

@@ -1,5 +1,7 @@
 import { boxOf, cubic, line } from "@/core/geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "@/core/testing/jobs";
+import { isOf } from "@/core/pattern";
+import { arrange } from "./arrange";
 import { labelWidth, screenLabel } from "./labels";
 import { layOutParts, boundsOf, layOut, panelBox, pathData, pointsData } from "./layout";
 
@@ -106,4 +108,13 @@ describe("parts laid out for a view", () => {
       }
     }
   });
+});
+
+test("parts alone lie side by side, with no legs beside them", () => {
+  const { pieces } = derivedOf(palazzoJob(HAND_BODY));
+  const parts = pieces.filter((p) => !isOf(p.panel, "front") && !isOf(p.panel, "back")).map((p) => p.panel);
+  expect(parts.length).toBeGreaterThan(0);
+  const bounds = boundsOf(arrange(parts));
+  for (const side of Object.values(bounds)) expect(Number.isFinite(side)).toBe(true);
+  expect(bounds.right - bounds.left).toBeGreaterThan(100);
 });

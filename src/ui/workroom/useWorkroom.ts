@@ -38,6 +38,21 @@ async function readWorkroom(): Promise<Workroom> {
   return { jobs: jobs.records, cards: cards.records, styles: styles.records, bin: bin.records, unreadable };
 }
 
+/** Pages and cloths of the sample that are not here yet; what was written over them since stays. */
+async function keepSampleBeside(): Promise<void> {
+  const [{ SAMPLE_CLOTHS, SAMPLE_DIARY }, { keepCloth, listCloths }, { keepEntry, listEntries }] = await Promise.all([
+    import("@/store/sampleDiary"),
+    import("@/store/layStore"),
+    import("@/store/diaryStore"),
+  ]);
+  const cloths = new Set((await listCloths()).map((c) => c.id));
+  for (const cloth of SAMPLE_CLOTHS) if (!cloths.has(cloth.id)) await keepCloth(cloth);
+  for (const { id, job, entry } of SAMPLE_DIARY) {
+    const { entries } = await listEntries(job);
+    if (!entries.some((e) => e.id === id)) await keepEntry(id, job, entry);
+  }
+}
+
 /** The workroom of this browser and what can be done in it; null until it is read, and why it could not be. */
 export function useWorkroom() {
   const [room, setRoom] = useState<Workroom | null>(null);
@@ -131,6 +146,7 @@ export function useWorkroom() {
     const { records, unreadable } = await listCards();
     const held = new Set([...records, ...unreadable].map((c) => c.id));
     await keepCards(SAMPLE_CARDS.filter((card) => !held.has(cardId(card))));
+    await keepSampleBeside();
     await reload();
   }, [reload]);
 

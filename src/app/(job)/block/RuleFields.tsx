@@ -6,6 +6,7 @@ import { formatLength, keptText, tapeOf, wordsOn } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
+import { FittingNotes } from "@/ui/FittingNotes";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
 import { Quiet } from "@/ui/Quiet";
@@ -64,7 +65,7 @@ function Rule({ row }: { readonly row: RuleRow }) {
   if (!shape) return null;
   const path = row.path.join(".");
   const changed = shape.changedRules.find((c) => c.path === path);
-  const value = ruleAt(shape.rules, row.path);
+  const value = ruleAt(shape.ownRules, row.path);
   // The way of making the back is the school's own; its numbers are those of the back that was chosen.
   const preset = ruleAt(
     path === "back.how" ? schoolRules(job.block.school, tapeOf(job.body.unit)) : shape.presetRules,
@@ -88,6 +89,7 @@ function Rule({ row }: { readonly row: RuleRow }) {
           ) : null}
         </div>
       ) : null}
+      <FittingNotes changes={(change) => "rule" in change && change.rule === path} />
     </div>
   );
 }

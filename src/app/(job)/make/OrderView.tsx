@@ -1,14 +1,17 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import TextField from "@mui/material/TextField";
+import type { ReactNode } from "react";
 import type { Derived } from "@/core/derive";
 import type { Step } from "@/core/making";
-import { formatLength, type Tape } from "@/core/units";
+import { formatLength, sameSentence, type Tape } from "@/core/units";
 import type { MakingProgress } from "@/store/makingStore";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { Sentence } from "@/ui/Sentence";
 
 interface Props {
+  /** What stands before the first step. */
+  readonly head: ReactNode;
   readonly order: readonly Step[];
   readonly sewn: Derived["sewn"];
   readonly pieces: Derived["pieces"];
@@ -18,94 +21,87 @@ interface Props {
 }
 
 /** What is done one after the other, with a small picture of what it works on; ticked off with the minutes it took. */
-export function OrderView({ order, pieces, tape, progress, onChange }: Props) {
+export function OrderView({ head, order, pieces, tape, progress, onChange }: Props) {
   const done = progress?.done ?? {};
   const names = new Map(order.map((o) => [o.id, o.n]));
   return (
-    <ol
-      aria-label="Making order"
-      style={{
-        listStyle: "none",
-        margin: 0,
-        padding: "8px 24px 40px",
-        overflowY: "auto",
-        height: "100%",
-        boxSizing: "border-box",
-      }}
-    >
-      {order.map((step) => {
-        const isDone = done[step.id] !== undefined;
-        const shown = pieces
-          .filter((p) => step.pieces.includes(p.id))
-          .map((p) => p.panel)
-          .slice(0, 3);
-        const tick = (now: MakingProgress): MakingProgress => {
-          const { [step.id]: had, ...rest } = now.done;
-          return {
-            ...now,
-            done: had ? rest : { ...now.done, [step.id]: { at: new Date().toISOString(), minutes: null } },
+    <div style={{ overflowY: "auto", height: "100%" }}>
+      {head}
+      <ol aria-label="Making order" style={{ listStyle: "none", margin: 0, padding: "0 24px 40px" }}>
+        {order.map((step) => {
+          const isDone = done[step.id] !== undefined;
+          const shown = pieces
+            .filter((p) => step.pieces.includes(p.id))
+            .map((p) => p.panel)
+            .slice(0, 3);
+          const tick = (now: MakingProgress): MakingProgress => {
+            const { [step.id]: had, ...rest } = now.done;
+            return {
+              ...now,
+              done: had ? rest : { ...now.done, [step.id]: { at: new Date().toISOString(), minutes: null } },
+            };
           };
-        };
-        return (
-          <li
-            key={step.id}
-            style={{
-              display: "grid",
-              gridTemplateColumns: "40px 74px 1fr 92px",
-              gap: 10,
-              alignItems: "center",
-              borderBottom: "1px solid var(--rule)",
-              minHeight: 62,
-            }}
-          >
-            <Checkbox
-              checked={isDone}
-              onChange={() => onChange(tick)}
-              slotProps={{ input: { "aria-label": `Step ${step.n} done` } }}
-            />
-            <div>{shown.length > 0 ? <MiniOutline panels={shown} width={64} height={50} /> : null}</div>
-            <div style={{ lineHeight: 1.35 }}>
-              <b>{step.n}.</b>{" "}
-              <span style={{ textDecoration: isDone ? "line-through" : undefined }}>
-                <Sentence says={step.says} tape={tape} />
-              </span>
-              <div style={{ color: "var(--quiet)", fontSize: 13 }}>
-                {step.allowance !== null ? `allowance ${formatLength(step.allowance, tape)}; ` : ""}
-                {step.after.length > 0
-                  ? `after ${step.after
-                      .map((id) => names.get(id))
-                      .sort((a, b) => (a ?? 0) - (b ?? 0))
-                      .join(", ")}`
-                  : "may be done first"}
-              </div>
-              {step.caution ? (
-                <div style={{ color: "var(--look)", fontSize: 13 }}>
-                  <Sentence says={step.caution} tape={tape} />
-                </div>
-              ) : null}
-            </div>
-            {isDone ? (
-              <TextField
-                type="number"
-                size="small"
-                value={done[step.id]?.minutes ?? ""}
-                placeholder={String(step.minutes)}
-                slotProps={{ htmlInput: { "aria-label": `Minutes for step ${step.n}`, min: 0, max: 6000 } }}
-                onChange={(event) => {
-                  const minutes =
-                    event.target.value === "" ? null : Math.max(0, Math.min(6000, Number(event.target.value)));
-                  onChange((now) => ({
-                    ...now,
-                    done: { ...now.done, [step.id]: { at: now.done[step.id]?.at ?? "", minutes } },
-                  }));
-                }}
+          return (
+            <li
+              key={step.id}
+              style={{
+                display: "grid",
+                gridTemplateColumns: "40px 74px 1fr 92px",
+                gap: 10,
+                alignItems: "center",
+                borderBottom: "1px solid var(--rule)",
+                minHeight: 62,
+              }}
+            >
+              <Checkbox
+                checked={isDone}
+                onChange={() => onChange(tick)}
+                slotProps={{ input: { "aria-label": `Step ${step.n} done` } }}
               />
-            ) : (
-              <span style={{ color: "var(--quiet)", textAlign: "right" }}>about {step.minutes} min</span>
-            )}
-          </li>
-        );
-      })}
-    </ol>
+              <div>{shown.length > 0 ? <MiniOutline panels={shown} width={64} height={50} /> : null}</div>
+              <div style={{ lineHeight: 1.35 }}>
+                <b>{step.n}.</b>{" "}
+                <span style={{ textDecoration: isDone ? "line-through" : undefined }}>
+                  <Sentence says={step.says} tape={tape} />
+                </span>
+                <div style={{ color: "var(--quiet)", fontSize: 13 }}>
+                  {step.allowance !== null ? `allowance ${formatLength(step.allowance, tape)}; ` : ""}
+                  {step.after.length > 0
+                    ? `after ${step.after
+                        .map((id) => names.get(id))
+                        .sort((a, b) => (a ?? 0) - (b ?? 0))
+                        .join(", ")}`
+                    : "may be done first"}
+                </div>
+                {step.caution && !sameSentence(step.caution, order[step.n - 2]?.caution ?? []) ? (
+                  <div style={{ color: "var(--look)", fontSize: 13 }}>
+                    <Sentence says={step.caution} tape={tape} />
+                  </div>
+                ) : null}
+              </div>
+              {isDone ? (
+                <TextField
+                  type="number"
+                  size="small"
+                  value={done[step.id]?.minutes ?? ""}
+                  placeholder={String(step.minutes)}
+                  slotProps={{ htmlInput: { "aria-label": `Minutes for step ${step.n}`, min: 0, max: 6000 } }}
+                  onChange={(event) => {
+                    const minutes =
+                      event.target.value === "" ? null : Math.max(0, Math.min(6000, Number(event.target.value)));
+                    onChange((now) => ({
+                      ...now,
+                      done: { ...now.done, [step.id]: { at: now.done[step.id]?.at ?? "", minutes } },
+                    }));
+                  }}
+                />
+              ) : (
+                <span style={{ color: "var(--quiet)", textAlign: "right" }}>about {step.minutes} min</span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </div>
   );
 }

@@ -13,6 +13,7 @@ import { Quiet } from "@/ui/Quiet";
 import { PaneHeading, StageLayout } from "@/ui/StageLayout";
 import { Sentence } from "@/ui/Sentence";
 import { CardView } from "./CardView";
+import { CutGate } from "./CutGate";
 import { ListsView } from "./ListsView";
 import { OrderView } from "./OrderView";
 import { PlanPane } from "./PlanPane";
@@ -146,6 +147,7 @@ export default function MakePage() {
           <CardView cards={cards} at={at} tape={tape} onChange={go} />
         ) : part === "order" ? (
           <OrderView
+            head={<CutGate pieces={derived.pieces} progress={progress} today={today} onChange={change} />}
             order={order}
             sewn={derived.sewn}
             pieces={derived.pieces}

@@ -8,6 +8,8 @@ import type { WorksheetLine } from "@/core/derive/worksheetLine";
 import { sameSentence } from "@/core/units";
 import { changeJob, ownMoves } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
+import { FittingNotes } from "@/ui/FittingNotes";
+import { useOpenJob } from "@/ui/JobContext";
 import { Quiet } from "@/ui/Quiet";
 import { Sentence } from "@/ui/Sentence";
 import { MoveFields, setParams, paramsOf } from "./MoveFields";
@@ -103,6 +105,9 @@ export const WorksheetRow = memo(function WorksheetRow({ line, index, open, onCh
           <Sentence says={line.passed} tape={tape} />
         </p>
       ) : null}
+      <div style={{ marginLeft: 32 }}>
+        <LineNotes index={index} move={line.move} />
+      </div>
       {open ? (
         <div style={{ paddingLeft: 32, paddingTop: 8, display: "grid", gap: 10 }}>
           <MoveFields line={line} index={index} />
@@ -130,6 +135,13 @@ function sameRow(a: Props, b: Props): boolean {
       (n) => x.numbers[n]?.mm === y.numbers[n]?.mm && sameSentence(x.numbers[n]?.sum ?? [], y.numbers[n]?.sum ?? []),
     )
   );
+}
+
+/** What fittings changed of a move: it is given to the last line of its kind. */
+function LineNotes({ index, move }: { readonly index: number; readonly move: string }) {
+  const { shape } = useOpenJob();
+  const last = shape?.moves.findLastIndex((m) => m.on && m.move === move);
+  return last === index ? <FittingNotes changes={(change) => "move" in change && change.move === move} /> : null;
 }
 
 function RowActions({ line, index }: { readonly line: WorksheetLine; readonly index: number }) {

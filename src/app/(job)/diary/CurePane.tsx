@@ -1,0 +1,180 @@
+"use client";
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { curesOf, type Corrected } from "@/core/derive/correcting";
+import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
+import type { Derived, Shape } from "@/core/derive";
+import type { Job } from "@/core/files";
+import { formatLength, keptText, parseLength, tell, type Mm, type Sentence as Says, type Tape } from "@/core/units";
+import { useMemo } from "react";
+import { Choice } from "@/ui/Choice";
+import { LengthField } from "@/ui/LengthField";
+import { Sentence } from "@/ui/Sentence";
+import { PaneHeading } from "@/ui/StageLayout";
+
+/** A fitting while it is thought over: amounts by the place of the correction in its list. */
+export interface Draft {
+  readonly seen: Fitting["seen"];
+  readonly amounts: Readonly<Record<number, Mm>>;
+  readonly pinned: Fitting["pinned"];
+  readonly words: string;
+}
+
+const PINNED: readonly (readonly [Fitting["pinned"], string])[] = [
+  ["both", "both sides"],
+  ["right", "right, mirrored"],
+  ["left", "left, mirrored"],
+];
+
+const READINGS: readonly (readonly [string, (r: Derived["readings"]) => Mm | null])[] = [
+  ["Crotch seam", (r) => r.crotchSeam],
+  ["Waist", (r) => r.waistGirth],
+  ["Hip", (r) => r.hipGirth],
+  ["Thigh", (r) => r.thighGirth],
+  ["Knee, one leg", (r) => r.kneeGirth],
+  ["Hem, one leg", (r) => r.hemGirth],
+  ["Side seam", (r) => r.outseam],
+  ["Inseam", (r) => r.inseam],
+];
+
+interface Props {
+  readonly job: Job;
+  readonly shape: Shape;
+  readonly before: Derived | null;
+  readonly tape: Tape;
+  readonly draft: Draft;
+  readonly made: Corrected | { readonly refused: Says } | null;
+  /** Pieces of good cloth that are cut already and would be void. */
+  readonly voided: readonly string[];
+  readonly onChange: (draft: Draft) => void;
+  readonly onApply: () => void;
+  readonly onLeave: () => void;
+}
+
+/** What cures a symptom, by how much, what that changes, and taking it over with its note. */
+export function CurePane(props: Props) {
+  const { job, shape, before, tape, draft, made, voided, onChange } = props;
+  const symptom: Symptom = symptomOf(draft.seen);
+  const cures = useMemo(() => curesOf(job, shape, symptom), [job, shape, symptom]);
+  const corrected = made && "after" in made ? made : null;
+  const changed =
+    before && corrected
+      ? READINGS.flatMap(([label, read]) => {
+          const [was, is] = [read(before.readings), read(corrected.after.readings)];
+          return was !== null && is !== null && Math.abs(was - is) > 0.4 ? [[label, was, is] as const] : [];
+        })
+      : [];
+  const isAsked = Object.values(draft.amounts).some((mm) => mm > 0);
+  return (
+    <section aria-label="What cures it">
+      <PaneHeading>{capital(symptom.label)}: what cures it</PaneHeading>
+      {cures.length === 0 ? (
+        <p style={{ margin: 0 }}>
+          Nothing of this garment’s construction answers that. Restyle it, or check the card: is it the body or the
+          pattern?
+        </p>
+      ) : null}
+      {cures.map(({ correction }) => {
+        const n = symptom.cures.indexOf(correction);
+        const mm = draft.amounts[n] ?? 0;
+        return (
+          <div
+            key={correction.label}
+            style={{
+              display: "grid",
+              gridTemplateColumns: "1fr 104px",
+              gap: 8,
+              alignItems: "start",
+              minHeight: 38,
+              color: mm === 0 ? "var(--quiet)" : undefined,
+              fontWeight: mm === 0 ? 450 : 650,
+            }}
+          >
+            <span style={{ paddingTop: 6 }}>{correction.label}</span>
+            <LengthField
+              label={correction.label}
+              hideLabel
+              text={formatLength(mm, tape)}
+              unit={tape}
+              tape={tape}
+              onCommit={(text) => {
+                const read = parseLength(keptText(text, tape, tape), tape);
+                if (read.ok) onChange({ ...draft, amounts: { ...draft.amounts, [n]: Math.max(0, read.mm) } });
+              }}
+            />
+          </div>
+        );
+      })}
+      <Choice
+        label="Pinned on"
+        value={draft.pinned}
+        options={PINNED}
+        width={136}
+        onChange={(pinned) => onChange({ ...draft, pinned })}
+      />
+      <TextField
+        multiline
+        minRows={1}
+        maxRows={4}
+        fullWidth
+        value={draft.words}
+        placeholder="In your own words"
+        onChange={(event) => onChange({ ...draft, words: event.target.value })}
+        slotProps={{ htmlInput: { "aria-label": "In your own words", maxLength: 500 } }}
+        sx={{ mt: 1, mb: 1.5 }}
+      />
+      <PaneHeading>What changes</PaneHeading>
+      {made && "refused" in made ? (
+        <p role="alert" style={{ borderLeft: "4px solid var(--look)", paddingLeft: 10, margin: "0 0 10px" }}>
+          {tell(made.refused, tape)}
+        </p>
+      ) : null}
+      <table style={{ width: "100%", borderCollapse: "collapse" }} aria-label="What changes">
+        <tbody>
+          {changed.map(([label, was, is]) => (
+            <tr key={label} style={{ borderBottom: "1px solid var(--rule)", height: 30 }}>
+              <th scope="row" style={{ textAlign: "left", fontWeight: 450 }}>
+                {label}
+              </th>
+              <td style={{ textAlign: "right" }}>
+                {formatLength(was, tape)} to <b>{formatLength(is, tape)}</b>
+              </td>
+            </tr>
+          ))}
+          {corrected ? (
+            <tr style={{ borderBottom: "1px solid var(--rule)", height: 30 }}>
+              <th scope="row" style={{ textAlign: "left", fontWeight: 450 }}>
+                Cut already
+              </th>
+              <td style={{ textAlign: "right", color: voided.length > 0 ? "var(--look)" : undefined }}>
+                {voided.length > 0 ? `void: ${voided.join(", ")}` : "nothing is void"}
+              </td>
+            </tr>
+          ) : null}
+        </tbody>
+      </table>
+      {corrected && corrected.checks.length > 0 ? (
+        <ul aria-label="Checks that change" style={{ margin: "8px 0", padding: 0, listStyle: "none", lineHeight: 1.4 }}>
+          {corrected.checks.map((check) => (
+            <li
+              key={check.id}
+              style={{ borderLeft: `4px solid var(--${check.status})`, paddingLeft: 8, marginBottom: 5, fontSize: 13 }}
+            >
+              <Sentence says={check.message} tape={tape} />
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      <div style={{ display: "flex", gap: 8, marginTop: 12 }}>
+        <Button variant="contained" disabled={!corrected || !isAsked} onClick={props.onApply}>
+          Apply, with this note
+        </Button>
+        <Button variant="outlined" onClick={props.onLeave}>
+          Leave it
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

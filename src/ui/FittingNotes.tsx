@@ -1,0 +1,32 @@
+"use client";
+import { symptomOf, type FittingChange } from "@/core/fitting";
+import { formatLength } from "@/core/units";
+import { useView } from "@/store/viewStore";
+import { useOpenJob } from "./JobContext";
+
+const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
+
+/** A date as it is read: 3 May 2026. */
+export const dayOf = (iso: string): string => DAY.format(new Date(`${iso}T00:00:00Z`));
+
+/** What fittings put on top of a number, with the day and what was seen. */
+export function FittingNotes({ changes }: { readonly changes: (change: FittingChange) => boolean }) {
+  const { job } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const notes = (job.fittings ?? []).flatMap((fitting) =>
+    fitting.changes.filter(changes).map((change) => ({ fitting, by: change.by })),
+  );
+  return (
+    <>
+      {notes.map(({ fitting, by }, i) => (
+        <div
+          key={`${fitting.id}-${i}`}
+          style={{ color: "var(--chalk-text)", fontSize: 13, fontWeight: 450, marginBottom: 4 }}
+        >
+          {by >= 0 ? "+" : "−"} {formatLength(Math.abs(by), tape)}, fitting of {dayOf(fitting.date)}:{" "}
+          {symptomOf(fitting.seen).label}
+        </div>
+      ))}
+    </>
+  );
+}
