@@ -1,0 +1,86 @@
+import { derive, type Derived } from "../../derive";
+import type { Job } from "../../files";
+import { seededRandom } from "../../geometry";
+import { tapeDivision, tapeOf, type Mm } from "../../units";
+import { MISTAKES, type Mistake } from "./mistakes";
+
+/** A mistake hidden in a garment: what it measures with it, and what it should. */
+export interface Hidden {
+  readonly mistake: Mistake;
+  readonly job: Job;
+  readonly derived: Derived;
+  readonly found: Mm;
+  readonly right: Mm;
+}
+
+/** A pattern with one mistake in it, for a learner to find, and what it might be. */
+export interface Exercise extends Hidden {
+  readonly sound: Derived;
+  /** What is offered as an answer: the mistake among others this garment might have. */
+  readonly offered: readonly Mistake[];
+}
+
+/** Hides a mistake in a sound job; null where the garment has no place for it, or no tape would show it. */
+export function hide(mistake: Mistake, job: Job, sound: Derived, size: number): Hidden | null {
+  const right = mistake.read(sound);
+  if (right === null) return null;
+  const spoilt = mistake.spoil(job, sound, size);
+  if (!spoilt) return null;
+  const derived = derive(spoilt);
+  if (!derived.ok || derived.worksheet.some((l, i) => l.passed && !sound.worksheet[i]?.passed)) return null;
+  const found = mistake.read(derived);
+  if (found === null || Math.abs(found - right) < 1.5 * tapeDivision(tapeOf(job.body.unit))) return null;
+  return { mistake, job: spoilt, derived, found, right };
+}
+
+/** How plain a mistake is at a level, and among how many it is hidden. */
+const SIZES = [1.4, 1.15, 0.9, 0.7] as const;
+const OFFERED = [3, 4, 6, 8] as const;
+export const MOST_LEVEL = SIZES.length - 1;
+
+/**
+ * Draws an exercise: a job of those given with one mistake hidden in it, rather of a kind that was missed before. The same
+ * seed, jobs and weights give the same exercise. Null where none of the jobs can be spoilt.
+ */
+export function exerciseOf(
+  jobs: readonly Job[],
+  seed: number,
+  level: number,
+  weight: (mistake: Mistake) => number = () => 1,
+): Exercise | null {
+  const random = seededRandom(seed);
+  const at = Math.max(0, Math.min(MOST_LEVEL, Math.floor(level)));
+  const shuffled = <T>(list: readonly T[]): T[] => {
+    const all = [...list];
+    for (let i = all.length - 1; i > 0; i--) {
+      const j = Math.floor(random() * (i + 1));
+      [all[i], all[j]] = [all[j] as T, all[i] as T];
+    }
+    return all;
+  };
+  for (const job of shuffled(jobs)) {
+    const sound = derive(job);
+    if (!sound.ok) continue;
+    const wanted = shuffled(MISTAKES)
+      .map((mistake) => ({ mistake, by: weight(mistake) * (0.5 + random()) }))
+      .sort((a, b) => b.by - a.by)
+      .map(({ mistake }) => mistake);
+    for (const mistake of wanted) {
+      const hidden = hide(mistake, job, sound, SIZES[at] as number);
+      if (!hidden) continue;
+      const grew = hidden.found > hidden.right;
+      const others = shuffled(MISTAKES)
+        .filter((m) => m !== mistake && m.read(sound) !== null)
+        // Two that show in one measure, the same way, cannot be told apart.
+        .filter((m) => m.measure !== mistake.measure || isOpposite(m, job, sound, grew))
+        .slice(0, OFFERED[at]);
+      return { ...hidden, sound, offered: shuffled([mistake, ...others]) };
+    }
+  }
+  return null;
+}
+
+const isOpposite = (mistake: Mistake, job: Job, sound: Derived, grew: boolean): boolean => {
+  const other = hide(mistake, job, sound, 1);
+  return other !== null && other.found > other.right !== grew;
+};

@@ -1,0 +1,372 @@
+import type { Derived } from "../../derive";
+import type { FittingChange } from "../../fitting";
+import type { Job } from "../../files";
+import { pathLength, pointDistance } from "../../geometry";
+import { edgesWithRole, isBodice, type EdgeRole, type Panel } from "../../pattern";
+import type { Mm } from "../../units";
+import { withFitting } from "../correcting";
+
+/** A mistake that people make: how a sound job is spoilt by it, and the one measure that shows it. */
+export interface Mistake {
+  readonly id: string;
+  readonly label: string;
+  /** What happened, and how it is kept from happening. */
+  readonly explains: string;
+  /** What is measured to see it, and with which tool on the table. */
+  readonly measure: string;
+  readonly tool: "readings" | "tape";
+  /** The job with the mistake in it, the larger the size the plainer; null where this garment has no place for it. */
+  readonly spoil: (job: Job, sound: Derived, size: number) => Job | null;
+  /** The measure on a pattern; null where it has none. */
+  readonly read: (derived: Derived) => Mm | null;
+}
+
+const changed = (job: Job, ...changes: FittingChange[]): Job =>
+  withFitting(job, { id: "mistake", date: "2000-01-01", seen: "seat-pulls", pinned: "both", words: "", changes });
+
+/** A rule that was drafted by so much more or less. */
+const byRule =
+  (rule: string, by: (sound: Derived, size: number) => Mm): Mistake["spoil"] =>
+  (job, sound, size) => {
+    const mm = by(sound, size);
+    return Math.abs(mm) < LEAST ? null : changed(job, { rule, by: mm });
+  };
+
+/** A number of the restyling by so much more or less, on the first of these lines that the garment has. */
+const byMove =
+  (lines: readonly (readonly [move: string, param: string])[], by: (now: Mm, size: number) => Mm): Mistake["spoil"] =>
+  (job, sound, size) => {
+    for (const [move, param] of lines) {
+      const now = sound.worksheet.findLast((l) => l.on && !l.passed && l.move === move)?.numbers[param]?.mm;
+      if (now !== undefined && Math.abs(by(now, size)) >= LEAST)
+        return changed(job, { move, param, by: by(now, size) });
+    }
+    return null;
+  };
+
+/** Less than this no tape shows. */
+const LEAST: Mm = 6;
+
+/** The allowance at the seams of a kind, on the good cloth; null where no piece has such a seam. */
+const allowanceAt =
+  (role: EdgeRole): Mistake["read"] =>
+  ({ pieces }) => {
+    const edges = pieces
+      .filter((p) => p.is.component === "legs" && p.is.part === undefined)
+      .flatMap((p) => p.edges.filter((e) => e.role === role && !e.isFree));
+    return edges.length === 0 ? null : Math.max(...edges.map((e) => e.allowance));
+  };
+
+const withAllowance =
+  (kind: "side" | "inseam" | "crotch" | "waist", times: 0 | 2): Mistake["spoil"] =>
+  (job, sound) => ({
+    ...job,
+    allowances: { ...job.allowances, [kind]: `${times * sound.allowances.widths[kind]} mm` },
+  });
+
+const allowance = (
+  kind: "side" | "inseam" | "crotch" | "waist",
+  role: EdgeRole,
+  where: string,
+  times: 0 | 2,
+): Mistake => ({
+  id: `${kind}-${times === 0 ? "none" : "double"}`,
+  label: times === 0 ? `No allowance at the ${where}` : `Allowance added twice at the ${where}`,
+  explains:
+    times === 0
+      ? `The ${where} was cut on its seam line: sewn, it takes the allowance out of the garment. Allowances are the last thing drawn, edge by edge, and ticked off.`
+      : `The paper edge held the allowance already, and it was added again. Say at each edge whether it is net or cut before adding anything.`,
+  measure: `From seam line to cut line at the ${where}`,
+  tool: "tape",
+  spoil: withAllowance(kind, times),
+  read: allowanceAt(role),
+});
+
+const halfGirth =
+  (level: "hip", half: "front" | "back"): Mistake["read"] =>
+  ({ readings }) =>
+    readings.halfGirths.find((h) => h.level === level)?.[half] ?? null;
+
+const reading =
+  (of: (r: Derived["readings"]) => Mm | null): Mistake["read"] =>
+  ({ readings }) =>
+    readings.outseam > 0 ? of(readings) : null;
+
+const dartLength: Mistake["read"] = ({ panels }) => {
+  const back = panels.find(
+    (p) => p.is.component === "legs" && p.is.root === "back" && p.lines.some((l) => l.kind === "dart"),
+  );
+  const dart = back?.lines.find((l) => l.kind === "dart");
+  const [from, tip] = dart?.points ?? [];
+  return from && tip ? pointDistance(from, tip) : null;
+};
+
+const pocketOpening: Mistake["read"] = ({ sewn }) => {
+  const part = sewn.find((p) => p.landmarks.openingTop && p.landmarks.openingEnd);
+  const { openingTop, openingEnd } = part?.landmarks ?? {};
+  return openingTop && openingEnd ? pointDistance(openingTop, openingEnd) : null;
+};
+
+const backCentre: Mistake["read"] = ({ panels }) => {
+  const back: Panel | undefined = panels.find((p) => isBodice(p, "back"));
+  const centre = back && edgesWithRole(back, "centre");
+  return centre && centre.length > 0 ? centre.reduce((sum, e) => sum + pathLength(e.path), 0) : null;
+};
+
+const hemDepth: Mistake["read"] = allowanceAt("hem");
+
+const withHem =
+  (depth: Mm): Mistake["spoil"] =>
+  (job, sound) =>
+    hemDepth(sound) === null || !sound.hemDepth
+      ? null
+      : { ...job, finish: { ...job.finish, hem: { kind: "turned", depth: `${depth} mm` } } };
+
+const readingMistake = (
+  id: string,
+  label: string,
+  explains: string,
+  measure: string,
+  read: Mistake["read"],
+  spoil: Mistake["spoil"],
+): Mistake => ({ id, label, explains, measure, tool: "readings", spoil, read });
+
+const seamFront = reading((r) => r.crotchSeamFront);
+const seamBack = reading((r) => r.crotchSeamBack);
+const crotchSeam = reading((r) => r.crotchSeam);
+const sideSeam = reading((r) => r.outseam);
+
+/** Every kind of mistake that practice hides, after the troubles that recur in the trade. */
+export const MISTAKES: readonly Mistake[] = [
+  readingMistake(
+    "extension-halved",
+    "The front extension was halved",
+    "A half of a half: the extension was divided once more than its sum says. Say a sum whole before working it out.",
+    "Crotch seam of the front",
+    seamFront,
+    byRule("frontExtension.add", ({ plan }, size) => -0.5 * size * plan.front.extension),
+  ),
+  readingMistake(
+    "extension-total",
+    "The back extension was drawn as the front's",
+    "The total was taken for the increment: the back's is the front's and more. Write down from which point a number counts.",
+    "Crotch seam of the back",
+    seamBack,
+    byRule("backExtension.add", ({ plan }, size) => -size * Math.min(plan.front.extension, 0.5 * plan.back.extension)),
+  ),
+  readingMistake(
+    "crotch-short",
+    "The crotch is too shallow",
+    "The depth was taken without the ease to sit. The crotch seam on the wearer's card says how long it must be.",
+    "Whole crotch seam",
+    crotchSeam,
+    byRule("crotchDepth.add", (_, size) => -30 * size),
+  ),
+  readingMistake(
+    "crotch-long",
+    "The crotch is too deep",
+    "Ease was added to a depth that held it already: it bags, and the legs catch when walking.",
+    "Whole crotch seam",
+    crotchSeam,
+    byRule("crotchDepth.add", (_, size) => 35 * size),
+  ),
+  readingMistake(
+    "quarter-low",
+    "The front's quarter was rounded down",
+    "A quarter of the hip was rounded the wrong way, and four times that is missing round the hip.",
+    "Front of the hip",
+    halfGirth("hip", "front"),
+    byRule("ease.front", (_, size) => -13 * size),
+  ),
+  readingMistake(
+    "quarter-high",
+    "The front's quarter was rounded up",
+    "A quarter of the hip was rounded the wrong way, and four times that is too much round the hip.",
+    "Front of the hip",
+    halfGirth("hip", "front"),
+    byRule("ease.front", (_, size) => 13 * size),
+  ),
+  readingMistake(
+    "ease-eaten",
+    "There is no ease at the hip",
+    "A girth was taken as it holds ease that was net, so that seams ate what was left. Say of each girth whether it is net.",
+    "Hip, all round",
+    reading((r) => r.hipGirth),
+    (job, _, size) => changed(job, { rule: "ease.front", by: -16 * size }, { rule: "ease.back", by: -16 * size }),
+  ),
+  readingMistake(
+    "ease-twice",
+    "Ease was added twice at the hip",
+    "The girth held its ease already when it was added. Say of each girth whether it is net.",
+    "Hip, all round",
+    reading((r) => r.hipGirth),
+    (job, _, size) => changed(job, { rule: "ease.front", by: 20 * size }, { rule: "ease.back", by: 20 * size }),
+  ),
+  readingMistake(
+    "halves-swapped",
+    "Front and back were mixed up at the hip",
+    "The wider half was drawn in front. The back is the wider: mark which is which before the first line.",
+    "Back of the hip",
+    halfGirth("hip", "back"),
+    (job, _, size) => changed(job, { rule: "ease.front", by: 15 * size }, { rule: "ease.back", by: -15 * size }),
+  ),
+  readingMistake(
+    "rise-forgotten",
+    "The back rise was forgotten",
+    "The back waist was drawn level: it slides down when sitting. The back centre stands above the waist line.",
+    "Crotch seam of the back",
+    seamBack,
+    byRule("back.rise", ({ plan, rules }, size) =>
+      rules.back.how === "hinged" ? 0 : -size * Math.max(0, plan.back.centreRise),
+    ),
+  ),
+  readingMistake(
+    "waist-tight",
+    "The waist is too small",
+    "Darts were taken out of a quarter that had lost them already. The sewn waist is what is measured, darts closed.",
+    "Waist, sewn",
+    reading((r) => r.waistGirth),
+    byRule("waist.ease", (_, size) => -32 * size),
+  ),
+  readingMistake(
+    "waist-loose",
+    "The waist is too large",
+    "The dart was drawn and not taken off the waist. The sewn waist is what is measured, darts closed.",
+    "Waist, sewn",
+    reading((r) => r.waistGirth),
+    byRule("waist.ease", (_, size) => 32 * size),
+  ),
+  {
+    id: "darts-long",
+    label: "The back dart runs too near the hip line",
+    explains: "Its length was taken from the paper's edge, not from the waist: it ends on the fullest part and points.",
+    measure: "Leg of the back dart",
+    tool: "tape",
+    spoil: (job, sound, size) =>
+      dartLength(sound) === null ? null : changed(job, { rule: "waist.backLength", by: 50 * size }),
+    read: dartLength,
+  },
+  readingMistake(
+    "front-drop",
+    "The front waist rises where it should drop",
+    "The drop at the centre front was laid off the wrong way, up from the waist line.",
+    "Crotch seam of the front",
+    seamFront,
+    byRule("waist.frontDrop", ({ rules }, size) => -2 * size * Math.max(0, rules.waist.frontDrop)),
+  ),
+  readingMistake(
+    "knee-standing",
+    "The knee was measured standing",
+    "A knee measured standing binds when it bends: it is taken bent, with ease.",
+    "Knee, one leg",
+    reading((r) => r.kneeGirth),
+    byMove([["shape-leg", "knee"]], (now, size) => -0.14 * size * now),
+  ),
+  readingMistake(
+    "hem-half",
+    "The hem was halved once too often",
+    "The girth of one leg was divided into front and back, and divided again. Say a sum whole before working it out.",
+    "Hem, one leg",
+    reading((r) => r.hemGirth),
+    byMove(
+      [
+        ["spread", "hemSpread"],
+        ["shape-leg", "hem"],
+      ],
+      (now, size) => -0.25 * size * now,
+    ),
+  ),
+  readingMistake(
+    "band-twice",
+    "The length is short by a band that was taken off twice",
+    "The depth of band or cuff comes off once. Say from where a length counts: natural waist, top edge, or block's end.",
+    "Side seam",
+    sideSeam,
+    byMove([["set-length", "length"]], (_, size) => -45 * size),
+  ),
+  readingMistake(
+    "band-forgotten",
+    "The depth of a band was not taken off the length",
+    "What is sewn on below or above lengthens the leg: it comes off before the hem is drawn.",
+    "Side seam",
+    sideSeam,
+    byMove([["set-length", "length"]], (_, size) => 45 * size),
+  ),
+  allowance("crotch", "crotch", "crotch seam", 0),
+  allowance("inseam", "inseam", "inseam", 0),
+  allowance("side", "side", "side seam", 0),
+  allowance("waist", "waist", "waist", 0),
+  allowance("crotch", "crotch", "crotch seam", 2),
+  allowance("inseam", "inseam", "inseam", 2),
+  allowance("side", "side", "side seam", 2),
+  {
+    id: "hem-none",
+    label: "The hem has next to no turn-up",
+    explains: "The hem was drawn before its allowance was marked, and the paper ended there.",
+    measure: "From the hem's fold to its cut line",
+    tool: "tape",
+    spoil: withHem(6),
+    read: hemDepth,
+  },
+  {
+    id: "hem-deep",
+    label: "The turn-up is too deep to lie flat",
+    explains:
+      "A leg that tapers is narrower below its hem: a deep turn-up has to be mirrored, or it cannot be turned flat.",
+    measure: "From the hem's fold to its cut line",
+    tool: "tape",
+    spoil: withHem(110),
+    read: hemDepth,
+  },
+  {
+    id: "zip-short",
+    label: "The zip is too short to get in by",
+    explains: "The opening was measured without the hip going through it: waist and slit together must pass the hip.",
+    measure: "Length of the opening",
+    tool: "tape",
+    spoil: (job, sound, size) => {
+      const now = sound.zip?.length.mm;
+      const kind = sound.finish.fastening?.kind;
+      if (now === undefined || !kind || now - 70 * size < 60) return null;
+      const held = job.finish?.fastening;
+      const entry = typeof held === "object" ? held : { kind };
+      return {
+        ...job,
+        finish: {
+          ...job.finish,
+          fastening: { ...entry, length: `${now - 70 * size} mm` } as NonNullable<Job["finish"]>["fastening"],
+        },
+      };
+    },
+    read: ({ zip }) => zip?.length.mm ?? null,
+  },
+  {
+    id: "pocket-small",
+    label: "The pocket is too small for a hand",
+    explains: "The opening was drawn as wide as the bag looks: a hand needs its own breadth and more.",
+    measure: "Opening of the pocket",
+    tool: "tape",
+    spoil: (job, sound) => {
+      const held = job.finish?.pockets ?? sound.style.finish.pockets;
+      if (!Array.isArray(held) || pocketOpening(sound) === null) return null;
+      const pockets = held.map((p: Record<string, unknown>) => (p.kind === "in-seam" ? { ...p, opening: "95 mm" } : p));
+      return { ...job, finish: { ...job.finish, pockets: pockets as NonNullable<Job["finish"]>["pockets"] } };
+    },
+    read: pocketOpening,
+  },
+  readingMistake(
+    "back-as-front",
+    "The back bodice was cut as long as the front",
+    "Both halves were given one length: at the back it is too much, and bulges at the zip. The back is measured from the nape.",
+    "Centre of the back bodice",
+    backCentre,
+    (job, sound) => {
+      const moves = sound.moves.map((m) =>
+        m.move === "bodice" ? { ...m, params: { ...m.params, school: "quarters", equalTo: "front" } } : m,
+      );
+      return sound.moves.some((m) => m.move === "bodice")
+        ? { ...job, moves: structuredClone(moves) as Job["moves"] }
+        : null;
+    },
+  ),
+];
