@@ -33,7 +33,7 @@ for (const scheme of ["light", "dark"] as const)
       page.on("pageerror", (error) => errors.push(error.message));
       await openSample(page);
       const wrong = await found(page, "workroom");
-      for (const stage of [...STAGES, "cloth", "make"]) {
+      for (const stage of [...STAGES, "cloth", "make", "diary"]) {
         await openStage(page, stage);
         wrong.push(...(await found(page, stage)));
       }

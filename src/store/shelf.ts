@@ -28,7 +28,7 @@ export const useStoreState = create<StoreState>()(() => ({ kept: true, notice: n
 
 const DATABASE = "eland";
 /** Each version only adds shelves. */
-const DATABASE_VERSION = 5;
+const DATABASE_VERSION = 6;
 /** A browser that has not opened its store by now will not. */
 const OPENS_WITHIN_MS = 4_000;
 

@@ -1,5 +1,16 @@
 /** What is kept, each on a shelf of its own: what does not belong to a job's undo lies beside the job. */
-export const SHELVES = ["jobs", "cards", "styles", "bin", "diary", "photos", "cloths", "lays", "making"] as const;
+export const SHELVES = [
+  "jobs",
+  "cards",
+  "styles",
+  "bin",
+  "diary",
+  "photos",
+  "cloths",
+  "lays",
+  "making",
+  "practice",
+] as const;
 export type ShelfName = (typeof SHELVES)[number];
 
 /** What lies on a shelf, by its id. What is in it is only known once it was read. */

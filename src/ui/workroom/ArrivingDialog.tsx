@@ -19,6 +19,7 @@ const WORDS: Readonly<Record<ShelfName, string>> = {
   cloths: "Cloth",
   lays: "Lay",
   making: "Making",
+  practice: "Practice",
 };
 
 /** What a record is called, as far as it says. */

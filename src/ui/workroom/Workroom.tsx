@@ -1,6 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
 import dynamic from "next/dynamic";
+import Link from "next/link";
 import { useRouter, useSearchParams } from "next/navigation";
 import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
@@ -132,6 +133,11 @@ export function Workroom() {
         >
           Open a file
         </Button>
+        {phone ? null : (
+          <Button variant="outlined" color="inherit" sx={{ whiteSpace: "nowrap" }} component={Link} href="/practice">
+            Practice
+          </Button>
+        )}
         {phone || empty ? null : (
           <Button
             variant="outlined"

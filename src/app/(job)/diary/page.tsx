@@ -2,6 +2,7 @@
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import Button from "@mui/material/Button";
+import Link from "next/link";
 import { useDeferredValue, useMemo, useState } from "react";
 import { deriveShape, type Derived, type Shape } from "@/core/derive";
 import { changeOf, corrected, curesOf, symptomsOf, type Learned } from "@/core/derive/correcting";
@@ -102,6 +103,13 @@ export default function DiaryPage() {
 
   const stamp = (name: string): Version => versionOf(job, nanoid(8), name, today);
 
+  function keepVersion(name: string, date: string): void {
+    const version = versionOf(job, nanoid(8), name, date);
+    changeJob((now) => {
+      now.versions = [...(now.versions ?? []), version];
+    });
+  }
+
   async function write({ kind, date, words }: { kind: EntryKind; date: string; words: string }): Promise<void> {
     const isCut = kind === "cutting";
     await diary.add({
@@ -121,9 +129,7 @@ export default function DiaryPage() {
     void diary.change(page, { passed });
     if (!passed || (job.versions?.length ?? 0) >= MOST_VERSIONS) return;
     // A toile that is passed is a version: what is cut from good cloth can be told from it ever after.
-    changeJob((now) => {
-      now.versions = [...(now.versions ?? []), versionOf(now, nanoid(8), "Toile passed", page.entry.date)];
-    });
+    keepVersion("Toile passed", page.entry.date);
   }
 
   function apply(): void {
@@ -210,6 +216,9 @@ export default function DiaryPage() {
               <div style={{ marginTop: 12 }}>
                 <AddEntry today={today} onAdd={(written) => void write(written)} />
               </div>
+              <p style={{ margin: "16px 0 0", color: "var(--quiet)" }}>
+                <Link href="/practice">Practise finding mistakes</Link> in patterns that have one.
+              </p>
             </>
           ) : (
             <VersionLine
@@ -220,12 +229,7 @@ export default function DiaryPage() {
               first={first}
               second={second}
               onChoose={(a, b) => setCompared([a, b])}
-              onKeep={(name) =>
-                changeJob((now) => {
-                  const called = name || `Version ${(now.versions?.length ?? 0) + 1}`;
-                  now.versions = [...(now.versions ?? []), versionOf(now, nanoid(8), called, today)];
-                })
-              }
+              onKeep={(name) => keepVersion(name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
               onReturn={(version) => {
                 changeJob((now) => takeOver(now, version));
                 enqueueSnackbar(`Back at “${version.name}”.`, {

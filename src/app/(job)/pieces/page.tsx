@@ -5,9 +5,9 @@ import { AdvicePane, FaultNote, ProofPane } from "@/ui/ProofPane";
 import { StageLayout } from "@/ui/StageLayout";
 import { Finishes } from "./Finishes";
 import { PieceList } from "./PieceList";
-import { PieceTable } from "./PieceTable";
-import { RollTable } from "./RollTable";
-import { Tools } from "./Tools";
+import { PieceTable } from "@/ui/pieces/PieceTable";
+import { RollTable } from "@/ui/pieces/RollTable";
+import { Tools } from "@/ui/pieces/Tools";
 
 /** Stage 4: what is cut, with its allowances. */
 export default function PiecesPage() {

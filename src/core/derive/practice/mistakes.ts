@@ -52,7 +52,7 @@ const allowanceAt =
   (role: EdgeRole): Mistake["read"] =>
   ({ pieces }) => {
     const edges = pieces
-      .filter((p) => p.is.component === "legs" && p.is.part === undefined)
+      .filter((p) => p.is.component === "legs" && p.is.part === null)
       .flatMap((p) => p.edges.filter((e) => e.role === role && !e.isFree));
     return edges.length === 0 ? null : Math.max(...edges.map((e) => e.allowance));
   };
