@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { Taken } from "@/core/making";
 import { RECORD_VERSION } from "./records";
 import { shelves } from "./shelf";
 
@@ -6,7 +7,16 @@ import { shelves } from "./shelf";
 const progressSchema = z.object({
   id: z.string(),
   version: z.literal(RECORD_VERSION),
-  done: z.record(z.string(), z.object({ at: z.string(), minutes: z.number().min(0).max(6000).nullable() })),
+  done: z.record(
+    z.string(),
+    z.object({
+      at: z.string(),
+      minutes: z.number().min(0).max(6000).nullable(),
+      /** What kind of step it was, and what was guessed for it. */
+      doing: z.string().optional(),
+      guess: z.number().optional(),
+    }),
+  ),
   cards: z.record(z.string(), z.number().int().min(1)),
 });
 export type MakingProgress = z.infer<typeof progressSchema>;
@@ -26,5 +36,20 @@ export async function keepProgress(progress: MakingProgress): Promise<void> {
   ).replace("making", progress.id, (held) => {
     const { version } = (held ?? {}) as { readonly version?: number };
     return version !== undefined && version > RECORD_VERSION ? (held as MakingProgress) : progress;
+  });
+}
+
+/** What was timed in every job: how this maker works. */
+export async function listTaken(): Promise<readonly Taken[]> {
+  const all = await (await shelves()).all("making");
+  return all.flatMap((raw) => {
+    const read = progressSchema.safeParse(raw);
+    return !read.success
+      ? []
+      : Object.values(read.data.done).flatMap(({ at, minutes, doing, guess }): Taken[] =>
+          minutes === null || doing === undefined || guess === undefined
+            ? []
+            : [{ at, minutes, guess, doing: doing as Taken["doing"] }],
+        );
   });
 }

@@ -50,6 +50,7 @@ async function loadCharts() {
   ]);
   core.use([
     charts.BarChart,
+    charts.GraphChart,
     charts.LineChart,
     components.GridComponent,
     components.LegendComponent,

@@ -8,6 +8,7 @@ import TextField from "@mui/material/TextField";
 import { useRouter } from "next/navigation";
 import { memo, useEffect, useEffectEvent, useState } from "react";
 import { tinykeys } from "tinykeys";
+import { tell } from "@/core/units";
 import { redo, undo } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "./JobContext";
@@ -53,9 +54,22 @@ function useCommands(onHandOver: () => void): readonly Command[] {
 
 /** What is pressed, and the command it stands for; layouts differ on whether "?" needs Shift. */
 const BINDINGS: readonly (readonly [string, string])[] = [
-  ...["1", "2", "3", "4", "f", "b", "g", "r", "t", "0", "u", "h", "w", "?", "$mod+z", "$mod+Shift+Z", "$mod+k"].map(
-    (keys) => [keys, keys] as const,
-  ),
+  ...[
+    ...STAGES.map(({ n }) => String(n)),
+    "f",
+    "b",
+    "g",
+    "r",
+    "t",
+    "0",
+    "u",
+    "h",
+    "w",
+    "?",
+    "$mod+z",
+    "$mod+Shift+Z",
+    "$mod+k",
+  ].map((keys) => [keys, keys] as const),
   ["Shift+?", "?"],
 ];
 
@@ -118,10 +132,53 @@ export const Commands = memo(function Commands({ onHandOver }: { readonly onHand
   );
 });
 
+/** Cards and steps are found by name once so much of it is typed; no more are shown than so many. */
+const NAMED_FROM = 2;
+const MOST_FOUND = 24;
+
+/** The chalk cards and the steps of the making by their names, worked out when the search is opened. */
+function useMakingCommands(): readonly Command[] {
+  const { id, job, shape, proof } = useOpenJob();
+  const tape = useView((v) => v.tape);
+  const router = useRouter();
+  const [found, setFound] = useState<readonly Command[]>([]);
+  useEffect(() => {
+    let wanted = true;
+    if (shape && proof)
+      void import("@/core/making").then(({ cardsOf, makingOrder, USUAL_SCHOOLS }) => {
+        const derived = { ...shape, ...proof };
+        const firsts = new Map(
+          cardsOf(derived, "paper")
+            .toReversed()
+            .map((c) => [c.panel, c] as const),
+        );
+        const to = (query: string) => () => router.push(`${stageHref("make", id)}&${query}`);
+        const cards = [...firsts.values()].toReversed().map((c) => ({
+          keys: "",
+          text: `Card: ${c.name}`,
+          run: to(`part=cards&card=${c.n}`),
+        }));
+        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }).map((step) => ({
+          keys: "",
+          text: `Step ${step.n}: ${tell(step.says, tape)}`,
+          run: to(`part=order&step=${step.n}`),
+        }));
+        if (wanted) setFound([...cards, ...steps]);
+      });
+    return () => {
+      wanted = false;
+    };
+  }, [id, job.making, shape, proof, router, tape]);
+  return found;
+}
+
 function CommandSearch({ commands }: { readonly commands: readonly Command[] }) {
   const [typed, setTyped] = useState("");
   const [chosen, setChosen] = useState(0);
-  const found = commands.filter((c) => c.text.toLowerCase().includes(typed.toLowerCase().trim()));
+  const making = useMakingCommands();
+  const words = typed.toLowerCase().trim();
+  const all = words.length < NAMED_FROM ? commands : [...commands, ...making];
+  const found = all.filter((c) => c.text.toLowerCase().includes(words)).slice(0, MOST_FOUND);
   const close = (): void => setView({ commandsOpen: false });
   const go = (command: Command | undefined): void => {
     if (!command) return;
@@ -162,7 +219,7 @@ function CommandSearch({ commands }: { readonly commands: readonly Command[] }) 
         >
           {found.map((c, i) => (
             <li
-              key={c.keys}
+              key={`${c.keys}-${c.text}`}
               role="option"
               aria-selected={i === chosen}
               onClick={() => go(c)}

@@ -1,12 +1,8 @@
-import { handCurve } from "../making/runs";
-import type { Card } from "../making";
-import type { Path } from "../geometry";
+import { boxOf, pathEnd, pathStart, type Path } from "../geometry";
+import { cardsByPanel, pictureOf, type Card } from "../making";
 import { tell, type Tape } from "../units";
 import { fileStem, type HandedFile } from "./job";
 import { escaped } from "./markup";
-
-type Drawn = Extract<Card["act"], { kind: "line" | "curve" }>;
-const drawnOf = ({ act }: Card): Drawn | null => (act.kind === "line" || act.kind === "curve" ? act : null);
 
 const data = (path: Path): string =>
   path
@@ -20,29 +16,16 @@ const data = (path: Path): string =>
     .join("");
 const short = (mm: number): string => mm.toFixed(1);
 
-const dataOf = ({ kind, from, to, guides, leaves, arrives }: Drawn): string =>
-  kind === "line"
-    ? `M${short(from[0])} ${short(from[1])}L${short(to[0])} ${short(to[1])}`
-    : data(handCurve([from, ...guides.map((g) => g.at), to], leaves, arrives));
-
 /** The drawing of a card: its panel, the lines so far, the new one lit; empty where it draws none. */
 function picture(card: Card, own: readonly Card[]): string {
-  const drawn = own.flatMap((c) => {
-    const act = drawnOf(c);
-    return act ? [{ n: c.n, act }] : [];
-  });
-  if (drawn.length === 0) return "";
-  const points = drawn.flatMap(({ act }) => [act.from, act.to]);
-  const [xs, ys] = [
-    [0, ...points.map(([x]) => x)],
-    [0, ...points.map(([, y]) => y)],
-  ];
-  const [left, top] = [Math.min(...xs), Math.min(...ys)];
-  const [wide, tall] = [Math.max(...xs) - left, Math.max(...ys) - top];
+  const whole = pictureOf(own.at(-1) ?? card, own);
+  if (whole.length === 0) return "";
+  const box = boxOf([[0, 0], ...whole.flatMap(({ path }) => [pathStart(path), pathEnd(path)])]);
+  const [wide, tall] = [box.right - box.left, box.bottom - box.top];
   const pad = 0.1 * Math.max(wide, tall);
-  const lines = drawn
-    .filter(({ n }) => n <= card.n)
-    .map(({ n, act }) => `<path d="${dataOf(act)}" class="${n === card.n ? "new" : "old"}"/>`)
+  const [left, top] = [box.left, box.top];
+  const lines = pictureOf(card, own)
+    .map(({ path, isNew }) => `<path d="${data(path)}" class="${isNew ? "new" : "old"}"/>`)
     .join("");
   return `<svg viewBox="${short(left - pad)} ${short(top - pad)} ${short(wide + 2 * pad)} ${short(tall + 2 * pad)}"><path class="axis" d="M0 ${short(top - pad)}V${short(top + tall + pad)}M${short(left - pad)} 0H${short(left + wide + pad)}"/>${lines}</svg>`;
 }
@@ -51,11 +34,10 @@ const STYLE = `body{margin:0;font:22px/1.35 sans-serif;color:#14302a;background:
 
 /** Chalk cards as one page that opens without Eland: one card a screen, the next by a swipe. */
 export function cardsHtml(title: string, cards: readonly Card[], tape: Tape): HandedFile {
-  const byPanel = new Map<string, Card[]>();
-  for (const card of cards) byPanel.set(card.panel, [...(byPanel.get(card.panel) ?? []), card]);
+  const byPanel = cardsByPanel(cards);
   const sections = cards.map(
     (card) =>
-      `<section><h2>${escaped(card.name)}, card ${card.n} of ${cards.length}</h2>${picture(card, byPanel.get(card.panel) ?? [])}<p>${escaped(tell(card.says, tape))}</p></section>`,
+      `<section><h2>${escaped(card.name)}, card ${card.n} of ${cards.length}</h2>${picture(card, byPanel(card))}<p>${escaped(tell(card.says, tape))}</p></section>`,
   );
   const text = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(title)}</title><style>${STYLE}</style></head><body><main>${sections.join("\n")}</main></body></html>

@@ -128,7 +128,7 @@ function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], 
   }
   let y = top + extent.bottom * scale + 8;
   const say = (text: string, size: Mm): void => {
-    for (const row of wrap(pen, text, size, room)) {
+    for (const row of pen.wrapped(text, size, room)) {
       if (y > height - MARGIN) return;
       pen.text(row, [left, y], size);
       y += size * 1.45;
@@ -138,19 +138,6 @@ function drawMap(pen: Pen, set: PrintSet, sheet: Sheet, tiles: readonly Tile[], 
   for (const { piece } of sheet.placed) say(piece.label.slice(0, 2).join(": "), 3);
   if (set.notices.length > 0) say("Before you cut:", 3.4);
   for (const notice of set.notices) say(notice, 3);
-}
-
-function wrap(pen: Pen, text: string, size: Mm, room: Mm): string[] {
-  const rows: string[] = [];
-  let row = "";
-  for (const word of text.split(" ")) {
-    const longer = row ? `${row} ${word}` : word;
-    if (row && pen.widthOf(longer, size) > room) {
-      rows.push(row);
-      row = word;
-    } else row = longer;
-  }
-  return row ? [...rows, row] : rows;
 }
 
 function drawTile(pen: Pen, set: PrintSet, sheet: Sheet, tile: Tile, tiles: readonly Tile[], paper: Paper): void {

@@ -77,6 +77,20 @@ export class Pen {
     });
   }
 
+  /** Words broken into rows no wider than `room`. */
+  wrapped(text: string, size: Mm, room: Mm): readonly string[] {
+    const rows: string[] = [];
+    let row = "";
+    for (const word of text.split(" ")) {
+      const longer = row ? `${row} ${word}` : word;
+      if (row && this.widthOf(longer, size) > room) {
+        rows.push(row);
+        row = word;
+      } else row = longer;
+    }
+    return row ? [...rows, row] : rows;
+  }
+
   /** The parts of a run that touch the window drawn in; a page holds only what is on it. */
   part(points: readonly Point[], style: Stroke): void {
     const window = this.window;

@@ -13,6 +13,8 @@ interface Props {
   /** What stands before the first step. */
   readonly head: ReactNode;
   readonly order: readonly Step[];
+  /** The step that was searched for. */
+  readonly at: number | null;
   readonly sewn: Derived["sewn"];
   readonly pieces: Derived["pieces"];
   readonly tape: Tape;
@@ -21,7 +23,7 @@ interface Props {
 }
 
 /** What is done one after the other, with a small picture of what it works on; ticked off with the minutes it took. */
-export function OrderView({ head, order, pieces, tape, progress, onChange }: Props) {
+export function OrderView({ head, order, at, pieces, tape, progress, onChange }: Props) {
   const done = progress?.done ?? {};
   const names = new Map(order.map((o) => [o.id, o.n]));
   return (
@@ -38,13 +40,20 @@ export function OrderView({ head, order, pieces, tape, progress, onChange }: Pro
             const { [step.id]: had, ...rest } = now.done;
             return {
               ...now,
-              done: had ? rest : { ...now.done, [step.id]: { at: new Date().toISOString(), minutes: null } },
+              done: had
+                ? rest
+                : {
+                    ...now.done,
+                    [step.id]: { at: new Date().toISOString(), minutes: null, doing: step.doing, guess: step.minutes },
+                  },
             };
           };
           return (
             <li
               key={step.id}
+              ref={step.n === at ? (element) => element?.scrollIntoView({ block: "center" }) : undefined}
               style={{
+                background: step.n === at ? "var(--chalk-wash)" : undefined,
                 display: "grid",
                 gridTemplateColumns: "40px 74px 1fr 92px",
                 gap: 10,
@@ -91,7 +100,7 @@ export function OrderView({ head, order, pieces, tape, progress, onChange }: Pro
                       event.target.value === "" ? null : Math.max(0, Math.min(6000, Number(event.target.value)));
                     onChange((now) => ({
                       ...now,
-                      done: { ...now.done, [step.id]: { at: now.done[step.id]?.at ?? "", minutes } },
+                      done: { ...now.done, [step.id]: { ...(now.done[step.id] ?? { at: "" }), minutes } },
                     }));
                   }}
                 />

@@ -1,8 +1,19 @@
 "use client";
-import { useCallback, useMemo, useState } from "react";
+import { useSearchParams } from "next/navigation";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
-import { cardsOf, makingOrder, USUAL_SCHOOLS, type CardKind, type Schools } from "@/core/making";
+import {
+  cardsOf,
+  makingOrder,
+  minutesLearned,
+  USUAL_SCHOOLS,
+  type CardKind,
+  type Schools,
+  type Taken,
+} from "@/core/making";
+import { listTaken } from "@/store/makingStore";
 import { changeJob } from "@/store/jobStore";
+import { findLay } from "@/store/layStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
@@ -17,9 +28,11 @@ import { CutGate } from "./CutGate";
 import { ListsView } from "./ListsView";
 import { OrderView } from "./OrderView";
 import { PlanPane } from "./PlanPane";
+import { WaitsChart } from "./WaitsChart";
 import { useProgress } from "./useProgress";
 
-type Part = "cards" | "order" | "lists";
+const PARTS = ["cards", "order", "lists"] as const;
+type Part = (typeof PARTS)[number];
 
 const ON: readonly (readonly [CardKind, string])[] = [
   ["paper", "on paper, net"],
@@ -46,16 +59,50 @@ const HEM: readonly (readonly [Schools["hem"], string])[] = [
 export default function MakePage() {
   const { id, job, shape, proof } = useOpenJob();
   const tape = useView((v) => v.tape);
+  const asked = useSearchParams();
   const [part, setPart] = useState<Part>("cards");
+  const [seen, setSeen] = useState<string | null>(null);
   const [on, setOn] = useState<CardKind>("paper");
   const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
   const { progress, change } = useProgress(id);
   const schools: Schools = useMemo(() => ({ ...USUAL_SCHOOLS, ...job.making }), [job.making]);
   const derived = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
   const cards = useMemo(() => (derived && part === "cards" ? cardsOf(derived, on) : []), [derived, on, part]);
-  const order = useMemo(() => (derived ? makingOrder(derived, schools) : []), [derived, schools]);
+  const [lay, setLay] = useState<number | null>(null);
+  useEffect(() => {
+    let wanted = true;
+    findLay(id, "shell").then(
+      (kept) => wanted && setLay(kept?.lay.length ?? null),
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [id]);
+  const [taken, setTaken] = useState<readonly Taken[]>([]);
+  useEffect(() => {
+    let wanted = true;
+    listTaken().then(
+      (found) => wanted && setTaken(found),
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, []);
+  const order = useMemo(
+    () => (derived ? minutesLearned(makingOrder(derived, schools), taken) : []),
+    [derived, schools, taken],
+  );
   const at = Math.min(Math.max(1, progress?.cards[on] ?? 1), Math.max(1, cards.length));
   const go = useCallback((n: number) => change((now) => ({ ...now, cards: { ...now.cards, [on]: n } })), [change, on]);
+  // What the search led to is shown once; from then on the hand decides.
+  if (progress && seen !== asked.toString()) {
+    setSeen(asked.toString());
+    const wanted = PARTS.find((p) => p === asked.get("part"));
+    if (wanted) setPart(wanted);
+    if (asked.has("card")) go(Math.max(1, Number(asked.get("card")) || 1));
+  }
   const choose = (more: Partial<Schools>): void =>
     changeJob((draft) => {
       draft.making = { ...draft.making, ...more };
@@ -149,6 +196,7 @@ export default function MakePage() {
           <OrderView
             head={<CutGate pieces={derived.pieces} progress={progress} today={today} onChange={change} />}
             order={order}
+            at={Number(asked.get("step")) || null}
             sewn={derived.sewn}
             pieces={derived.pieces}
             tape={tape}
@@ -156,7 +204,7 @@ export default function MakePage() {
             onChange={change}
           />
         ) : (
-          <ListsView derived={derived} tape={tape} />
+          <ListsView derived={derived} tape={tape} job={job} lay={lay} />
         )
       }
       readings={
@@ -165,7 +213,10 @@ export default function MakePage() {
           <p style={{ lineHeight: 1.45 }}>
             {done.length} of {order.length} steps done. About{" "}
             {Math.floor(left / 60) > 0 ? `${Math.floor(left / 60)} h ` : ""}
-            {left % 60} min are left, by guess from the length of the seams.
+            {left % 60} min are left,{" "}
+            {order.some((o) => o.isLearned)
+              ? "by what your last five of a kind took, and else by guess."
+              : "by guess from the length of the seams."}
           </p>
           {(derived?.undecided.length ?? 0) > 0 ? (
             <>
@@ -180,18 +231,34 @@ export default function MakePage() {
             </>
           ) : null}
           {part === "cards" && cards.length > 0 ? (
-            <p>
-              <Quiet
-                onPress={() =>
-                  void import("@/core/files/cardsHtml").then(({ cardsHtml }) =>
-                    download(cardsHtml(job.name, cards, tape)),
-                  )
-                }
-              >
-                Save the cards as one page
-              </Quiet>
-            </p>
+            <ul style={{ listStyle: "none", margin: "0 0 12px", padding: 0, lineHeight: 2 }}>
+              <li>
+                <Quiet
+                  onPress={() =>
+                    void import("@/core/files/cardsHtml").then(({ cardsHtml }) =>
+                      download(cardsHtml(job.name, cards, tape)),
+                    )
+                  }
+                >
+                  Save the cards as one page
+                </Quiet>
+              </li>
+              {(["a4", "letter"] as const).map((paper) => (
+                <li key={paper}>
+                  <Quiet
+                    onPress={() =>
+                      void import("@/core/files/wallPdf")
+                        .then(({ wallPdf }) => wallPdf(job.name, cards, tape, paper))
+                        .then(download)
+                    }
+                  >
+                    {`Print for the wall, ${paper === "a4" ? "A4" : "Letter"}`}
+                  </Quiet>
+                </li>
+              ))}
+            </ul>
           ) : null}
+          {part === "order" && order.length > 0 ? <WaitsChart order={order} tape={tape} /> : null}
           <p style={{ color: "var(--quiet)", lineHeight: 1.45 }}>
             Space or the right arrow: next card. Left arrow: back. Cautions stand with their step; where local rules ask
             for more, those hold.

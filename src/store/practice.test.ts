@@ -1,10 +1,10 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { derive, type Derived } from "../../derive";
-import type { Job } from "../../files";
-import { SAMPLE_JOBS } from "@/store/sampleWorkroom";
-import { jobFrom } from "../../testing/jobFrom";
-import { exerciseOf, hide, MISTAKES } from ".";
+import { derive, type Derived } from "@/core/derive";
+import type { Job } from "@/core/files";
+import { SAMPLE_JOBS } from "./sampleWorkroom";
+import { jobFrom } from "@/core/testing/jobFrom";
+import { exerciseOf, hide, MISTAKES } from "@/core/derive/practice";
 
 const folder = "samples/garments";
 const jobs: readonly Job[] = [
