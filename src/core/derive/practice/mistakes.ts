@@ -54,7 +54,7 @@ const allowanceAt =
     const edges = pieces
       .filter((p) => p.is.component === "legs" && p.is.part === null)
       .flatMap((p) => p.edges.filter((e) => e.role === role && !e.isFree));
-    return edges.length === 0 ? null : Math.max(...edges.map((e) => e.allowance));
+    return edges.length === 0 ? null : Math.min(...edges.map((e) => e.allowance));
   };
 
 const withAllowance =
