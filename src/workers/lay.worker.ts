@@ -11,7 +11,7 @@ import { Refusal, type Complaint } from "@/core/units";
 /** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
 const SLICE_MS = 40;
 /** What a quick look at another fold or width may take. */
-const QUICK = { steps: 400, milliseconds: 900 } as const;
+const QUICK = { steps: 520, milliseconds: 900 } as const;
 
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 

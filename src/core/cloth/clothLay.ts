@@ -5,7 +5,7 @@ import type { Fold } from "./schema";
 import { layShape, turnOf, type LayShape } from "./lay/shape";
 import { search } from "./lay/search";
 import { Leftmost, layOf, lengthOf } from "./lay/leftmost";
-import { sequence } from "./lay/anneal";
+import { sequenceAtOnce } from "./lay/anneal";
 import { boundOf, taskOf, tooWide, type Laid, type LayItem, type Strip } from "./lay/strip";
 
 /** Cloth that pieces are laid on. */
@@ -452,7 +452,7 @@ function openedOut(
       return [s.area, s.own[0], s.own[1]][size] as number;
     };
     const order = [...task.free].sort((a, b) => by(b) - by(a));
-    const made = sequence(
+    const made = sequenceAtOnce(
       task,
       leftmost,
       order,

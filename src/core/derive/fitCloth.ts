@@ -34,7 +34,7 @@ interface Range {
 }
 
 /** Steps of one search, and seeds before a number is given up. */
-const STEPS = 700;
+const STEPS = 900;
 const SEEDS = 3;
 const A_SEARCH_MS = 4000;
 /** A lay longer than the cloth by these, after each seed, is given up. */

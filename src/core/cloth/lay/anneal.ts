@@ -36,14 +36,14 @@ const endless = (task: Task): number =>
   task.strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + 2 * GRID, 0) +
   Math.max(0, ...task.fixed.map((i) => ((task.strip.items[i] as LayItem).fixed as { x: number }).x * 2));
 
-/** Lays pieces in an order; null where one is wider than the cloth. */
-export function sequence(
+/** Lays pieces in an order, one a step; null where one is wider than the cloth. */
+export function* sequence(
   task: Task,
   leftmost: Leftmost,
   order: readonly number[],
   turns: readonly number[],
   greedy = false,
-): Sequence | null {
+): Generator<null, Sequence | null, void> {
   const n = task.strip.items.length;
   const s: Sequence = {
     order: Int32Array.from([...task.fixed, ...order]),
@@ -68,9 +68,18 @@ export function sequence(
     s.placing.y[item] = best.y;
     s.placing.turn[item] = best.turn;
     s.turns[item] = best.turn;
+    yield null;
   }
   s.length = lengthOf(task, s.placing);
   return s;
+}
+
+/** The same without a pause between. */
+export function sequenceAtOnce(...of: Parameters<typeof sequence>): Sequence | null {
+  const laying = sequence(...of);
+  let step = laying.next();
+  while (!step.done) step = laying.next();
+  return step.value;
 }
 
 /** Of the length, what the temperature is at the start and at the end. */

@@ -1,7 +1,6 @@
 import { seededRandom } from "../../geometry";
 import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
-import { compacted } from "./compact";
 import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
 import { Fields, Overlaps } from "./overlap";
 import { GRID } from "./pairs";
@@ -28,7 +27,12 @@ const SIZES: readonly ((task: Task, item: number) => number)[] = [
 type Turning = "greedy" | "first" | "alternate";
 
 /** A first lay by one size; null where a piece does not fit across. */
-function start(task: Task, leftmost: Leftmost, size: number, turning: Turning): Sequence | null {
+function* start(
+  task: Task,
+  leftmost: Leftmost,
+  size: number,
+  turning: Turning,
+): Generator<null, Sequence | null, void> {
   const by = SIZES[size] as (typeof SIZES)[number];
   const order = [...task.free].sort((a, b) => by(task, b) - by(task, a) || a - b);
   const turns = task.strip.items.map((item) => item.turns[0] ?? 0);
@@ -37,15 +41,12 @@ function start(task: Task, leftmost: Leftmost, size: number, turning: Turning): 
       const own = (task.strip.items[item] as LayItem).turns;
       turns[item] = own[k % own.length] as number;
     });
-  return sequence(task, leftmost, order, turns, turning === "greedy");
+  return yield* sequence(task, leftmost, order, turns, turning === "greedy");
 }
 
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
 const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
 const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
-/** A lay no longer than so many times the best is pressed together, by so many moves at most. */
-const PRESSED_WITHIN = 1.03;
-const PRESS_MOVES = 3000;
 /** What a strip is shortened by while it goes easily, and then. */
 const SHRINK = { first: 0.02, then: 0.005 } as const;
 
@@ -64,28 +65,28 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
   const best: { placing: Placing; length: Mm } = { placing: emptyPlacing, length: Infinity };
   let steps = 0;
   /** Keeps a placing where it is the best, settled as far as it goes. */
-  const keep = (placing: Placing): Found | null => {
+  function* keep(placing: Placing): Generator<null, Found | null, void> {
     const length = lengthOf(task, placing);
     if (length >= best.length - 1e-6) return null;
     best.placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
-    settle(task, leftmost, best.placing);
+    yield* settle(task, leftmost, best.placing);
     best.length = lengthOf(task, best.placing);
     return { lay: layOf(task, best.placing), steps };
-  };
+  }
   let firstSequence: Sequence | null = null;
   for (const turning of ["greedy", "alternate", "first"] as const)
     for (let size = 0; size < SIZES.length; size++) {
-      const own = start(task, leftmost, size, turning);
+      const own = yield* start(task, leftmost, size, turning);
       steps++;
       if (!own) return;
       if (!firstSequence || own.length < firstSequence.length) firstSequence = own;
-      yield keep(own.placing);
+      yield yield* keep(own.placing);
       if (best.length <= bound + AT_BOUND) return;
     }
   let from = firstSequence as Sequence;
   const fields = new Fields(task.pairs);
   const turnsOf = (placing: Placing): number[] => [...placing.turn];
-  const byLeft = (placing: Placing): Sequence | null =>
+  const byLeft = (placing: Placing): Generator<null, Sequence | null, void> =>
     sequence(
       task,
       leftmost,
@@ -97,7 +98,7 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
       ),
       turnsOf(placing),
     );
-  const shuffled = (): Sequence | null => {
+  const shuffled = (): Generator<null, Sequence | null, void> => {
     const order = [...task.free];
     for (let i = order.length - 1; i > 0; i--) {
       const j = Math.floor(random() * (i + 1));
@@ -108,14 +109,6 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
   };
   // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
   const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
-  /** Presses a lay that comes near to the best together. */
-  function* pressed(source: Placing): Generator<Found | null, void, void> {
-    if (lengthOf(task, source) > best.length * PRESSED_WITHIN) return;
-    for (const placing of compacted(task, random, source, PRESS_MOVES)) {
-      steps++;
-      yield placing && keep(placing);
-    }
-  }
   for (let round = 0; ; round++) {
     const annealing = new Annealing(
       task,
@@ -126,10 +119,9 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
     );
     while (!annealing.isDone) {
       steps++;
-      yield annealing.advance() ? keep(annealing.best.placing) : null;
+      yield annealing.advance() ? yield* keep(annealing.best.placing) : null;
     }
     if (best.length <= bound + AT_BOUND) return;
-    yield* pressed(annealing.best.placing);
     if (canOverlap)
       for (const source of [annealing.best.placing, best.placing]) {
         const overlaps = new Overlaps(task, fields, random, source);
@@ -146,7 +138,7 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
             yield null;
             continue;
           }
-          const found = keep(overlaps.result());
+          const found = yield* keep(overlaps.result());
           yield found;
           if (best.length <= bound + AT_BOUND) return;
           if (length < best.length * 0.99) by = SHRINK.then;
@@ -154,7 +146,7 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
           if (!overlaps.shrink(length)) break;
         }
       }
-    const next = round % 3 === 0 ? byLeft(best.placing) : round % 3 === 1 ? shuffled() : annealing.best;
+    const next = round % 3 === 0 ? yield* byLeft(best.placing) : round % 3 === 1 ? yield* shuffled() : annealing.best;
     from = next ?? from;
   }
 }

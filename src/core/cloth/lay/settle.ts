@@ -6,9 +6,9 @@ const ROUNDS = 12;
 
 /**
  * Takes pieces out one at a time, the last first, and puts each back as far to the left as it goes among all the others;
- * repeated while the lay grows shorter or a piece moves. The lay is never longer than it was.
+ * repeated while the lay grows shorter or a piece moves. The lay is never longer than it was. Yields after each piece.
  */
-export function settle(task: Task, leftmost: Leftmost, placing: Placing): void {
+export function* settle(task: Task, leftmost: Leftmost, placing: Placing): Generator<null, void, void> {
   const { strip, free } = task;
   const all = strip.items.map((_, i) => i);
   for (let round = 0; round < ROUNDS; round++) {
@@ -34,6 +34,7 @@ export function settle(task: Task, leftmost: Leftmost, placing: Placing): void {
       placing.y[item] = best.y;
       placing.turn[item] = best.turn;
       moved ||= best.x !== x;
+      yield null;
     }
     if (!moved) return;
   }

@@ -1,0 +1,65 @@
+import type { ClothLay, LayCloth } from "../cloth";
+import type { Point } from "../geometry";
+
+/** What lies on the cloth is proved here by plain polygon geometry, which shares nothing with the search. */
+
+const away = (p: Point, a: Point, b: Point): number => {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const t = Math.max(0, Math.min(1, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy);
+};
+const isInside = ([x, y]: Point, of: readonly Point[]): boolean =>
+  of.reduce((inside, a, i) => {
+    const b = of[(i + 1) % of.length] as Point;
+    return a[1] > y !== b[1] > y && x < a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]) ? !inside : inside;
+  }, false);
+const side = (p: Point, q: Point, r: Point): number =>
+  Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
+const box = (of: readonly Point[]): readonly [number, number, number, number] => [
+  Math.min(...of.map(([x]) => x)),
+  Math.min(...of.map(([, y]) => y)),
+  Math.max(...of.map(([x]) => x)),
+  Math.max(...of.map(([, y]) => y)),
+];
+
+/** How near two outlines come; below nothing where they overlap. */
+function between(a: readonly Point[], b: readonly Point[]): number {
+  const [p, q] = [box(a), box(b)];
+  if (p[0] > q[2] + 9 || q[0] > p[2] + 9 || p[1] > q[3] + 9 || q[1] > p[3] + 9) return 9;
+  if (isInside(a[0] as Point, b) || isInside(b[0] as Point, a)) return -1;
+  let least = Infinity;
+  a.forEach((s, i) => {
+    const t = a[(i + 1) % a.length] as Point;
+    b.forEach((u, j) => {
+      const v = b[(j + 1) % b.length] as Point;
+      if (side(s, t, u) !== side(s, t, v) && side(u, v, s) !== side(u, v, t)) least = -1;
+      least = Math.min(least, away(s, u, v), away(u, s, t));
+    });
+  });
+  return least;
+}
+
+/** What is wrong with a lay. */
+export function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
+  const faults: string[] = [];
+  const { placements } = lay;
+  placements.forEach((a, i) => {
+    for (const [x, y] of a.outline)
+      if (x < -1e-6 || y < -1e-6 || y > lay.drawnWidth + 1e-6 || x > lay.length + 1e-6) {
+        faults.push(`${a.piece} lies off the cloth`);
+        break;
+      }
+    for (const b of placements.slice(i + 1)) {
+      // What is cut beyond the fold, or once it is opened out, lies on what the rest has left; it is drawn beside it.
+      const gap = between(a.outline, b.outline);
+      if (gap < cloth.gap - 1e-6) faults.push(`${a.piece} and ${b.piece}: ${gap.toFixed(3)}`);
+    }
+    if (
+      a.onFold &&
+      Math.abs(Math.min(...a.outline.map(([, y]) => y)) - (lay.singles === "opened" ? lay.drawnWidth / 2 : 0)) > 0.01
+    )
+      faults.push(`${a.piece} is not on the fold`);
+    if (cloth.nap && a.turn & 1) faults.push(`${a.piece} lies end for end`);
+  });
+  return faults;
+}
