@@ -1,4 +1,5 @@
 export { cutShapes, materialsOf, type CutShape } from "./cutShapes";
+export { JOIN_ALLOWANCE, joinedShapes, widerThan } from "./joins";
 export { HandLay } from "./byHand";
 export { layCloth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./clothLay";
 export type { Laid } from "./lay/strip";

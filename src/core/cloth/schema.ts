@@ -29,6 +29,11 @@ export const clothSchema = z.strictObject({
   shrink: z.number().min(0).max(0.5).optional().describe("Share of its length that it loses in the first wash."),
   washed: z.boolean().optional().describe("Washed already: it shrinks no more."),
   repeat: repeatSchema.optional().describe("A print or weave that comes again along it: paired pieces match on it."),
+  joined: z
+    .array(z.string().max(80))
+    .max(60)
+    .optional()
+    .describe("Pieces that are joined from two along the grain where they are wider than the cloth."),
   price: z.number().min(0).max(100_000).optional().describe("Price of a metre, or of a yard on a card in inches."),
 });
 export type Cloth = z.infer<typeof clothSchema>;

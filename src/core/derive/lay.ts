@@ -1,8 +1,18 @@
-import { cutShapes, layCloth, type ClothLay, type CutShape, type LayCloth, type LayFound } from "../cloth";
+import {
+  cutShapes,
+  joinedShapes,
+  layCloth,
+  type ClothLay,
+  type CutShape,
+  type LayCloth,
+  type LayFound,
+} from "../cloth";
+import { USUAL_WIDTH } from "../cloth/sold";
 import type { Job } from "../files";
 import type { Material } from "../pattern";
 import { Refusal, type Complaint, type Mm } from "../units";
 import { derive } from "../derive";
+import { clothOf } from "./cloth";
 
 /** Why a job cannot be laid. */
 export interface LayFault {
@@ -22,7 +32,23 @@ export function shapesOf(
   const matching = (["side", "inseam"] as const).flatMap((kind) =>
     derived.seams.filter((s) => s.kind === kind).map((s) => s.id),
   );
-  return { ok: true, shapes: cutShapes(derived.pieces, material, matching) };
+  const shapes = cutShapes(derived.pieces, material, matching);
+  const { joined } = job.cloth ?? {};
+  if (!joined) return { ok: true, shapes };
+  try {
+    return { ok: true, shapes: joinedShapes(shapes, derived.pieces, joined, stripWidth(job, material)) };
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, status: 422, errors: [error.complaint] };
+    throw error;
+  }
+}
+
+/** How wide a job's cloth lies: the good cloth folded as it is, any other open. */
+export function stripWidth(job: Job, material: Material): Mm {
+  const { cloth } = clothOf(job);
+  const own = material === "lining" ? (cloth.liningWidth ?? cloth.width) : material === "shell" ? cloth.width : null;
+  const width = own ?? USUAL_WIDTH[material];
+  return material === "shell" && cloth.lies.fold === "lengthwise" ? (cloth.lies.foldWidth ?? width / 2) : width;
 }
 
 /** When a search is ended: after so many steps, or so much time, whichever comes first. */

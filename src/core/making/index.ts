@@ -3,6 +3,6 @@ export { cuttingList, shoppingList } from "./lists";
 export { makingOrder, type Step } from "./order";
 export { scheduled, type MakingDay } from "./schedule";
 export { CLOSINGS, HEMS, schoolsSchema, USUAL_SCHOOLS, ZIPS, type Schools, type Week } from "./schools";
-export { bundlesOf, type Bundle } from "./bundles";
+export { bundlesOf } from "./bundles";
 export { cardsByPanel, pictureOf } from "./picture";
 export { minutesLearned, type Taken } from "./minutes";

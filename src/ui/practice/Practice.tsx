@@ -1,13 +1,12 @@
 "use client";
 import Button from "@mui/material/Button";
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import type { Exercise } from "@/core/derive/practice";
 import { tapeOf } from "@/core/units";
 import { setView, useView } from "@/store/viewStore";
-import { Mark } from "../Header";
 import { JobProvider, type OpenJob } from "../JobContext";
 import { PaneTabs } from "../PaneTabs";
+import { PlainHeader } from "../PlainHeader";
 import { PieceTable } from "../pieces/PieceTable";
 import { RollTable } from "../pieces/RollTable";
 import { Tools } from "../pieces/Tools";
@@ -37,28 +36,7 @@ export function Practice() {
   const open = useMemo(() => exercise && openOf(exercise), [exercise]);
   return (
     <div style={{ height: "100dvh", display: "flex", flexDirection: "column" }}>
-      <header
-        style={{
-          display: "flex",
-          alignItems: "center",
-          gap: 12,
-          background: "var(--ink)",
-          color: "var(--on-ink)",
-          padding: "0 24px",
-          height: 52,
-          flexShrink: 0,
-        }}
-      >
-        <Link
-          href="/"
-          aria-label="To the workroom"
-          style={{ color: "inherit", display: "flex", gap: 12, textDecoration: "none" }}
-        >
-          <Mark />
-          <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
-        </Link>
-        <span style={{ opacity: 0.85 }}>Practice: one mistake is in this pattern</span>
-      </header>
+      <PlainHeader word="Practice: one mistake is in this pattern" />
       <div style={{ flex: 1, minHeight: 0, display: "flex" }}>
         {exercise && open ? (
           <JobProvider value={open}>

@@ -7,8 +7,8 @@ import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
 import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
-import { Mark } from "../Header";
 import { PaneTabs } from "../PaneTabs";
+import { PlainHeader } from "../PlainHeader";
 import { stageHref } from "../stages";
 import { StoreNotice } from "../StoreNotice";
 import { usePhone } from "../usePhone";
@@ -109,21 +109,7 @@ export function Workroom() {
         void files.takeFiles([...event.dataTransfer.files]);
       }}
     >
-      <header
-        style={{
-          display: "flex",
-          alignItems: "center",
-          gap: 12,
-          background: "var(--ink)",
-          color: "var(--on-ink)",
-          padding: "0 24px",
-          height: 52,
-        }}
-      >
-        <Mark />
-        <span style={{ fontFamily: '"Bricolage Grotesque Variable"', fontWeight: 700, fontSize: 22 }}>Eland</span>
-        {phone ? null : <span style={{ opacity: 0.85 }}>The workroom</span>}
-        <span style={{ flex: 1 }} />
+      <PlainHeader word={phone ? null : "The workroom"}>
         <Button
           variant="outlined"
           color="inherit"
@@ -174,7 +160,7 @@ export function Workroom() {
             event.target.value = "";
           }}
         />
-      </header>
+      </PlainHeader>
       <StoreNotice />
       <main style={{ padding: "20px 24px 48px", maxWidth: 1400, margin: "0 auto" }}>
         <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 26, margin: "0 0 8px" }}>The workroom</h1>

@@ -3,10 +3,12 @@ import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo, useState } from "react";
 import { clothOf } from "@/core/derive/cloth";
-import type { LayCloth } from "@/core/cloth";
+import { stripWidth } from "@/core/derive/lay";
+import { cutShapes, JOIN_ALLOWANCE, widerThan, type LayCloth } from "@/core/cloth";
 import { USUAL_WIDTH } from "@/core/cloth/sold";
 import type { Material } from "@/core/pattern";
 import { formatLength, tell } from "@/core/units";
+import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
@@ -45,6 +47,22 @@ export default function ClothPage() {
       ),
     [proof],
   );
+  const joined = job.cloth?.joined ?? [];
+  const setJoined = (pieces: readonly string[]): void =>
+    changeJob((draft) => {
+      draft.cloth = { ...draft.cloth, joined: [...pieces] };
+      if (pieces.length === 0) delete draft.cloth.joined;
+    });
+  // What is wider than the cloth, and not joined yet.
+  const wide = useMemo(
+    () =>
+      complaint
+        ? widerThan(cutShapes(proof?.pieces ?? [], material), stripWidth(job, material)).filter(
+            (piece) => !job.cloth?.joined?.includes(piece),
+          )
+        : [],
+    [complaint, proof, material, job],
+  );
   const length = material === "shell" ? inHand.length : null;
   const saved = lay && laying.first !== null ? laying.first - lay.length : 0;
   return (
@@ -66,9 +84,19 @@ export default function ClothPage() {
         <div style={{ display: "flex", flexDirection: "column", height: "100%" }}>
           <div style={{ flex: 1, minHeight: 0 }}>
             {complaint ? (
-              <p role="alert" style={{ padding: 32, fontSize: 17, lineHeight: 1.45, maxWidth: 560 }}>
-                {tell(complaint.says, tape)}
-              </p>
+              <div style={{ padding: 32, fontSize: 17, lineHeight: 1.45, maxWidth: 560 }}>
+                <p role="alert">{tell(complaint.says, tape)}</p>
+                {wide.length > 0 ? (
+                  <Button variant="outlined" onClick={() => setJoined([...new Set([...joined, ...wide])])}>
+                    Join it along the grain, where it shows least
+                  </Button>
+                ) : null}
+                {complaint.path === "cloth.joined" ? (
+                  <Button variant="outlined" onClick={() => setJoined([])}>
+                    Do not join
+                  </Button>
+                ) : null}
+              </div>
             ) : lay ? (
               <LayTable
                 lay={lay}
@@ -143,6 +171,13 @@ export default function ClothPage() {
       }
       readings={
         <>
+          {joined.length > 0 && lay ? (
+            <p style={{ margin: "0 0 12px", lineHeight: 1.45 }}>
+              Joined along the grain where wider than the cloth, {formatLength(JOIN_ALLOWANCE, tape)} on both sides of
+              the join; sew it before anything else, and notch both edges alike.{" "}
+              <Quiet onPress={() => setJoined([])}>Do not join</Quiet>
+            </p>
+          ) : null}
           {lay ? (
             <LayFigures
               names={names}

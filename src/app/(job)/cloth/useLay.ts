@@ -50,7 +50,7 @@ export function useLay(id: string, job: Job, material: Material, cloth: LayCloth
     setState(now.current);
   }, []);
   const clothKey = JSON.stringify(cloth);
-  const jobKey = JSON.stringify({ ...job, name: "", date: "", versions: [], meant: {}, cloth: undefined });
+  const jobKey = JSON.stringify({ ...job, name: "", date: "", versions: [], meant: {}, cloth: job.cloth?.joined });
 
   const keep = useCallback(
     (lay: ClothLay, steps: number) =>
