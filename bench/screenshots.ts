@@ -30,6 +30,10 @@ async function main(): Promise<void> {
   for (let i = 0; i < 8; i++) await page.keyboard.press("ArrowRight");
   await page.getByText(/the crotch point/).waitFor();
   await page.screenshot({ path: "docs/screenshots/make.png" });
+  await page.goto(`${base}/diary?job=${job}`);
+  await page.getByRole("button", { name: "pulls across the seat", exact: true }).click();
+  await page.getByRole("table", { name: "What changes" }).getByText("Crotch seam").waitFor();
+  await page.screenshot({ path: "docs/screenshots/diary.png" });
   await page.goto(`${base}/block?job=${job}`);
   await page.getByRole("tab", { name: "Step by step" }).click();
   const next = page.getByRole("button", { name: "Next step" });
@@ -59,16 +63,18 @@ async function main(): Promise<void> {
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
   for (const [name, other] of [
     ["restyle-flounce", "sample-moth-bell"],
-    ["restyle-yoke", "sample-baker-yoke"],
     ["restyle-one-piece", "sample-kite-one-piece"],
   ] as const) {
     await page.goto(`${base}/restyle?job=${other}`);
     await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
   }
-  await page.goto(`${base}/pieces?job=sample-mayor-pleats`);
-  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
-  await page.screenshot({ path: "docs/screenshots/pieces-fly.png" });
+  await page.goto(`${base}/practice`);
+  await page.getByRole("group", { name: "Pieces on the table" }).waitFor();
+  await page.getByRole("region", { name: "What is wrong" }).getByRole("radio").first().check();
+  await page.getByRole("button", { name: "That is it" }).click();
+  await page.getByRole("status").getByText("is right.").waitFor();
+  await page.screenshot({ path: "docs/screenshots/practice.png" });
   await page.goto(`${base}/pieces?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.getByRole("button", { name: "Roll the seams" }).click();

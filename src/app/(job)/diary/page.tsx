@@ -217,7 +217,10 @@ export default function DiaryPage() {
                 <AddEntry today={today} onAdd={(written) => void write(written)} />
               </div>
               <p style={{ margin: "16px 0 0", color: "var(--quiet)" }}>
-                <Link href="/practice">Practise finding mistakes</Link> in patterns that have one.
+                <Link href="/practice" style={{ color: "var(--text)" }}>
+                  Practise finding mistakes
+                </Link>{" "}
+                in patterns that have one.
               </p>
             </>
           ) : (
