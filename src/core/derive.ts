@@ -47,11 +47,15 @@ import {
   tapeOf,
   type Complaint,
   type Sentence,
+  type Tape,
   complaintsOfSchema,
 } from "./units";
 
 /** The block stays as it was while moves are pulled and set. */
 const blockOf = remembered(draftBlock);
+
+/** What chosen numbers are brought to where a block is drafted on the maker's tape: eighths of an inch, half centimetres. */
+const DRAFTED_ON: Readonly<Record<Tape, Mm>> = { in: 25.4 / 8, cm: 5 };
 
 /** Heel height a full-length leg allows for. */
 export const SHOE: Mm = 30;
@@ -151,9 +155,10 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       waistLevel: { add: own.waistLevel.add + waistLevelEffect(finish) },
     });
     const fittings = job.fittings ?? [];
-    const rules = fittedRules(ownRules, fittings, () => blockOf(measures, levelled(ownRules)));
+    const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
+    const rules = fittedRules(ownRules, fittings, () => blockOf(measures, levelled(ownRules), division));
     const block =
-      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled(rules));
+      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled(rules), division);
     const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,

@@ -1,5 +1,5 @@
 import { type Panel } from "../pattern";
-import { Refusal } from "../units";
+import { Refusal, type Mm } from "../units";
 import type { BodyMeasures } from "../body";
 import { Drafter, type Numbers, type Step } from "./drafter";
 import { drawLegs } from "./draw";
@@ -18,10 +18,11 @@ export interface Block {
 
 /**
  * Drafts the block by the chosen rules and records how. Throws Refusal, naming the measure or rule at fault,
- * where no valid outline exists.
+ * where no valid outline exists. With a `division` of the tape every chosen number stands on it before it is used; what
+ * is solved, so that front and back agree, follows from them exactly.
  */
-export function draftBlock(measures: BodyMeasures, rules: ResolvedRules): Block {
-  const { drafter, plan, legs } = firstThatDraws(measures, rules);
+export function draftBlock(measures: BodyMeasures, rules: ResolvedRules, division: Mm | null = null): Block {
+  const { drafter, plan, legs } = firstThatDraws(measures, rules, division);
   for (const [name, value] of Object.entries(legs.solved)) drafter.number(name, value);
   narrate(drafter, rules, plan, legs);
   return { plan, panels: [legs.front, legs.back], numbers: drafter.numbers, steps: drafter.steps };
@@ -31,10 +32,11 @@ export function draftBlock(measures: BodyMeasures, rules: ResolvedRules): Block 
 function firstThatDraws(
   measures: BodyMeasures,
   rules: ResolvedRules,
+  division: Mm | null,
 ): { readonly drafter: Drafter; readonly plan: LegPlan; readonly legs: ReturnType<typeof drawLegs> } {
   let refusal: Refusal | null = null;
   for (const difference of SIDE_DIFFERENCES) {
-    const drafter = new Drafter();
+    const drafter = new Drafter(division);
     try {
       const plan = planLeg(measures, rules, drafter, difference);
       return { drafter, plan, legs: drawLegs(plan) };

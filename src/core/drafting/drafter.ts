@@ -1,5 +1,5 @@
 import { drawingOn, type Drawing } from "../pattern";
-import { fill, type Quantity, type Sentence } from "../units";
+import { fill, type Mm, type Quantity, type Sentence } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
 export interface Step extends Drawing {
@@ -15,6 +15,21 @@ export type Numbers = Readonly<Record<string, Quantity>>;
 export class Drafter {
   private readonly known: Record<string, Quantity> = {};
   private readonly done: Step[] = [];
+
+  /** `division`: what the maker's tape is divided into, where chosen numbers are to stand on it before they are used. */
+  constructor(private readonly division: Mm | null = null) {}
+
+  /** A number that is chosen, not solved: brought onto the tape where the draft is on it, saying what it was. */
+  onTape(value: Quantity): Quantity {
+    if (this.division === null) return value;
+    const mm = Math.round(value.mm / this.division) * this.division;
+    return Math.abs(mm - value.mm) < 1e-9 ? value : { ...value, mm, asked: value.asked ?? value.mm };
+  }
+
+  /** Names a chosen number and returns it as it is drawn. */
+  chosen(name: string, value: Quantity): Quantity {
+    return this.number(name, this.onTape(value));
+  }
 
   /** Names a quantity and returns it. A later value of the same name replaces the earlier one. */
   number(name: string, value: Quantity): Quantity {

@@ -32,9 +32,9 @@ export function planLeg(
   const levels = planLevels(m, rules, drafter);
   const easeBack = rules.hipInch === "none" ? rules.ease.front : rules.ease.back;
   const easeOf = (ease: Mm): Mm => (m.hip.net ? ease : 0);
-  const frontWidth = drafter.number("frontWidth", widthSum("front", m, rules, easeOf(rules.ease.front)));
-  const backWidth = widthSum("back", m, rules, easeOf(easeBack));
-  const front = drafter.number(
+  const frontWidth = drafter.chosen("frontWidth", widthSum("front", m, rules, easeOf(rules.ease.front)));
+  const backWidth = drafter.onTape(widthSum("back", m, rules, easeOf(easeBack)));
+  const front = drafter.chosen(
     "frontExtension",
     limited(
       frontExtensionSum(m, rules, frontWidth),
@@ -43,7 +43,7 @@ export function planLeg(
       say`a front extension is ${LEAST_EXTENSION} at the least and 0.7 of the width at the most`,
     ),
   );
-  const back = drafter.number(
+  const back = drafter.chosen(
     "backExtension",
     limited(
       backExtensionSum(m, rules, front),
@@ -204,23 +204,23 @@ export function planLeg(
 
 function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Levels {
   const { waistToHip, waistToKnee, waistToFloor } = m;
-  const depth = drafter.number("crotchDepth", crotchDepthSum(m, rules));
+  const depth = drafter.chosen("crotchDepth", crotchDepthSum(m, rules));
   const up = rules.waistLevel.add + rules.level.high;
-  const waistUp = drafter.number("waistLevel", quantity(up, say`${up} above the natural waist`));
-  const hip = drafter.number(
+  const waistUp = drafter.chosen("waistLevel", quantity(up, say`${up} above the natural waist`));
+  const hip = drafter.chosen(
     "hipLevel",
     quantity(waistToHip.mm, waistToHip.source === "given" ? "waist to hip from the card" : waistToHip.sum, {
       waistToHip,
     }),
   );
   refuseImpossible(m, depth.mm, hip.mm, -waistUp.mm);
-  const length = drafter.number(
+  const length = drafter.chosen(
     "blockLength",
     quantity(waistToFloor.mm + 10, say`waist to floor ${waistToFloor.mm} + shoe ${30} - clearance ${20}`, {
       waistToFloor,
     }),
   );
-  const knee = drafter.number(
+  const knee = drafter.chosen(
     "kneeLevel",
     rules.leg.kneeLine === "half"
       ? quantity((depth.mm + length.mm) / 2 - 51, say`half of crotch ${depth.mm} to hem ${length.mm}, ${51} higher`, {
@@ -251,7 +251,7 @@ function planLevels(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Le
 
 function waistQuarter(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter): Quantity {
   const ease = m.waist.net ? rules.waist.ease : 0;
-  return drafter.number(
+  return drafter.chosen(
     "waistQuarter",
     quantity((m.waist.mm + ease) / 4, say`(waist ${m.waist.mm} + ease ${ease}) / 4`, { waist: m.waist }),
   );

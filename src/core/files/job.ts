@@ -25,6 +25,8 @@ const blockSchema = z.strictObject({
   rules: rulesSchema.default({}),
   /** The block that was brought in; drawn from only while the school is `own`. */
   own: ownBlockSchema.optional(),
+  /** Every number that is chosen, not solved, stands on the maker's tape before the draft uses it. */
+  onTape: z.boolean().optional(),
   /** The bodice that was brought in; drawn from only where the line that drafts the bodice says so. */
   bodice: ownBodiceSchema.optional(),
 });

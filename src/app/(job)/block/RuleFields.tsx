@@ -38,6 +38,22 @@ export function RuleFields() {
   const own = Object.keys(job.block.rules).length;
   return (
     <section aria-label="Rules">
+      <label
+        title="Every number that is chosen is brought to eighths of an inch, or half centimetres, before it is used; what is solved follows from them."
+        style={{ display: "grid", gridTemplateColumns: "1fr auto", alignItems: "center", minHeight: 34 }}
+      >
+        <span style={{ fontStretch: "85%" }}>Draft on my tape</span>
+        <Checkbox
+          size="small"
+          checked={job.block.onTape ?? false}
+          onChange={(event) =>
+            changeJob((draft) => {
+              if (event.target.checked) draft.block.onTape = true;
+              else delete draft.block.onTape;
+            })
+          }
+        />
+      </label>
       {own > 0 ? (
         <p style={{ margin: "0 0 10px", color: "var(--quiet)" }}>
           Changed rules are bold.{" "}

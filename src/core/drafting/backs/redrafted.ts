@@ -6,7 +6,7 @@ import type { BackMaking } from "./back";
 export const redrafted: BackMaking = {
   lines({ rules, measures, drafter, centre, frontWaist, frontHipX, moreEase, frontWidth, extension, quarter }) {
     const { increment } = rules.back;
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     drafter.number("increment", quantity(increment, say`${increment} as chosen`));
     drafter.number(
       "backWidth",

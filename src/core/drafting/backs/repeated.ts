@@ -5,7 +5,7 @@ import type { BackMaking } from "./back";
 /** The front again: only the crotch extension is longer. */
 export const repeated: BackMaking = {
   lines({ rules, measures, drafter, centre, frontWaist, frontHipX, drop, moreEase, frontWidth, extension, quarter }) {
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     drafter.number(
       "backWidth",
       quantity(

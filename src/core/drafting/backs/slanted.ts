@@ -6,7 +6,7 @@ import type { BackMaking } from "./back";
 export const slanted: BackMaking = {
   lines({ rules, measures, drafter, levels, centre, backWidth, extension, quarter }) {
     const { inAtCrotch, inAtWaist } = rules.back;
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     drafter.number("inAtCrotch", quantity(inAtCrotch, say`${inAtCrotch} as chosen`));
     drafter.number("inAtWaist", quantity(inAtWaist, say`${inAtWaist} as chosen`));
     drafter.number("backWidth", backWidth);

@@ -21,7 +21,7 @@ export const tilted: BackMaking = {
   }) {
     const { sideAdd, inseamAdd } = rules.back;
     const raisedY = levels.waist + drop;
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     const lean = drafter.number("tilt", quantity(frontDartAt / 2, say`half of centre front to dart ${frontDartAt}`));
     drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));
     // One line from the traced corner of the crotch to the raised waist.

@@ -6,7 +6,7 @@ import type { BackMaking } from "./back";
 export const traced: BackMaking = {
   lines({ rules, measures, drafter, centre, frontWaist, frontHipX, drop, moreEase, frontWidth, extension, quarter }) {
     const { out, inseamAdd, sideAdd } = rules.back;
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     drafter.number("centreOut", quantity(out, say`${out} as chosen`));
     drafter.number("inseamAdd", quantity(inseamAdd, say`${inseamAdd} as chosen`));
     drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));

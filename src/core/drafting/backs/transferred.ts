@@ -6,7 +6,7 @@ import type { BackMaking } from "./back";
 export const transferred: BackMaking = {
   lines({ rules, measures, drafter, levels, centre, frontHipX, moreEase, frontWidth, extension, quarter }) {
     const { inAtCrotch, inAtWaist, sideAdd, kneeAdd } = rules.back;
-    const rise = drafter.number("backRise", backRiseSum(measures, rules.back.rise));
+    const rise = drafter.chosen("backRise", backRiseSum(measures, rules.back.rise));
     drafter.number("inAtCrotch", quantity(inAtCrotch, say`${inAtCrotch} as chosen`));
     drafter.number("inAtWaist", quantity(inAtWaist, say`${inAtWaist} as chosen`));
     drafter.number("sideAdd", quantity(sideAdd, say`${sideAdd} as chosen`));
