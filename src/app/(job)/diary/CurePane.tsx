@@ -11,14 +11,7 @@ import { Choice } from "@/ui/Choice";
 import { LengthField } from "@/ui/LengthField";
 import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
-
-/** A fitting while it is thought over: amounts by the place of the correction in its list. */
-export interface Draft {
-  readonly seen: Fitting["seen"];
-  readonly amounts: Readonly<Record<number, Mm>>;
-  readonly pinned: Fitting["pinned"];
-  readonly words: string;
-}
+import type { Draft } from "./draft";
 
 const PINNED: readonly (readonly [Fitting["pinned"], string])[] = [
   ["both", "both sides"],

@@ -3,14 +3,13 @@ import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import Button from "@mui/material/Button";
 import Link from "next/link";
-import { useDeferredValue, useMemo, useState } from "react";
-import { deriveShape, type Derived, type Shape } from "@/core/derive";
-import { changeOf, corrected, curesOf, symptomsOf, type Learned } from "@/core/derive/correcting";
-import { jobOfVersion, MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
-import { cutByNow, toileOf, type EntryKind } from "@/core/diary";
-import { isOf, placeOfCure, SYMPTOMS, symptomOf, type Fitting, type Symptom } from "@/core/fitting";
-import type { Job, Version } from "@/core/files";
-import { formatLength, type Tape } from "@/core/units";
+import { useMemo, useState } from "react";
+import type { Derived } from "@/core/derive";
+import { symptomsOf, type Learned } from "@/core/derive/correcting";
+import { MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
+import { toileOf, type EntryKind } from "@/core/diary";
+import { isOf, SYMPTOMS, symptomOf } from "@/core/fitting";
+import type { Version } from "@/core/files";
 import { changeJob, undo } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -21,48 +20,21 @@ import { ReadingsTable } from "@/ui/ReadingsPane";
 import { PaneHeading, StageLayout } from "@/ui/StageLayout";
 import { AddEntry } from "./AddEntry";
 import { AppliedList } from "./AppliedList";
-import { CurePane, type Draft } from "./CurePane";
+import { CurePane } from "./CurePane";
+import { fittingOf, startOf, type Draft } from "./draft";
 import { EntryList } from "./EntryList";
 import { LearnedList } from "./LearnedList";
-import { OverTable, type Mark, type Pressed } from "./OverTable";
+import { OverTable, type Pressed } from "./OverTable";
 import { SymptomGrid } from "./SymptomGrid";
+import { useCompared } from "./useCompared";
 import { useDiary } from "./useDiary";
+import { useTrial } from "./useTrial";
 import { NOW, VersionLine } from "./VersionLine";
 
 type Part = "fitting" | "versions";
 
 /** How many of what can be seen are shown before more are asked for. */
 const NEAREST = 6;
-
-/** A fitting thought over: corrections of the first choice, as far as this garment's construction has them. */
-const startOf = (symptom: Symptom, job: Job, shape: Shape): Draft => {
-  const { id: seen } = symptom;
-  const amounts = curesOf(job, shape, symptom)
-    .filter(({ correction }) => correction.first)
-    .map(({ correction, usual }) => [symptom.cures.indexOf(correction), usual]);
-  return { seen, amounts: Object.fromEntries(amounts) as Draft["amounts"], pinned: "both", words: "" };
-};
-
-/** The fitting a draft comes to; null while nothing of it is asked. */
-function fittingOf(draft: Draft, id: string, date: string): Fitting | null {
-  const { cures } = symptomOf(draft.seen);
-  const changes = Object.entries(draft.amounts).flatMap(([n, mm]) => {
-    const correction = cures[Number(n)];
-    return correction && mm > 0 ? [changeOf(correction, mm)] : [];
-  });
-  return changes.length === 0
-    ? null
-    : { id, date, seen: draft.seen, pinned: draft.pinned, words: draft.words.trim(), changes };
-}
-
-/** What is changed, in words beside its place on the pattern. */
-const marksOf = (draft: Draft, tape: Tape): readonly Mark[] =>
-  symptomOf(draft.seen).cures.flatMap((cure, n): Mark[] => {
-    const mm = draft.amounts[n] ?? 0;
-    const place = placeOfCure(cure);
-    if (mm === 0 || !place) return [];
-    return [{ root: place[0], landmark: place[1], words: `${cure.label.toLowerCase()} ${formatLength(mm, tape)}` }];
-  });
 
 /** Stage 7: what happened to the garment, what fittings change of its pattern, and its versions. */
 export default function DiaryPage() {
@@ -79,27 +51,9 @@ export default function DiaryPage() {
   const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
   const entries = useMemo(() => (diary.pages ?? []).map((p) => p.entry), [diary.pages]);
   const before = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
-  const asked = useDeferredValue(draft);
-  const made = useMemo(() => {
-    const fitting = asked && fittingOf(asked, "trial", today);
-    return before && fitting ? corrected(job, before, fitting) : null;
-  }, [asked, before, job, today]);
-  const after = made && "after" in made ? made.after : null;
-  const cut = useMemo(() => cutByNow(entries), [entries]);
-  const voided = useMemo(() => {
-    const { recut = [] } = made && "after" in made ? made : {};
-    return (before?.pieces ?? []).filter((p) => cut.has(p.id) && recut.includes(p.id)).map((p) => p.name.toLowerCase());
-  }, [made, before, cut]);
-  const marks = !after || !asked ? [] : marksOf(asked, tape);
+  const { made, after, voided, marks } = useTrial({ draft, before, entries, job, today, tape });
   const symptoms = useMemo(() => symptomsOf(SYMPTOMS, shape?.panels ?? [], pressed), [shape, pressed]);
-  const compared = useMemo(() => {
-    const shapeOf = (which: string) => {
-      const version = job.versions?.find((v) => v.id === which);
-      const drawn = deriveShape(version ? jobOfVersion(job, version) : job);
-      return drawn.ok ? drawn : null;
-    };
-    return part === "versions" ? { first: shapeOf(first), second: shapeOf(second) } : null;
-  }, [part, job, first, second]);
+  const compared = useCompared(part === "versions" ? job : null, first, second);
 
   const stamp = (name: string): Version => versionOf(job, nanoid(8), name, today);
 
