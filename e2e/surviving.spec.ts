@@ -152,3 +152,12 @@ test.describe("the server gone", () => {
     expect(pdf.suggestedFilename()).toMatch(/\.pdf$/);
   });
 });
+
+test("every page says what it may do: ask this server alone, and be framed by nobody", async ({ page }) => {
+  for (const path of ["/", "/restyle?job=none", "/practice", "/api/catalog"]) {
+    const headers = (await page.request.get(path)).headers();
+    expect([path, headers["content-security-policy"]]).toEqual([path, expect.stringContaining("connect-src 'self'")]);
+    expect(headers["content-security-policy"]).toContain("frame-ancestors 'none'");
+    expect(headers["x-content-type-options"]).toBe("nosniff");
+  }
+});

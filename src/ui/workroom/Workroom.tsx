@@ -7,6 +7,7 @@ import { closeSnackbar, useSnackbar } from "notistack";
 import { useEffect, useRef, useState, type DragEvent } from "react";
 import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
+import { sizeInWords } from "@/store/room";
 import { PaneTabs } from "../PaneTabs";
 import { PlainHeader } from "../PlainHeader";
 import { stageHref } from "../stages";
@@ -41,7 +42,19 @@ type Shown = "jobs" | "wearers" | "styles" | "examples";
 
 /** The start page: jobs with their pattern in miniature, wearers, own styles, worked examples; files by choosing or dropping. */
 export function Workroom() {
-  const { room, failed, reload, add, addFile, remove, restore, empty: emptyBin, addSample, dropStyle } = useWorkroom();
+  const {
+    room,
+    taken,
+    failed,
+    reload,
+    add,
+    addFile,
+    remove,
+    restore,
+    empty: emptyBin,
+    addSample,
+    dropStyle,
+  } = useWorkroom();
   const router = useRouter();
   const phone = usePhone();
   const wantsSample = useSearchParams().get("workroom") === "sample";
@@ -225,7 +238,9 @@ export function Workroom() {
               </div>
             ) : (
               <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
-                Kept in this browser only. Drop job files, or a whole workroom’s, anywhere to open them.
+                Kept in this browser only
+                {taken ? `, ${sizeInWords(taken.used)} of the ${sizeInWords(taken.whole)} it gives` : ""}. Drop job
+                files, or a whole workroom’s, anywhere to open them.
                 {search.trim() !== "" && found.length === 0 ? " No job holds these words." : ""}
               </p>
             )}

@@ -22,6 +22,7 @@ import {
   type StoredStyle,
   type Unreadable,
 } from "@/store/database";
+import { askToKeep, roomTaken } from "@/store/room";
 
 /** Everything the workroom shows: the jobs, what lies in the bin, and what is kept but cannot be read here. */
 export interface Workroom {
@@ -57,6 +58,7 @@ async function keepSampleBeside(): Promise<void> {
 export function useWorkroom() {
   const [room, setRoom] = useState<Workroom | null>(null);
   const [failed, setFailed] = useState(false);
+  const [taken, setTaken] = useState<Awaited<ReturnType<typeof roomTaken>>>(null);
   const reload = useCallback(async () => {
     try {
       setRoom(await readWorkroom());
@@ -75,6 +77,19 @@ export function useWorkroom() {
       wanted = false;
     };
   }, []);
+
+  // Whoever has work here wants it kept, whatever else the browser fills up with.
+  const hasWork = (room?.jobs.length ?? 0) > 0;
+  useEffect(() => {
+    let wanted = true;
+    if (hasWork)
+      void askToKeep()
+        .then(roomTaken)
+        .then((found) => wanted && setTaken(found));
+    return () => {
+      wanted = false;
+    };
+  }, [hasWork]);
 
   /** Writes a new job and returns its id. */
   const add = useCallback(
@@ -150,5 +165,5 @@ export function useWorkroom() {
     await reload();
   }, [reload]);
 
-  return { room, failed, reload, add, addFile, remove, restore, empty, addSample, dropStyle };
+  return { room, taken, failed, reload, add, addFile, remove, restore, empty, addSample, dropStyle };
 }
