@@ -1,4 +1,5 @@
-import { layCloth, cutShapes, type LayCloth } from "../cloth";
+import { layWithin } from "../derive/lay";
+import { cutShapes, type LayCloth } from "../cloth";
 import { cardsOf } from "../making";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { cardsHtml } from "./cardsHtml";
@@ -9,15 +10,15 @@ const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false
 
 test("a lay goes out at true scale: millimetres on the page, every piece once for each copy", () => {
   const derived = derivedOf(palazzoJob(HAND_BODY));
-  const [found] = layCloth(cutShapes(derived.pieces, "shell"), CLOTH, 1);
-  if (!found) throw new Error("the first step yields a lay");
-  const file = laySvg("Heron & Co", found.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, p.name])), "cm");
+  const laid = layWithin(cutShapes(derived.pieces, "shell"), CLOTH, 1, { steps: 1, milliseconds: 20_000 });
+  if (!laid.ok) throw new Error("not laid");
+  const file = laySvg("Heron & Co", laid.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, p.name])), "cm");
   const svg = text(file.bytes);
   const [, wide, tall] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(svg) ?? [];
-  expect(Number(wide)).toBeCloseTo(found.lay.length + 120, 0);
+  expect(Number(wide)).toBeCloseTo(laid.lay.length + 120, 0);
   expect(Number(tall)).toBeCloseTo(1620, 0);
   expect(svg).toContain("Heron &amp; Co");
-  expect(svg.match(/<polygon/g)).toHaveLength(found.lay.placements.length);
+  expect(svg.match(/<polygon/g)).toHaveLength(laid.lay.placements.length);
   expect(file.name).toBe("heron-co-lay.svg");
 });
 
