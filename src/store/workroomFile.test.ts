@@ -108,6 +108,20 @@ test("a job that differs is one question with all that belongs to it, and is kep
   expect(both.find((w) => w.shelf === "diary")?.record).toMatchObject({ job: "beside", photos: ["p1-beside"] });
 });
 
+test("a job that was removed here comes in again, though something that belongs to it was kept and differs", () => {
+  const [here, file] = [fullRoom(), fullRoom()];
+  const id = file.jobs[0]?.id ?? "";
+  here.jobs = here.jobs.filter((job) => job.id !== id);
+  here.making[0] = { ...(here.making[0] as Kept), cards: { front: 9 } } as Kept;
+  const written = writesOf(
+    here,
+    file,
+    () => "here",
+    () => "n",
+  );
+  expect(written.map((w) => [w.shelf, w.record.id])).toEqual([["jobs", id]]);
+});
+
 test("what is no workroom, newer, cut short, or too much is refused with a sentence", () => {
   expect(message(strToU8("no zip at all"))).toMatch(/damaged or cut short/);
   expect(message(zipSync({ "a.txt": strToU8("x") }))).toMatch(/not a workroom/);

@@ -63,23 +63,23 @@ export function mergeOf(kept: WorkroomRecords, file: WorkroomRecords): Merge {
   return { fresh, same, differing };
 }
 
+/** What a record is asked about with: its job, or itself. */
+const keyOf = (shelf: ShelfName, record: Kept): string => {
+  const job = jobOf(shelf, record);
+  return job === null ? `${shelf}|${record.id}` : `job|${job}`;
+};
+
 /** What is asked about: a job with all that belongs to it is one question, every other record its own. */
 export function questionsOf({
   differing,
 }: Merge): readonly { readonly key: string; readonly of: readonly Differing[] }[] {
   const groups = new Map<string, Differing[]>();
   for (const d of differing) {
-    const job = jobOf(d.shelf, d.theirs);
-    const key = job === null ? `${d.shelf}|${d.id}` : `job|${job}`;
+    const key = keyOf(d.shelf, d.theirs);
     groups.set(key, [...(groups.get(key) ?? []), d]);
   }
   return [...groups].map(([key, of]) => ({ key, of }));
 }
-
-const keyOf = (shelf: ShelfName, record: Kept): string => {
-  const job = jobOf(shelf, record);
-  return job === null ? `${shelf}|${record.id}` : `job|${job}`;
-};
 
 interface Rehomed extends OfJob {
   readonly material?: string;
@@ -133,7 +133,6 @@ export function writesOf(
         return [{ shelf, record: rehomed(shelf, theirs, to) }];
       }
       if (here && (choice === "here" || isSame(here, theirs))) return [];
-      if (!here && choice === "here" && differs.has(key) && shelf === "jobs") return [];
       const revision = (here as Partial<Revised> | undefined)?.revision;
       return [{ shelf, record: revision === undefined ? theirs : ({ ...theirs, revision: revision + 1 } as Kept) }];
     });

@@ -80,6 +80,11 @@ describe("a correction", () => {
           const job = straight({ body, block: { school, rules } });
           expect([school, centre(job) - centre(withFitting(job, rise))]).toEqual([school, expect.closeTo(10, 0)]);
         }
+    // A lower crotch line made as a rise is not counted twice where the rise settles itself.
+    const lower = straight({
+      block: { school: "proportional", rules: { back: { rise: "auto", drop: "20 mm", lower: "rise" } } },
+    });
+    expect(centre(lower) - centre(withFitting(lower, rise))).toBeCloseTo(10, 0);
     // A back that is hinged has no rise of its own: the correction waits, and spoils nothing.
     const hinged = straight({ block: { school: "hinged", rules: {} } });
     expect(hasMoved(shapeOf(hinged).panels, shapeOf(withFitting(hinged, rise)).panels)).toBe(false);

@@ -7,8 +7,9 @@ const ROWS: readonly RuleRow[] = RULE_SECTIONS.flatMap(({ rows }) => rows);
 const rowOf = (path: string): RuleRow | undefined => ROWS.find((row) => row.path.join(".") === path);
 
 /** What an automatic rule came to, on the block drafted without the fitting. */
-const DRAWN: Readonly<Record<string, (block: Block) => Mm>> = {
-  "back.rise": ({ plan }) => plan.back.centreRise,
+const DRAWN: Readonly<Record<string, (block: Block) => Mm | undefined>> = {
+  // The rise alone: what a lower crotch line adds to it is a rule of its own.
+  "back.rise": ({ numbers }) => numbers.backRise?.mm,
   "waist.backIntake": ({ plan }) => plan.back.darts.intake,
   "waist.frontIntake": ({ plan }) => plan.front.darts.intake,
 };
