@@ -111,9 +111,10 @@ export function layAnswer(value: unknown): Answer {
   const { asked: want, job, cloth } = read;
   const tape = tapeOf(job.body.unit);
   const from = performance.now();
-  const made = shapesOf(job, want.material);
+  const on = { width: cloth.width, ...cloth.lies };
+  const made = shapesOf(job, want.material, on);
   if (!made.ok) return complaints(made.status, made.errors, tape);
-  const laid = layWithin(made.shapes, { width: cloth.width, ...cloth.lies }, want.seed, {
+  const laid = layWithin(made.shapes, on, want.seed, {
     steps: want.steps ?? MOST_STEPS,
     milliseconds: 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS),
   });

@@ -59,8 +59,9 @@ export function makingAnswer(value: unknown): Answer {
   const derived = derive(job);
   if (!derived.ok) return complaints(derived.status, derived.errors, tape);
   const { width, lies } = clothOf(job).cloth;
-  const made = shapesOf(job, "shell");
-  const laid = made.ok ? layWithin(made.shapes, { width: width ?? USUAL_WIDTH.shell, ...lies }, 1, QUICK) : null;
+  const cloth = { width: width ?? USUAL_WIDTH.shell, ...lies };
+  const made = shapesOf(job, "shell", cloth);
+  const laid = made.ok ? layWithin(made.shapes, cloth, 1, QUICK) : null;
   const schools = { ...USUAL_SCHOOLS, ...job.making, ...asked.data.schools };
   return json(200, {
     ok: true,

@@ -33,14 +33,15 @@ const signatureOf = (shapes: readonly CutShape[], cloth: LayCloth): string => {
 };
 
 let running = 0;
-let known: { readonly job: Job; readonly material: Material; readonly shapes: readonly CutShape[] } | null = null;
+let known: { readonly of: string; readonly shapes: readonly CutShape[] } | null = null;
 let hand: HandLay | null = null;
 
-function shapes(job: Job, material: Material): readonly CutShape[] | LayFault {
-  if (known && known.material === material && JSON.stringify(known.job) === JSON.stringify(job)) return known.shapes;
-  const made = shapesOf(job, material);
+function shapes(job: Job, material: Material, cloth: LayCloth): readonly CutShape[] | LayFault {
+  const of = JSON.stringify([job, material, cloth]);
+  if (known?.of === of) return known.shapes;
+  const made = shapesOf(job, material, cloth);
   if (!made.ok) return made;
-  known = { job, material, shapes: made.shapes };
+  known = { of, shapes: made.shapes };
   return made.shapes;
 }
 
@@ -54,7 +55,7 @@ const face = {
     cloth: LayCloth,
   ): { readonly materials: readonly Material[]; readonly sign: string } {
     const derived = derive(job);
-    const found = shapes(job, material);
+    const found = shapes(job, material, cloth);
     return {
       materials: derived.ok ? materialsOf(derived.pieces) : [],
       sign: isFault(found) ? "" : signatureOf(found, cloth),
@@ -74,7 +75,7 @@ const face = {
     tell: (looked: Looked) => void,
   ): Promise<readonly Complaint[] | null> {
     const own = ++running;
-    const found = shapes(job, material);
+    const found = shapes(job, material, cloth);
     if (isFault(found)) return found.errors;
     try {
       let [steps, from] = [0, performance.now()];
@@ -101,11 +102,10 @@ const face = {
 
   /** The length it takes on other cloths; null where it cannot be laid so. */
   async elsewhere(job: Job, material: Material, cloths: readonly LayCloth[]): Promise<readonly (number | null)[]> {
-    const found = shapes(job, material);
-    if (isFault(found)) return cloths.map(() => null);
     const lengths: (number | null)[] = [];
     for (const cloth of cloths) {
-      const laid = layWithin(found, cloth, 1, QUICK);
+      const found = shapes(job, material, cloth);
+      const laid = isFault(found) ? found : layWithin(found, cloth, 1, QUICK);
       lengths.push(laid.ok ? laid.lay.length : null);
       await pause();
     }
@@ -114,7 +114,7 @@ const face = {
 
   /** Takes a lay into the hand. */
   take(job: Job, material: Material, cloth: LayCloth, laid: readonly Laid[]): boolean {
-    const found = shapes(job, material);
+    const found = shapes(job, material, cloth);
     if (isFault(found)) return false;
     hand = new HandLay(found, cloth, laid);
     return true;

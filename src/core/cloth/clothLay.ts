@@ -281,12 +281,15 @@ function withLocked(plan: Plan, locked: Locked): Plan {
   };
 }
 
+/** How wide cloth lies: as far as it is folded lengthwise, else over its whole width. */
+export const stripWidth = ({ width, fold, foldWidth }: Pick<LayCloth, "width" | "fold" | "foldWidth">): Mm =>
+  fold === "lengthwise" ? (foldWidth ?? width / 2) : width;
+
 /** Everything in one strip, as it lies for moving by hand: singles through both layers where the cloth is folded. */
 export function onePlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
   if (cloth.fold === "open") return openPlan(shapes, cloth);
   const isLengthwise = cloth.fold === "lengthwise";
-  const width = isLengthwise ? (cloth.foldWidth ?? cloth.width / 2) : cloth.width;
-  return doublePlan(shapes, width, cloth, { hasFold: isLengthwise, singles: true });
+  return doublePlan(shapes, stripWidth(cloth), cloth, { hasFold: isLengthwise, singles: true });
 }
 
 /** The lay of a plan's pieces as they lie in one strip. */
@@ -351,7 +354,7 @@ function* lengthwiseLay(
   seed: number,
   finish: Finish,
 ): Generator<LayFound | null, void, void> {
-  const deep = cloth.foldWidth ?? cloth.width / 2;
+  const deep = stripWidth({ ...cloth, fold: "lengthwise" });
   if (deep > cloth.width / 2 + 1e-6 || deep <= 0)
     throw new Refusal("cloth.foldWidth", say`Cloth ${cloth.width} wide is folded by ${cloth.width / 2} at most.`, {
       most: cloth.width / 2,

@@ -9,13 +9,22 @@ import { JOIN_ALLOWANCE, type CutShape, type LayCloth } from ".";
 const wide = (width: string, joined?: string[], more: Partial<Job> = {}): Job =>
   palazzoJob(HAND_BODY, { cloth: { width, ...(joined && { joined }) }, ...more });
 
+const clothOf = ({ cloth }: Job): LayCloth => ({
+  width: parseFloat(String(cloth?.width)) * (String(cloth?.width).endsWith("cm") ? 10 : 1),
+  fold: "open",
+  foldWidth: null,
+  nap: false,
+  gap: 2,
+  repeat: null,
+});
+
 const shapes = (job: Job): readonly CutShape[] => {
-  const made = shapesOf(job, "shell");
+  const made = shapesOf(job, "shell", clothOf(job));
   if (!made.ok) throw new Error(said(made.errors[0]?.says));
   return made.shapes;
 };
 const refusal = (job: Job): string => {
-  const made = shapesOf(job, "shell");
+  const made = shapesOf(job, "shell", clothOf(job));
   return made.ok ? "made" : said(made.errors[0]?.says);
 };
 const acrossOf = (points: readonly Point[]): number => boxOf(points).bottom - boxOf(points).top;

@@ -104,7 +104,7 @@ export function* fitCloth(
   let refusal: LayFault | null = null;
   /** A number laid: by its bound at once, by searches with other seeds before it is given up. */
   const tryAt = (value: number, seeds = SEEDS): Tried => {
-    const made = shapesOf(withValue(value), "shell");
+    const made = shapesOf(withValue(value), "shell", cloth);
     const gone = made.ok && isMade(withValue(value), index) ? made : null;
     if (!gone) {
       if (!made.ok) refusal ??= made;

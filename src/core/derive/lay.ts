@@ -2,17 +2,16 @@ import {
   cutShapes,
   joinedShapes,
   layCloth,
+  stripWidth,
   type ClothLay,
   type CutShape,
   type LayCloth,
   type LayFound,
 } from "../cloth";
-import { USUAL_WIDTH } from "../cloth/sold";
 import type { Job } from "../files";
 import type { Material } from "../pattern";
 import { Refusal, type Complaint, type Mm } from "../units";
 import { derive } from "../derive";
-import { clothOf } from "./cloth";
 
 /** Why a job cannot be laid. */
 export interface LayFault {
@@ -21,10 +20,11 @@ export interface LayFault {
   readonly errors: readonly Complaint[];
 }
 
-/** What is cut of a job from one material. */
+/** What is cut of a job from one material; where the cloth is said, pieces that are to be joined are joined to lie on it. */
 export function shapesOf(
   job: Job,
   material: Material,
+  cloth?: LayCloth,
 ): { readonly ok: true; readonly shapes: readonly CutShape[] } | LayFault {
   const derived = derive(job);
   if (!derived.ok) return derived;
@@ -34,21 +34,13 @@ export function shapesOf(
   );
   const shapes = cutShapes(derived.pieces, material, matching);
   const { joined } = job.cloth ?? {};
-  if (!joined) return { ok: true, shapes };
+  if (!joined || !cloth) return { ok: true, shapes };
   try {
-    return { ok: true, shapes: joinedShapes(shapes, derived.pieces, joined, stripWidth(job, material)) };
+    return { ok: true, shapes: joinedShapes(shapes, derived.pieces, joined, stripWidth(cloth)) };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, status: 422, errors: [error.complaint] };
     throw error;
   }
-}
-
-/** How wide a job's cloth lies: the good cloth folded as it is, any other open. */
-export function stripWidth(job: Job, material: Material): Mm {
-  const { cloth } = clothOf(job);
-  const own = material === "lining" ? (cloth.liningWidth ?? cloth.width) : material === "shell" ? cloth.width : null;
-  const width = own ?? USUAL_WIDTH[material];
-  return material === "shell" && cloth.lies.fold === "lengthwise" ? (cloth.lies.foldWidth ?? width / 2) : width;
 }
 
 /** When a search is ended: after so many steps, or so much time, whichever comes first. */

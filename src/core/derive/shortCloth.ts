@@ -76,15 +76,15 @@ const TELLS: Mm = 5;
 
 /** What would bring short cloth in, one after the other as it is worked out; what saves nothing is left out. */
 export function* savingsOf(job: Job, derived: Derived, cloth: LayCloth): Generator<Saving | null, void, void> {
-  const base = shapesOf(job, "shell");
+  const base = shapesOf(job, "shell", cloth);
   const now = base.ok ? layWithin(base.shapes, cloth, 1, QUICK) : null;
   if (!now?.ok) return;
   for (const idea of ideasOf(job, derived, cloth)) {
     const next = structuredClone(job);
     applyChanges(next, idea.changes);
-    const made = shapesOf(next, "shell");
     const fold = next.cloth?.fold ?? cloth.fold;
     const lies = { ...cloth, fold, ...(fold !== cloth.fold && { foldWidth: null }) };
+    const made = shapesOf(next, "shell", lies);
     const laid = made.ok ? layWithin(made.shapes, lies, 1, QUICK) : null;
     const saves = laid?.ok ? now.lay.length - laid.lay.length : 0;
     yield saves > TELLS ? { ...idea, saves } : null;

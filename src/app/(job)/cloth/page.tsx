@@ -3,8 +3,7 @@ import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo, useState } from "react";
 import { clothOf } from "@/core/derive/cloth";
-import { stripWidth } from "@/core/derive/lay";
-import { cutShapes, JOIN_ALLOWANCE, widerThan, type LayCloth } from "@/core/cloth";
+import { cutShapes, JOIN_ALLOWANCE, stripWidth, widerThan, type LayCloth } from "@/core/cloth";
 import { USUAL_WIDTH } from "@/core/cloth/sold";
 import type { Material } from "@/core/pattern";
 import { formatLength, tell } from "@/core/units";
@@ -57,11 +56,11 @@ export default function ClothPage() {
   const wide = useMemo(
     () =>
       complaint
-        ? widerThan(cutShapes(proof?.pieces ?? [], material), stripWidth(job, material)).filter(
+        ? widerThan(cutShapes(proof?.pieces ?? [], material), stripWidth(cloth)).filter(
             (piece) => !job.cloth?.joined?.includes(piece),
           )
         : [],
-    [complaint, proof, material, job],
+    [complaint, proof, material, cloth, job],
   );
   const length = material === "shell" ? inHand.length : null;
   const saved = lay && laying.first !== null ? laying.first - lay.length : 0;
