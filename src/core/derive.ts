@@ -158,7 +158,9 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
     const rules = fittedRules(ownRules, fittings, () => blockOf(measures, levelled(ownRules), division));
     const block =
-      job.block.school === "own" ? ownBlockOf(job, rules.hang.from === "offset") : blockOf(measures, levelled(rules), division);
+      job.block.school === "own"
+        ? ownBlockOf(job, rules.hang.from === "offset")
+        : blockOf(measures, levelled(rules), division);
     const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,
