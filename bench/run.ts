@@ -1,3 +1,4 @@
+import { USUAL_PRINT } from "../src/core/files/paper/options";
 import { edgeOf, roleLength } from "../src/core/pattern";
 import { Refusal } from "../src/core/units";
 import { writeFileSync } from "node:fs";
@@ -140,7 +141,7 @@ async function main(): Promise<void> {
   const job = palazzoJob(HAND_BODY);
   const derived = derivedOf(job);
   const printFrom = performance.now();
-  await handOver(job, derived, "pdf", "a4");
+  await handOver(job, derived, { ...USUAL_PRINT, format: "pdf", dxf: "r12" });
   const printSetA4Ms = performance.now() - printFrom;
   const figures = {
     node: process.version,

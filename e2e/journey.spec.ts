@@ -30,6 +30,7 @@ test("a new user goes from an empty card to a printed palazzo", async ({ page })
 
   await page.getByRole("button", { name: "Hand over" }).click();
   const coming = page.waitForEvent("download");
+  await expect(page.getByRole("img", { name: /pages: Front/ })).toBeVisible();
   await page.getByRole("button", { name: "PDF on A4" }).click();
   const file = await coming;
   expect(file.suggestedFilename()).toBe("first-wide-leg-a4.pdf");
@@ -116,6 +117,7 @@ test("a job goes out as a file and comes in again, a bad file is refused", async
   await openStage(page, "restyle");
   await page.getByRole("button", { name: "Hand over" }).click();
   const coming = page.waitForEvent("download");
+  await page.getByRole("radio", { name: /The job itself/ }).check();
   await page.getByRole("button", { name: "Job file" }).click();
   const path = await (await coming).path();
   const content = readFileSync(path, "utf8");

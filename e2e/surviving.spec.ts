@@ -18,6 +18,7 @@ test("without a store the work goes on, says so at the top, and asks before it i
   await page.getByRole("link", { name: /Heron walk/ }).click();
   await expect(page.getByText("Not kept")).toBeVisible();
   await page.getByRole("button", { name: "Hand over" }).click();
+  await page.getByRole("radio", { name: /The job itself/ }).check();
   const [file] = await Promise.all([
     page.waitForEvent("download"),
     page.getByRole("button", { name: "Job file" }).click(),
@@ -147,7 +148,7 @@ test.describe("the server gone", () => {
     await page.getByRole("button", { name: "Hand over" }).click();
     const [pdf] = await Promise.all([
       page.waitForEvent("download"),
-      page.getByRole("button", { name: "PDF on A4" }).click(),
+      page.getByRole("button", { name: /^PDF on/ }).click(),
     ]);
     expect(pdf.suggestedFilename()).toMatch(/\.pdf$/);
   });

@@ -32,7 +32,7 @@ export function cardsAnswer(value: unknown, on: string): Answer {
     ok: true,
     on,
     tape,
-    cards: cardsOf(derived, on as CardKind).map(({ says, numbers, ...card }) => ({
+    cards: cardsOf(derived, on as CardKind, tape).map(({ says, numbers, ...card }) => ({
       ...card,
       text: tell(says, tape),
       numbers: Object.fromEntries(Object.entries(numbers).map(([name, mm]) => [name, onTape(mm, tape)])),

@@ -148,7 +148,7 @@ function useMakingCommands(): readonly Command[] {
       void import("@/core/making").then(({ cardsOf, makingOrder, USUAL_SCHOOLS }) => {
         const derived = { ...shape, ...proof };
         const firsts = new Map(
-          cardsOf(derived, "paper")
+          cardsOf(derived, "paper", tape)
             .toReversed()
             .map((c) => [c.panel, c] as const),
         );

@@ -2,12 +2,8 @@
 import { symptomOf, type FittingChange } from "@/core/fitting";
 import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
+import { dayOf } from "./dayOf";
 import { useOpenJob } from "./JobContext";
-
-const DAY = new Intl.DateTimeFormat("en-GB", { day: "numeric", month: "short", year: "numeric", timeZone: "UTC" });
-
-/** A date as it is read: 3 May 2026. */
-export const dayOf = (iso: string): string => DAY.format(new Date(`${iso}T00:00:00Z`));
 
 /** What fittings put on top of a number, with the day and what was seen. */
 export function FittingNotes({ changes }: { readonly changes: (change: FittingChange) => boolean }) {

@@ -21,7 +21,7 @@ import { usePhone } from "./usePhone";
 import { TapeRail, type Sign } from "./TapeRail";
 import { useProof, useShape } from "./useDerived";
 
-const HandOverDialog = dynamic(() => import("./HandOverDialog").then((m) => m.HandOverDialog), { ssr: false });
+const HandOverDialog = dynamic(() => import("./handOver/HandOverDialog").then((m) => m.HandOverDialog), { ssr: false });
 
 /** The workroom's one place to work: header, tape, and the stage in the middle. */
 export function Frame({ children }: { readonly children: ReactNode }) {

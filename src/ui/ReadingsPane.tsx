@@ -1,35 +1,11 @@
 "use client";
 import { memo } from "react";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import type { Readings } from "@/core/inspect";
+import { readingRows, type Readings } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
 import { useLiveJob } from "./JobContext";
 import { Length } from "./Length";
 import { PaneHeading } from "./StageLayout";
-
-const bust = (r: Readings): Mm | null => r.bustGirth;
-
-const ROWS: readonly (readonly [string, (r: Readings) => number | null])[] = [
-  ["Hem, one leg", (r) => r.hemGirth],
-  ["Knee, one leg", (r) => r.kneeGirth],
-  ["Thigh", (r) => r.thighGirth],
-  ["Hip", (r) => r.hipGirth],
-  ["Waist", (r) => r.waistGirth],
-  ["Crotch seam", (r) => r.crotchSeam],
-  ["Side seam", (r) => r.outseam],
-  ["Inseam", (r) => r.inseam],
-  ["Bust", bust],
-];
-
-/** Of a top there is nothing to read below its hem. */
-const TOP_ROWS: typeof ROWS = [
-  ["Bust", bust],
-  ["Hem, all round", (r) => r.hemGirth],
-];
-
-/** The rows that say something of this garment. */
-const rowsOf = (now: Readings): typeof ROWS =>
-  now.outseam === 0 ? TOP_ROWS : ROWS.filter(([, read]) => read !== bust || read(now) !== null);
 
 /** The readings of what lies on the table, which follow a pulled handle in the same frame. */
 export function LiveReadings() {
@@ -82,9 +58,11 @@ export function ReadingsTable({
       </PaneHeading>
       <table style={{ width: "100%", borderCollapse: "collapse" }}>
         <tbody>
-          {rowsOf(now).map(([label, read]) => (
-            <Row key={label} label={label} was={read(before)} is={read(now)} tape={tape} />
-          ))}
+          {readingRows(now)
+            .filter(({ isHalf }) => !isHalf)
+            .map(({ label, read }) => (
+              <Row key={label} label={label} was={read(before)} is={read(now)} tape={tape} />
+            ))}
         </tbody>
       </table>
     </section>

@@ -1,7 +1,8 @@
 import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
-import type { ExportFormat } from "@/core/derive/handOver";
-import type { Paper } from "@/core/files/pdf";
+import type { HandOver } from "@/core/derive/handOver";
+import type { PrintOptions } from "@/core/files/paper/options";
+import type { PagesShown } from "@/core/files/paper/pagesShown";
 import type { WorkroomRead } from "@/store/workroomFile";
 import type { DeriveWorker } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
@@ -43,8 +44,12 @@ export const miniatureOf = (job: Job): Promise<Miniature> =>
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.miniature(job));
 
 /** The file that leaves the program. */
-export const fileOf = (job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> =>
-  writing.ask(WRITES_WITHIN_MS, (face) => face.handOver(job, format, paper));
+export const fileOf = (job: Job, how: HandOver): Promise<HandedFile> =>
+  writing.ask(WRITES_WITHIN_MS, (face) => face.handOver(job, how));
+
+/** What would come on which page. */
+export const pagesOf = (job: Job, how: PrintOptions): Promise<PagesShown> =>
+  writing.ask<PagesShown>(WRITES_WITHIN_MS, (face) => face.pages(job, how));
 
 /** Ends the writing of a file. */
 export const stopWriting = (): void => writing.stop();

@@ -2,14 +2,19 @@ import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
 import { derive, deriveShape } from "@/core/derive";
 import { withCures } from "@/core/derive/cures";
-import { handOver, noticesOf, type ExportFormat } from "@/core/derive/handOver";
+import { handOver, noticesOf, type HandOver } from "@/core/derive/handOver";
 import type { HandedFile, Job } from "@/core/files";
-import type { Paper } from "@/core/files/pdf";
 import { STYLES } from "@/core/styles";
-import { tapeOf, tell, type Sentence } from "@/core/units";
+import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
+import { pagePlan } from "@/core/files/paper/pagePlan";
+import type { PrintOptions } from "@/core/files/paper/options";
+import { pagesShown, type PagesShown } from "@/core/files/paper/pagesShown";
 import type { Miniature, Proof } from "./proof";
 
 const CANNOT: Sentence = ["This job cannot be drawn."];
+
+/** The end of a piece of work, as a sentence on the maker's tape. */
+const cannot = (job: Job, says: Sentence = CANNOT): WorkEnded => new WorkEnded(tell(says, tapeOf(job.body.unit)));
 
 const face = {
   /** A job's style and outline in miniature, or why it cannot be drawn. */
@@ -30,11 +35,26 @@ const face = {
   },
 
   /** The file that leaves the program; throws the first fault as a sentence. */
-  async handOver(job: Job, format: ExportFormat, paper: Paper): Promise<HandedFile> {
+  async handOver(job: Job, how: HandOver): Promise<HandedFile> {
     const derived = derive(job);
-    if (!derived.ok) throw new WorkEnded(tell(derived.errors[0]?.says ?? CANNOT, tapeOf(job.body.unit)));
-    const file = await handOver(job, derived, format, paper);
-    return transfer(file, [file.bytes.buffer]);
+    if (!derived.ok) throw cannot(job, derived.errors[0]?.says);
+    try {
+      const file = await handOver(job, derived, how);
+      return transfer(file, [file.bytes.buffer]);
+    } catch (error) {
+      throw error instanceof Refusal ? cannot(job, error.complaint.says) : error;
+    }
+  },
+
+  /** What would come on which page, small; or why it cannot. */
+  pages(job: Job, how: PrintOptions): PagesShown {
+    const derived = derive(job);
+    if (!derived.ok) throw cannot(job, derived.errors[0]?.says);
+    try {
+      return pagesShown(pagePlan(derived.pieces, how));
+    } catch (error) {
+      throw error instanceof Refusal ? cannot(job, error.complaint.says) : error;
+    }
   },
 };
 

@@ -1,5 +1,7 @@
 import type { Mm } from "../units";
-import { oneLay, onePlan, type ClothLay, type LayCloth, type Plan } from "./clothLay";
+import type { ClothLay, LayCloth } from "./folds/laidCloth";
+import { oneLay } from "./folds/placed";
+import { onePlan, type Plan } from "./folds/plan";
 import type { CutShape } from "./cutShapes";
 import { placeFixed } from "./lay/anneal";
 import { Leftmost, newPlacing, type Placing } from "./lay/leftmost";

@@ -1,7 +1,9 @@
 export { cutShapes, materialsOf, type CutShape } from "./cutShapes";
 export { JOIN_ALLOWANCE, joinedShapes, widerThan } from "./joins";
 export { HandLay } from "./byHand";
-export { layCloth, stripWidth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./clothLay";
+export { nested } from "./nested";
+export { layCloth } from "./clothLay";
+export { stripWidth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./folds/laidCloth";
 export type { Laid } from "./lay/strip";
 export { FOLDS, clothSchema, type Cloth, type Fold } from "./schema";
 export { cupboardClothSchema, type CupboardCloth } from "./cupboard";

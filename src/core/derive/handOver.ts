@@ -1,13 +1,35 @@
-import { fileStem, jobFile, type HandedFile, type Job, type PrintSet } from "../files";
-import { PAPERS, writePdf, type Paper } from "../files/pdf";
-import { writeSvg } from "../files/svg";
+import { z } from "zod";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
+import { fileStem, jobFile, type HandedFile, type Job, type PrintSet } from "../files";
+import { writeDxf } from "../files/drawing/dxf";
+import { DXF_VERSIONS, type DxfVersion } from "../files/drawing/dxfText";
+import { writeSvg } from "../files/drawing/svg";
+import { printOptionsSchema, type PrintOptions } from "../files/paper/options";
+import { printedPieces } from "../files/paper/pagePlan";
+import { paperWord, type SheetName } from "../files/paper/papers";
+import { printPdf } from "../files/paper/printPdf";
+import { workSheetPdf } from "../files/paper/workSheet";
 import { isOpen } from "../inspect";
 import { say, tapeOf, tell, type Sentence } from "../units";
+import { tableCsv } from "./tables";
+import { workSheetOf } from "./workSheet";
 
-export const EXPORT_FORMATS = ["pdf", "svg", "json"] as const;
+export const EXPORT_FORMATS = ["pdf", "svg", "dxf", "csv", "sheet", "json"] as const;
 export type ExportFormat = (typeof EXPORT_FORMATS)[number];
+
+/** What leaves the program, and how. */
+export interface HandOver extends PrintOptions {
+  readonly format: ExportFormat;
+  /** Release of the exchange drawing. */
+  readonly dxf: DxfVersion;
+}
+
+/** The same as words, as they stand in an address; what is left out is as usual. */
+export const handOverSchema = printOptionsSchema.extend({
+  format: z.enum(EXPORT_FORMATS).default("pdf"),
+  dxf: z.enum(DXF_VERSIONS).default("r12"),
+});
 
 /** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
 export function noticesOf(derived: Derived): Sentence[] {
@@ -34,19 +56,38 @@ export function printSetOf(job: Job, derived: Derived): PrintSet {
   };
 }
 
-/** The file that leaves the program, with its name and type. */
-export async function handOver(job: Job, derived: Derived, format: ExportFormat, paper: Paper): Promise<HandedFile> {
+/**
+ * The file that leaves the program, with its name and type. Throws Refusal where the paper cannot hold what is asked, or a
+ * piece is asked for that is not there.
+ */
+export async function handOver(job: Job, derived: Derived, how: HandOver): Promise<HandedFile> {
   const stem = fileStem(job.name);
+  const tape = tapeOf(job.body.unit);
   const text = (content: string): Uint8Array => new TextEncoder().encode(content);
-  switch (format) {
+  const all = printSetOf(job, derived);
+  const set = (): PrintSet => ({ ...all, pieces: printedPieces(derived.pieces, how) });
+  switch (how.format) {
     case "pdf":
       return {
-        name: `${stem}-${PAPERS[paper].label.toLowerCase()}.pdf`,
+        name: `${stem}-${paperWord(how.paper)}.pdf`,
         type: "application/pdf",
-        bytes: await writePdf(printSetOf(job, derived), paper),
+        bytes: await printPdf(all, how),
       };
     case "svg":
-      return { name: `${stem}.svg`, type: "image/svg+xml", bytes: text(writeSvg(printSetOf(job, derived))) };
+      return { name: `${stem}.svg`, type: "image/svg+xml", bytes: text(writeSvg(set())) };
+    case "dxf":
+      return {
+        name: `${stem}-${how.dxf}.dxf`,
+        type: "image/vnd.dxf",
+        bytes: text(writeDxf(set(), how.dxf, job.body.name || "one size")),
+      };
+    case "csv":
+      return { name: `${stem}.csv`, type: "text/csv; charset=utf-8", bytes: text(tableCsv(derived, tape)) };
+    case "sheet": {
+      const paper: SheetName = how.paper.on === "sheets" ? how.paper.size : tape === "in" ? "letter" : "a4";
+      const bytes = await workSheetPdf(workSheetOf(job, derived, noticesOf(derived)), paper);
+      return { name: `${stem}-work-sheet.pdf`, type: "application/pdf", bytes };
+    }
     case "json":
       return jobFile(job);
   }

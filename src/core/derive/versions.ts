@@ -1,3 +1,4 @@
+import type { Entry, EntryKind } from "../diary/schema";
 import type { Job, Version } from "../files";
 
 /** What a pattern is made from, whoever wears it. */
@@ -51,3 +52,25 @@ export function jobWithStyle(job: Job, style: Version): Job {
   takeStyle(then, style);
   return then;
 }
+
+/** The page of the diary for cutting a job: the pattern and card of that day, its cloth, and the pieces that were cut. */
+export const cuttingEntry = (
+  job: Job,
+  pieces: readonly { readonly id: string }[],
+  { id, date, words }: { readonly id: string; readonly date: string; readonly words: string },
+): Entry => ({ ...entryOf(job, "cutting", { id, date, words }), cut: pieces.map((p) => p.id) });
+
+/** A page of the diary about a job as it stands. */
+export const entryOf = (
+  job: Job,
+  kind: EntryKind,
+  { id, date, words }: { readonly id: string; readonly date: string; readonly words: string },
+): Entry => ({
+  kind,
+  date,
+  words,
+  pattern: versionOf(job, id, job.versions?.at(-1)?.name ?? "as it was", date),
+  card: job.body,
+  ...(job.cloth?.name && { cloth: job.cloth.name }),
+  photos: [],
+});

@@ -6,10 +6,13 @@ import { replyOf } from "../derive/reply";
 import { polygonArea, type Point } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { readJob, readJobText, writeJobText, JOB_VERSION } from ".";
-import { tilesOf } from "./pdf";
-import { PT_PER_MM } from "./pen";
-import { layOnSheet } from "./sheet";
+import { USUAL_PRINT } from "./paper/options";
+import { pagePlan } from "./paper/pagePlan";
+import { PT_PER_MM } from "./paper/pen";
+import { layOnSheet } from "./paper/sheet";
 
+const USUAL = { ...USUAL_PRINT, dxf: "r12" } as const;
+const onSheets = (size: "a4" | "letter") => ({ ...USUAL, format: "pdf", paper: { on: "sheets", size } }) as const;
 const job = palazzoJob(HAND_BODY);
 const derived = derivedOf(job);
 
@@ -37,12 +40,11 @@ describe("the print set", () => {
     ["a4", 210, 297],
     ["letter", 215.9, 279.4],
   ] as const)("on %s, parsed back, has true squares and a true grain line", async (paper, width, height) => {
-    const file = await handOver(job, derived, "pdf", paper);
+    const file = await handOver(job, derived, onSheets(paper));
     expect(file).toMatchObject({ name: `test-${paper}.pdf`, type: "application/pdf" });
     const doc = await PDFDocument.load(file.bytes);
     const pages = doc.getPages();
-    const sheet = layOnSheet(derived.pieces);
-    expect(pages.length).toBe(tilesOf(sheet, paper).length + 1);
+    expect(pages.length).toBe(pagePlan(derived.pieces, onSheets(paper)).tiles.length + 1);
     for (const page of pages) {
       expect(page.getWidth() / PT_PER_MM).toBeCloseTo(width, 3);
       expect(page.getHeight() / PT_PER_MM).toBeCloseTo(height, 3);
@@ -61,8 +63,7 @@ describe("the print set", () => {
   });
 
   test("every part of every cut line is on some page", () => {
-    const sheet = layOnSheet(derived.pieces);
-    const tiles = tilesOf(sheet, "a4");
+    const { sheet, tiles } = pagePlan(derived.pieces, USUAL_PRINT);
     for (const { piece, place } of sheet.placed) {
       for (const point of piece.cutLine.map(place)) {
         const held = tiles.some(
@@ -75,16 +76,16 @@ describe("the print set", () => {
 
   test("names in any script still print", async () => {
     const named = palazzoJob({ ...HAND_BODY, name: "Żaneta 花子 Ødegård" }, { name: "“Łódź” – <b>" });
-    const file = await handOver(named, derivedOf(named), "pdf", "a4");
+    const file = await handOver(named, derivedOf(named), onSheets("a4"));
     expect(file.bytes.length).toBeGreaterThan(5000);
-    const svg = new TextDecoder().decode((await handOver(named, derivedOf(named), "svg", "a4")).bytes);
+    const svg = new TextDecoder().decode((await handOver(named, derivedOf(named), { ...USUAL, format: "svg" })).bytes);
     expect(svg).toContain("Żaneta 花子 Ødegård");
     expect(svg).not.toContain("<b>");
   });
 });
 
 test("the drawing is at true size with named layers", async () => {
-  const svg = new TextDecoder().decode((await handOver(job, derived, "svg", "a4")).bytes);
+  const svg = new TextDecoder().decode((await handOver(job, derived, { ...USUAL, format: "svg" })).bytes);
   const sheet = layOnSheet(derived.pieces);
   expect(svg).toContain(`width="${Math.round((sheet.width + 20) * 1000) / 1000}mm"`);
   for (const layer of ["cut-line", "seam-line", "grain", "notches", "inner-lines", "labels"])

@@ -2,4 +2,4 @@
 export * from "./job";
 export * from "./readJob";
 export { JOB_VERSION } from "./migrations";
-export type { PrintSet } from "./sheet";
+export type { PrintSet } from "./paper/sheet";

@@ -3,7 +3,9 @@ import { cutShapes, type LayCloth } from "../cloth";
 import { cardsOf } from "../making";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { cardsHtml } from "./cardsHtml";
-import { laySvg } from "./laySvg";
+import { laySvg } from "./drawing/laySvg";
+import { layPdf } from "./paper/layPdf";
+import { PDFDocument } from "pdf-lib";
 
 const text = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
 const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
@@ -22,8 +24,25 @@ test("a lay goes out at true scale: millimetres on the page, every piece once fo
   expect(file.name).toBe("heron-co-lay.svg");
 });
 
+test.each(["open", "lengthwise", "across"] as const)(
+  "a lay on %s cloth goes out on paper: the whole, then a metre a page",
+  async (fold) => {
+    const derived = derivedOf(palazzoJob(HAND_BODY));
+    const cloth = { ...CLOTH, fold };
+    const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1, milliseconds: 20_000 });
+    if (!laid.ok) throw new Error("not laid");
+    const names = new Map(derived.pieces.map((p) => [p.id, p.name]));
+    const file = await layPdf({ title: "Heron walk", lay: laid.lay, cloth, names, tape: "in" }, "letter");
+    const doc = await PDFDocument.load(file.bytes);
+    const strips = laid.lay.length > 1000 ? Math.ceil((laid.lay.length - 100) / 900) : 0;
+    expect(doc.getPageCount()).toBe(1 + strips);
+    expect(doc.getPage(0).getWidth()).toBeGreaterThan(doc.getPage(0).getHeight());
+    expect(file.name).toBe("heron-walk-lay-letter.pdf");
+  },
+);
+
 test("cards go out as one page that needs nothing else: a section a card, no script, nothing fetched", () => {
-  const cards = cardsOf(derivedOf(palazzoJob(HAND_BODY)), "paper");
+  const cards = cardsOf(derivedOf(palazzoJob(HAND_BODY)), "paper", "in");
   const html = text(cardsHtml("Heron walk", cards, "in").bytes);
   expect(html.match(/<section>/g)).toHaveLength(cards.length);
   expect(html).not.toMatch(/<script|https?:|src=|url\(/);

@@ -82,5 +82,6 @@ export function inspect(inspected: Inspected): Check[] {
     .filter((check): check is Check => check !== null);
 }
 export { readPanels, type Readings } from "./readings";
+export { readingRows, type ReadingRow } from "./readingRows";
 export { widthBudget, type WidthParts } from "./widths";
 export { legGirths, silhouetteOf, type GirthAt } from "./silhouette";

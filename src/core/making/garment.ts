@@ -12,6 +12,9 @@ export interface ToldLine {
   readonly numbers: Readonly<Record<string, Quantity>>;
   readonly drawn: readonly Drawing[];
   readonly passed: Sentence | null;
+  /** The pattern before this act and after it. */
+  readonly before: { readonly panels: readonly Panel[] };
+  readonly after: { readonly panels: readonly Panel[] };
 }
 
 /** What a garment comes to, as far as its making asks. */

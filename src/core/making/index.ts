@@ -4,5 +4,5 @@ export { makingOrder, type Step } from "./order";
 export { scheduled, type MakingDay } from "./schedule";
 export { CLOSINGS, HEMS, schoolsSchema, USUAL_SCHOOLS, ZIPS, type Schools, type Week } from "./schools";
 export { bundlesOf } from "./bundles";
-export { cardsByPanel, pictureOf } from "./picture";
+export { cardsByDrawing, linesOf, pictureOf, type DrawnLine } from "./picture";
 export { minutesLearned, type Taken } from "./minutes";

@@ -61,7 +61,7 @@ const areaOf = (points: readonly Pt[]): number =>
 describe.each(Object.keys(STYLES))("%s", (id) => {
   test("a stranger draws every panel from its cards: as large, and no place off by more than its card says", () => {
     const derived = styled(id);
-    const cards = cardsOf(derived, "paper");
+    const cards = cardsOf(derived, "paper", "cm");
     expect(cards.map((c) => c.n)).toEqual(cards.map((_, i) => i + 1));
     const drawn = new Set(cards.map((c) => c.panel));
     for (const panel of derived.sewn) {
@@ -88,10 +88,10 @@ describe.each(Object.keys(STYLES))("%s", (id) => {
 
   test("cards on cloth say how wide to fold, and short cards what each line does", () => {
     const derived = styled(id);
-    const cloth = cardsOf(derived, "cloth");
+    const cloth = cardsOf(derived, "cloth", "cm");
     expect(cloth[0]?.act.kind).toBe("fold-cloth");
     expect(said(cloth[0]?.says)).toMatch(/fold the cloth/i);
-    const short = cardsOf(derived, "short");
+    const short = cardsOf(derived, "short", "cm");
     expect(short.length).toBe(1 + derived.worksheet.filter((l) => l.on && !l.passed).length);
   });
 
@@ -155,7 +155,7 @@ test("any moves in any order: an order of making and cards, without a circle", (
       if (!derived.ok) return;
       for (const closing of CLOSINGS)
         expect(makingOrder(derived, { closing, zip: "before-sides", hem: "last" }).length).toBeGreaterThan(2);
-      for (const kind of ["paper", "cloth", "short"] as const) expect(cardsOf(derived, kind).length).toBeGreaterThan(0);
+      for (const kind of ["paper", "cloth", "short"] as const) expect(cardsOf(derived, kind, "cm").length).toBeGreaterThan(0);
     }),
     { numRuns: 60, seed: 20261128 },
   );

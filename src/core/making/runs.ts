@@ -40,12 +40,12 @@ export interface Run {
 }
 
 /** A line this near to its chord is drawn with the ruler. */
-const STRAIGHT: Mm = 0.6;
+const STRAIGHT: Mm = 0.45;
 /** A turn this sharp within an edge is a corner. */
 const CORNER_DEGREES = 8;
-/** A curve by hand may miss by this; more guide places are given until it does not. */
-const MISSES: Mm = 1;
-const MOST_GUIDES = 6;
+/** A curve by hand may miss by this, half of what a tape is read to; more guide places are given until it does not. */
+const MISSES: Mm = 0.5;
+const MOST_GUIDES = 8;
 
 /** A straight stretch this long is drawn on its own, with the ruler. */
 const RULED: Mm = 25;

@@ -10,3 +10,8 @@ export type Degrees = number & { readonly __unit?: "deg" };
 export function toDegrees(angle: Radians): Degrees {
   return (angle * 180) / Math.PI;
 }
+
+/** Degrees to radians. */
+export function toRadians(angle: Degrees): Radians {
+  return (angle * Math.PI) / 180;
+}

@@ -2,6 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Exercise, Mistake } from "@/core/derive/practice";
+import { readingRows } from "@/core/inspect";
 import { formatLength, parseLength, tapeDivision, type Tape } from "@/core/units";
 import { LengthField } from "../LengthField";
 import { PaneHeading } from "../StageLayout";
@@ -12,16 +13,6 @@ interface Props {
   readonly onAnswer: (isFound: boolean) => void;
   readonly onNext: () => void;
 }
-
-const READ = [
-  ["Crotch seam, front", "crotchSeamFront"],
-  ["Crotch seam, back", "crotchSeamBack"],
-  ["Hip", "hipGirth"],
-  ["Waist, sewn", "waistGirth"],
-  ["Knee, one leg", "kneeGirth"],
-  ["Side seam", "outseam"],
-  ["Hem, one leg", "hemGirth"],
-] as const;
 
 /** What is read on the spoilt pattern, and the learner's answer: which mistake it is, and what it has to measure. */
 export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
@@ -35,11 +26,11 @@ export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
   return (
     <section aria-label="What is wrong">
       <PaneHeading>Read on this pattern</PaneHeading>
-      {READ.map(([label, key]) => {
-        const mm = derived.readings[key];
-        return mm === null || mm === 0 ? null : (
+      {readingRows(derived.readings).map(({ label, read }) => {
+        const mm = read(derived.readings);
+        return mm === null ? null : (
           <div
-            key={key}
+            key={label}
             style={{ display: "flex", justifyContent: "space-between", borderBottom: "1px solid var(--rule)" }}
           >
             <span>{label}</span>

@@ -1,11 +1,9 @@
 "use client";
 import Button from "@mui/material/Button";
 import Link from "next/link";
+import { dayOf } from "../dayOf";
 import { stageHref } from "../stages";
 import type { Wearer } from "./wearers";
-
-const day = (date: string): string =>
-  new Date(`${date}T12:00:00`).toLocaleDateString("en-GB", { day: "numeric", month: "short", year: "numeric" });
 
 /** Everyone clothes are made for: when they were measured, and what was made for them. */
 export function WearerList(props: {
@@ -33,7 +31,7 @@ export function WearerList(props: {
         >
           <b style={{ fontSize: 16 }}>{name}</b>
           <span style={{ color: "var(--quiet)" }}>
-            {taken.length === 0 ? "card without a date" : `measured ${taken.map(day).join(", ")}`}
+            {taken.length === 0 ? "card without a date" : `measured ${taken.map(dayOf).join(", ")}`}
           </span>
           <span>
             {jobs.length === 0

@@ -11,6 +11,7 @@ import { Chart, type ChartInk } from "@/ui/Chart";
 import { download } from "@/ui/download";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
+import { dayOf } from "@/ui/dayOf";
 
 /** The wearer's cards by date: which one the job uses, a newer one if there is one, change of the measure in focus. */
 export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
@@ -72,7 +73,7 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
     <section aria-label="Cards by date" style={{ marginTop: 18 }}>
       {newer ? (
         <div style={{ borderLeft: "4px solid var(--note)", padding: "2px 0 2px 10px", marginBottom: 12 }}>
-          There is a newer card of {dayOf(newer.card)}. This job was made on the card of {dayOf(body)}.{" "}
+          There is a newer card of {takenOn(newer.card)}. This job was made on the card of {takenOn(body)}.{" "}
           <Button sx={{ px: 0, textDecoration: "underline" }} onClick={() => use(newer.card)}>
             Use the newer card
           </Button>
@@ -102,12 +103,12 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
                 }}
               >
                 <span style={{ fontWeight: inUse ? 700 : 450 }}>
-                  {dayOf(card)}
+                  {takenOn(card)}
                   {inUse ? ", in use" : ""}
                 </span>
                 {inUse ? <span /> : <Button onClick={() => use(card)}>Use</Button>}
                 <Button
-                  aria-label={`Remove the card of ${dayOf(card)}`}
+                  aria-label={`Remove the card of ${takenOn(card)}`}
                   onClick={() => {
                     void remove(id).then(() =>
                       enqueueSnackbar("The card is removed.", {
@@ -151,14 +152,7 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
   );
 }
 
-const dayOf = (card: Body): string =>
-  card.taken
-    ? new Date(`${card.taken}T12:00:00`).toLocaleDateString("en-GB", {
-        day: "numeric",
-        month: "short",
-        year: "numeric",
-      })
-    : "no date";
+const takenOn = ({ taken }: Body): string => (taken ? dayOf(taken) : "no date");
 
 interface Reading {
   readonly taken: string;

@@ -11,7 +11,6 @@ import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { FaultNote } from "@/ui/ProofPane";
-import { download } from "@/ui/download";
 import { Quiet } from "@/ui/Quiet";
 import { StageLayout } from "@/ui/StageLayout";
 import { ClothPane } from "./ClothPane";
@@ -19,6 +18,7 @@ import { FitPane } from "./FitPane";
 import { HowItLies } from "./HowItLies";
 import { LayFigures } from "./LayFigures";
 import { LayTable } from "./LayTable";
+import { SaveLay } from "./SaveLay";
 import { ShortPane } from "./ShortPane";
 import { useLay } from "./useLay";
 
@@ -136,19 +136,7 @@ export default function ClothPage() {
                     ? `${laying.locked.size > 0 ? `${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
                     : ""}
             </span>
-            {lay ? (
-              <Quiet
-                onPress={() =>
-                  void import("@/core/files/laySvg").then(({ laySvg }) =>
-                    download(
-                      laySvg(job.name, lay, cloth, new Map([...names].map(([piece, { name }]) => [piece, name])), tape),
-                    ),
-                  )
-                }
-              >
-                Save the lay
-              </Quiet>
-            ) : null}
+            {lay ? <SaveLay title={job.name} lay={lay} cloth={cloth} names={names} tape={tape} /> : null}
             {laying.isLooking ? (
               <Button variant="outlined" onClick={laying.stop}>
                 Stop

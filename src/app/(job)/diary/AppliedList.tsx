@@ -3,7 +3,7 @@ import { SYMPTOMS, symptomOf, isOf, type Fitting } from "@/core/fitting";
 import { formatLength, type Tape } from "@/core/units";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
-import { dayOf } from "@/ui/FittingNotes";
+import { dayOf } from "@/ui/dayOf";
 
 /** A change of a fitting in words: what, which way. */
 function labelOf(fitting: Fitting, change: Fitting["changes"][number]): string {

@@ -2,6 +2,7 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { curesOf, type Corrected } from "@/core/derive/correcting";
+import { readingRows } from "@/core/inspect";
 import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
 import type { Derived, Shape } from "@/core/derive";
 import type { Job } from "@/core/files";
@@ -17,17 +18,6 @@ const PINNED: readonly (readonly [Fitting["pinned"], string])[] = [
   ["both", "both sides"],
   ["right", "right, mirrored"],
   ["left", "left, mirrored"],
-];
-
-const READINGS: readonly (readonly [string, (r: Derived["readings"]) => Mm | null])[] = [
-  ["Crotch seam", (r) => r.crotchSeam],
-  ["Waist", (r) => r.waistGirth],
-  ["Hip", (r) => r.hipGirth],
-  ["Thigh", (r) => r.thighGirth],
-  ["Knee, one leg", (r) => r.kneeGirth],
-  ["Hem, one leg", (r) => r.hemGirth],
-  ["Side seam", (r) => r.outseam],
-  ["Inseam", (r) => r.inseam],
 ];
 
 interface Props {
@@ -52,7 +42,7 @@ export function CurePane(props: Props) {
   const corrected = made && "after" in made ? made : null;
   const changed =
     before && corrected
-      ? READINGS.flatMap(([label, read]) => {
+      ? readingRows(corrected.after.readings).flatMap(({ label, read }) => {
           const [was, is] = [read(before.readings), read(corrected.after.readings)];
           return was !== null && is !== null && Math.abs(was - is) > 0.4 ? [[label, was, is] as const] : [];
         })

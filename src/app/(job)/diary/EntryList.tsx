@@ -3,7 +3,7 @@ import { toileOf } from "@/core/diary";
 import type { KeptEntry } from "@/store/diaryStore";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
-import { dayOf } from "@/ui/FittingNotes";
+import { dayOf } from "@/ui/dayOf";
 import { KINDS } from "./kinds";
 import { PhotoStrip } from "./PhotoStrip";
 

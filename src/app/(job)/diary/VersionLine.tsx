@@ -5,7 +5,7 @@ import { useState } from "react";
 import { MOST_VERSIONS } from "@/core/derive/versions";
 import type { Job, Version } from "@/core/files";
 import { PaneHeading } from "@/ui/StageLayout";
-import { dayOf } from "@/ui/FittingNotes";
+import { dayOf } from "@/ui/dayOf";
 
 /** The pattern as it stands, among its versions. */
 export const NOW = "now";

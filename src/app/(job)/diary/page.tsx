@@ -6,7 +6,7 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
 import { symptomsOf, type Learned } from "@/core/derive/correcting";
-import { MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
+import { cuttingEntry, entryOf, MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
 import { toileOf, type EntryKind } from "@/core/diary";
 import { isOf, SYMPTOMS, symptomOf } from "@/core/fitting";
 import type { Version } from "@/core/files";
@@ -55,8 +55,6 @@ export default function DiaryPage() {
   const symptoms = useMemo(() => symptomsOf(SYMPTOMS, shape?.panels ?? [], pressed), [shape, pressed]);
   const compared = useCompared(part === "versions" ? job : null, first, second);
 
-  const stamp = (name: string): Version => versionOf(job, nanoid(8), name, today);
-
   function keepVersion(name: string, date: string): void {
     const version = versionOf(job, nanoid(8), name, date);
     changeJob((now) => {
@@ -65,18 +63,12 @@ export default function DiaryPage() {
   }
 
   async function write({ kind, date, words }: { kind: EntryKind; date: string; words: string }): Promise<void> {
-    const isCut = kind === "cutting";
-    await diary.add({
-      kind,
-      date,
-      words,
-      pattern: stamp(job.versions?.at(-1)?.name ?? "as it was"),
-      card: job.body,
-      ...(job.cloth?.name && { cloth: job.cloth.name }),
-      ...(isCut && { cut: (before?.pieces ?? []).map((p) => p.id) }),
-      ...(kind === "toile" && { passed: false }),
-      photos: [],
-    });
+    const about = { id: nanoid(8), date, words };
+    await diary.add(
+      kind === "cutting"
+        ? cuttingEntry(job, before?.pieces ?? [], about)
+        : { ...entryOf(job, kind, about), ...(kind === "toile" && { passed: false }) },
+    );
   }
 
   function pass(page: Parameters<typeof diary.change>[0], passed: boolean): void {
@@ -96,7 +88,7 @@ export default function DiaryPage() {
       kind: "fitting",
       date: today,
       words: [capital(symptomOf(fitting.seen).label), fitting.words].filter(Boolean).join(". "),
-      pattern: stamp("before the fitting"),
+      pattern: versionOf(job, nanoid(8), "before the fitting", today),
       ...(voided.length > 0 && { cut: [] }),
       fitting: fitting.id,
       photos: [],

@@ -2,7 +2,7 @@
 import Checkbox from "@mui/material/Checkbox";
 import { nanoid } from "nanoid";
 import { useEffect, useState } from "react";
-import { versionOf } from "@/core/derive/versions";
+import { cuttingEntry } from "@/core/derive/versions";
 import { toileOf } from "@/core/diary";
 import type { Derived } from "@/core/derive";
 import { keepEntry, listEntries } from "@/store/diaryStore";
@@ -43,16 +43,7 @@ export function CutGate({ pieces, progress, today, onChange }: Props) {
   async function writeDown(): Promise<void> {
     const { entries } = await listEntries(id);
     if (entries.some((e) => e.entry.kind === "cutting")) return;
-    await keepEntry(nanoid(10), id, {
-      kind: "cutting",
-      date: today,
-      words: "",
-      pattern: versionOf(job, nanoid(8), job.versions?.at(-1)?.name ?? "as it was", today),
-      card: job.body,
-      ...(job.cloth?.name && { cloth: job.cloth.name }),
-      cut: pieces.map((p) => p.id),
-      photos: [],
-    });
+    await keepEntry(nanoid(10), id, cuttingEntry(job, pieces, { id: nanoid(8), date: today, words: "" }));
   }
 
   return (

@@ -98,7 +98,7 @@ export function ListsView({
 
 /** A label for each bundle, as a file to print. */
 async function saveLabels(job: Job, cut: ReturnType<typeof cuttingList>, paper: "a4" | "letter"): Promise<void> {
-  const { labelsPdf } = await import("@/core/files/wallPdf");
+  const { labelsPdf } = await import("@/core/files/paper/wallPdf");
   const labels = bundlesOf(cut).map(({ line, side, count }) => ({
     wearer: job.body.name,
     garment: job.name,

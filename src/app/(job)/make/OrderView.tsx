@@ -15,7 +15,6 @@ interface Props {
   readonly order: readonly Step[];
   /** The step that was searched for. */
   readonly at: number | null;
-  readonly sewn: Derived["sewn"];
   readonly pieces: Derived["pieces"];
   readonly tape: Tape;
   readonly progress: MakingProgress | null;

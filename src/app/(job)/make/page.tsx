@@ -67,7 +67,10 @@ export default function MakePage() {
   const { progress, change } = useProgress(id);
   const schools: Schools = useMemo(() => ({ ...USUAL_SCHOOLS, ...job.making }), [job.making]);
   const derived = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
-  const cards = useMemo(() => (derived && part === "cards" ? cardsOf(derived, on) : []), [derived, on, part]);
+  const cards = useMemo(
+    () => (derived && part === "cards" ? cardsOf(derived, on, tape) : []),
+    [derived, on, part, tape],
+  );
   const [lay, setLay] = useState<number | null>(null);
   useEffect(() => {
     let wanted = true;
@@ -197,7 +200,6 @@ export default function MakePage() {
             head={<CutGate pieces={derived.pieces} progress={progress} today={today} onChange={change} />}
             order={order}
             at={Number(asked.get("step")) || null}
-            sewn={derived.sewn}
             pieces={derived.pieces}
             tape={tape}
             progress={progress}
@@ -247,7 +249,7 @@ export default function MakePage() {
                 <li key={paper}>
                   <Quiet
                     onPress={() =>
-                      void import("@/core/files/wallPdf")
+                      void import("@/core/files/paper/wallPdf")
                         .then(({ wallPdf }) => wallPdf(job.name, cards, tape, paper))
                         .then(download)
                     }

@@ -2,7 +2,7 @@ import { EndType, inflatePathsD, JoinType } from "clipper2-ts";
 import { derive } from "../../derive";
 import type { Job } from "../../files";
 import { bringIn } from "../../files/bringIn";
-import { writeSvg } from "../../files/svg";
+import { writeSvg } from "../../files/drawing/svg";
 import { line, pathFlatten, polygonArea, type Path, type Point } from "../../geometry";
 import { cornersOf, outlineData } from "../../tracing";
 import { edgesWithRole, panelById, panelOutline, type Panel } from "../../pattern";

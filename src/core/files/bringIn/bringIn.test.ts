@@ -8,7 +8,7 @@ import { pathLength } from "../../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, withLegs } from "../../testing/jobs";
 import { derive } from "../../derive";
 import type { Job } from "../job";
-import { writeSvg } from "../svg";
+import { writeSvg } from "../drawing/svg";
 
 const hand = readFileSync(join(__dirname, "fixtures/hand-drawn.svg"), "utf8");
 

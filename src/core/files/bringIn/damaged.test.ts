@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { seededRandom } from "../../testing/bodies";
 import { derivedOf, HAND_BODY, palazzoJob } from "../../testing/jobs";
 import { mutatedText } from "../../testing/mutatedText";
-import { writeSvg } from "../svg";
+import { writeSvg } from "../drawing/svg";
 import { bringIn } from ".";
 
 /** No drawing, however damaged, takes longer, in milliseconds. */

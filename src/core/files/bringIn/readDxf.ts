@@ -11,6 +11,7 @@ import DxfParser, {
   type ISplineEntity,
 } from "dxf-parser";
 import { cubic, line, pathMap, pointDistance, type Path, type Point, type Segment } from "../../geometry";
+import { DXF_LAYERS } from "../drawing/layers";
 import { cleanDxf } from "./dxfPairs";
 import { CannotBringIn, type Drawing, type Stroke } from "./shapes";
 
@@ -22,9 +23,8 @@ const TOO_MANY = "The drawing holds more than 100,000 lines. Bring in the block'
 /** Millimetres of a drawing unit, by the header's unit code. */
 const UNITS: Readonly<Record<number, number>> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 };
 
-/** The apparel layers that matter here: 1 the cut line, 14 the sew line. */
-const NOTCH_LAYER = "4";
-const LAYERS: Readonly<Record<string, Stroke["kind"]>> = { "1": "cut", "14": "seam" };
+/** The apparel layers that matter here. */
+const LAYERS: Readonly<Record<string, Stroke["kind"]>> = { [DXF_LAYERS.boundary]: "cut", [DXF_LAYERS.sew]: "seam" };
 
 /** An arc from `a` to `b` whose quarter-angle tangent is `bulge`, as cubics of at most a quarter turn. */
 function bulged(a: Point, b: Point, bulge: number): Segment[] {
@@ -172,7 +172,7 @@ export function readDxf(text: string): Drawing {
         add(block.entities, into, insert.name, depth + 1);
         continue;
       }
-      if (entity.type === "POINT" && entity.layer === NOTCH_LAYER) {
+      if (entity.type === "POINT" && entity.layer === DXF_LAYERS.notches) {
         const { x, y } = (entity as IPointEntity).position;
         notches.push(place([x, y]));
         if (++vertices > MAX_VERTICES) throw new CannotBringIn(TOO_MANY);

@@ -17,8 +17,8 @@ import {
   type PDFPage,
   type RGB,
 } from "pdf-lib";
-import type { Box, Point } from "../geometry";
-import type { Mm } from "../units";
+import type { Box, Point } from "../../geometry";
+import type { Mm } from "../../units";
 
 /** Points (1/72 in) in a millimetre. */
 export const PT_PER_MM = 72 / 25.4;
@@ -63,6 +63,12 @@ export class Pen {
       stroke(),
       popGraphicsState(),
     );
+  }
+
+  /** A field in one colour. */
+  fill({ left, top, right, bottom }: Box, color: RGB): void {
+    const [x, y] = this.at([left, bottom]);
+    this.page.drawRectangle({ x, y, width: (right - left) * PT_PER_MM, height: (bottom - top) * PT_PER_MM, color });
   }
 
   text(text: string, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {

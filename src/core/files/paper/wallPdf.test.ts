@@ -1,11 +1,11 @@
 import { PDFDocument } from "pdf-lib";
-import { bundlesOf, cardsOf, cuttingList, pictureOf } from "../making";
-import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
-import { PAPERS } from "./pdf";
+import { bundlesOf, cardsOf, cuttingList, pictureOf } from "../../making";
+import { derivedOf, HAND_BODY, palazzoJob } from "../../testing/jobs";
+import { PAPERS } from "./papers";
 import { labelsPdf, wallPdf } from "./wallPdf";
 
 const derived = derivedOf(palazzoJob(HAND_BODY));
-const cards = cardsOf(derived, "paper");
+const cards = cardsOf(derived, "paper", "cm");
 
 test.each(["a4", "letter"] as const)("cards for the wall are six to a page of %s", async (paper) => {
   const file = await wallPdf("Wide leg", cards, "cm", paper);

@@ -1,10 +1,11 @@
-import { PDFDocument, rgb, StandardFonts } from "pdf-lib";
-import { boxOf, pathFlatten, type Box, type Point } from "../geometry";
-import { cardsByPanel, pictureOf, type Card } from "../making";
-import { tell, type Mm, type Tape } from "../units";
-import { fileStem, type HandedFile } from "./job";
-import { PAPERS, type Paper } from "./pdf";
-import { INK, Pen, PT_PER_MM } from "./pen";
+import { rgb } from "pdf-lib";
+import { boxOf, pathFlatten, type Box, type Point } from "../../geometry";
+import { cardsByDrawing, pictureOf, type Card } from "../../making";
+import { tell, type Mm, type Tape } from "../../units";
+import { fileStem, type HandedFile } from "../job";
+import { newBook } from "./book";
+import { PAPERS, type SheetName } from "./papers";
+import { INK, type Pen } from "./pen";
 
 const MARGIN: Mm = 10;
 const GAP: Mm = 5;
@@ -12,7 +13,7 @@ const LIT = rgb(0.85, 0.42, 0.08);
 const QUIET = rgb(0.42, 0.46, 0.44);
 
 /** A page of the given paper divided into equal fields, row by row. */
-function fieldsOf(paper: Paper, columns: number, rows: number): readonly Box[] {
+function fieldsOf(paper: SheetName, columns: number, rows: number): readonly Box[] {
   const { width, height } = PAPERS[paper];
   const [w, h] = [
     (width - 2 * MARGIN - (columns - 1) * GAP) / columns,
@@ -28,23 +29,19 @@ function fieldsOf(paper: Paper, columns: number, rows: number): readonly Box[] {
 async function inFields<T>(
   title: string,
   items: readonly T[],
-  paper: Paper,
+  paper: SheetName,
   [columns, rows]: readonly [number, number],
   draw: (pen: Pen, field: Box, item: T) => void,
 ): Promise<Uint8Array> {
-  const doc = await PDFDocument.create();
-  doc.setTitle(title);
-  doc.setProducer("Eland");
-  doc.setCreator("Eland");
-  const font = await doc.embedFont(StandardFonts.Helvetica);
+  const book = await newBook(title);
   const { width, height } = PAPERS[paper];
   const fields = fieldsOf(paper, columns, rows);
   let pen: Pen | null = null;
   items.forEach((item, i) => {
-    if (i % fields.length === 0) pen = new Pen(doc.addPage([width * PT_PER_MM, height * PT_PER_MM]), height, font);
+    if (i % fields.length === 0) pen = book.page(width, height);
     draw(pen as unknown as Pen, fields[i % fields.length] as Box, item);
   });
-  return doc.save();
+  return book.bytes();
 }
 
 const outline = ({ left, top, right, bottom }: Box): readonly Point[] => [
@@ -55,8 +52,13 @@ const outline = ({ left, top, right, bottom }: Box): readonly Point[] => [
 ];
 
 /** Chalk cards to hang on the wall, six to a page: the drawing so far, its new line heavy, and the words large. */
-export async function wallPdf(title: string, cards: readonly Card[], tape: Tape, paper: Paper): Promise<HandedFile> {
-  const ofPanel = cardsByPanel(cards);
+export async function wallPdf(
+  title: string,
+  cards: readonly Card[],
+  tape: Tape,
+  paper: SheetName,
+): Promise<HandedFile> {
+  const ofPanel = cardsByDrawing(cards);
   const bytes = await inFields(title, cards, paper, [2, 3], (pen, field, card) => {
     pen.run(outline(field), { color: QUIET, width: 0.2, close: true });
     const [left, room] = [field.left + 4, field.right - field.left - 8];
@@ -84,8 +86,11 @@ function drawPicture(pen: Pen, card: Card, own: readonly Card[], field: Box): vo
     (field.left + field.right) / 2 + (x - (box.left + box.right) / 2) * k,
     field.top + (y - box.top) * k,
   ];
-  for (const { path, isNew } of pictureOf(card, own))
-    pen.run(pathFlatten(path, 0.5).map(at), { color: isNew ? LIT : INK, width: isNew ? 0.9 : 0.3 });
+  for (const { path, isNew, kind } of pictureOf(card, own))
+    pen.run(pathFlatten(path, 0.5).map(at), {
+      color: isNew ? LIT : kind === "outline" ? INK : QUIET,
+      width: isNew ? 0.9 : 0.3,
+    });
 }
 
 /** One label for a bundle: whose piece it is, which, how many, from what, and which pattern it was cut by. */
@@ -99,7 +104,7 @@ export interface BundleLabel {
 }
 
 /** Labels for bundles of cut pieces, twenty-four to a page. */
-export async function labelsPdf(title: string, labels: readonly BundleLabel[], paper: Paper): Promise<HandedFile> {
+export async function labelsPdf(title: string, labels: readonly BundleLabel[], paper: SheetName): Promise<HandedFile> {
   const bytes = await inFields(title, labels, paper, [3, 8], (pen, field, label) => {
     pen.run(outline(field), { color: QUIET, width: 0.15, close: true, dash: [1.5, 1.5] });
     const [left, room] = [field.left + 3, field.right - field.left - 6];

@@ -1,6 +1,6 @@
-import type { ClothLay, LayCloth } from "../cloth";
-import { formatLength, type Tape } from "../units";
-import { fileStem, type HandedFile } from "./job";
+import type { ClothLay, LayCloth } from "../../cloth";
+import { formatLength, type Tape } from "../../units";
+import { fileStem, type HandedFile } from "../job";
 import { escaped } from "./markup";
 
 /** Room round the cloth for words, in millimetres. */

@@ -1,12 +1,10 @@
-import { isOf } from "../pattern";
-import { type Box, type Point } from "../geometry";
-import type { Mm } from "../units";
 import { rgb } from "pdf-lib";
+import type { Box, Point } from "../../geometry";
+import { isOf } from "../../pattern";
+import type { Mm } from "../../units";
+import type { PrintOptions } from "./options";
 import { INK, type Pen, type Stroke } from "./pen";
 import { labelPlace, type PlacedPiece } from "./sheet";
-
-/** Neighbouring pages repeat this much, to be glued. */
-export const OVERLAP: Mm = 10;
 
 export const FAINT = rgb(0.55, 0.6, 0.57);
 const FRONT = rgb(0.04, 0.43, 0.43);
@@ -31,14 +29,19 @@ export function cross(pen: Pen, [x, y]: Point): void {
   );
 }
 
-/** A piece with its lines and signs; its label is drawn apart. */
-export function drawPiece(pen: Pen, placed: PlacedPiece, at: (p: Point) => Point): void {
-  const { piece } = placed;
+/** A piece with the lines that were asked for, and its signs; its label is drawn apart. */
+export function drawPiece(
+  pen: Pen,
+  { piece }: PlacedPiece,
+  at: (p: Point) => Point,
+  { outlines, inner }: Pick<PrintOptions, "outlines" | "inner">,
+): void {
   const back = isOf(piece, "back");
   const own = back ? BACK : isOf(piece, "front") ? FRONT : FAINT;
-  pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
-  pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
-  for (const l of piece.panel.lines) {
+  if (outlines !== "seam") pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
+  if (outlines !== "cut")
+    pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
+  for (const l of inner ? piece.panel.lines : []) {
     if (l.kind !== "grain")
       pen.run(l.points.map(at), { color: FAINT, width: 0.2, dash: l.kind === "dart" ? [] : [4, 2] });
   }
@@ -79,19 +82,20 @@ export function drawLabel(
   window: Box,
   shift: (p: Point) => Point,
   frame: Box,
+  overlap: Mm,
 ): void {
   const at = place(labelPlace(piece));
   // A page's own ground ends where the next one begins.
   const isHere =
-    at[0] >= window.left && at[0] < window.right - OVERLAP && at[1] >= window.top && at[1] < window.bottom - OVERLAP;
+    at[0] >= window.left && at[0] < window.right - overlap && at[1] >= window.top && at[1] < window.bottom - overlap;
   if (!isHere) return;
   const long = Math.max(...piece.label.map((text, i) => pen.widthOf(text, i === 0 ? LABEL.first : LABEL.other)));
   const deep = LABEL.step * piece.label.length;
   const [wide, tall] = turned ? [deep, long] : [long, deep];
   const held = (value: Mm, low: Mm, high: Mm): Mm => Math.min(Math.max(value, low), Math.max(low, high));
   const [x, y] = shift(at);
-  const left = held(turned ? x - wide : x + 6, frame.left + 2, frame.right - OVERLAP - wide);
-  const top = held(turned ? y : y - LABEL.first, frame.top + 2, frame.bottom - OVERLAP - tall);
+  const left = held(turned ? x - wide : x + 6, frame.left + 2, frame.right - overlap - wide);
+  const top = held(turned ? y : y - LABEL.first, frame.top + 2, frame.bottom - overlap - tall);
   piece.label.forEach((text, i) => {
     const down = LABEL.step * (i + 1);
     const from: Point = turned ? [left + wide - down, top] : [left, top + down];

@@ -1,8 +1,8 @@
-import { isOf } from "../pattern";
-import type { Point } from "../geometry";
-import type { Piece } from "../pieces";
+import { isOf } from "../../pattern";
+import type { Point } from "../../geometry";
+import type { Piece } from "../../pieces";
 import { escaped } from "./markup";
-import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "./sheet";
+import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "../paper/sheet";
 
 const MARGIN = 10;
 

@@ -1,0 +1,49 @@
+import { Refusal, say } from "../../units";
+import type { CutShape } from "../cutShapes";
+import { search } from "../lay/search";
+import type { LayShape } from "../lay/shape";
+import type { Laid, LayItem } from "../lay/strip";
+import type { LayCloth, LayFound } from "./laidCloth";
+import { oneLay } from "./placed";
+import { onePlan, refuseTooWide, type Plan } from "./plan";
+
+/** Pieces that stay where a hand has put them, by their number among the placements of a lay. */
+export type Locked = ReadonlyMap<number, Laid>;
+export const NONE_LOCKED: Locked = new Map();
+
+/** The plan with some of its pieces fixed. Throws Refusal where one lies off the cloth. */
+function withLocked(plan: Plan, locked: Locked): Plan {
+  if (locked.size === 0) return plan;
+  const { strip, parts } = plan;
+  for (const [i, at] of locked) {
+    const part = parts[i];
+    const own = part && (strip.shapes[(strip.items[i] as LayItem).shape] as LayShape).own;
+    if (!part || !own)
+      throw new Refusal("locked", say`A piece is locked that is no longer there. Unlock all, and lay again.`);
+    if (at.x - own[0] < -1 || at.y - own[1] < -1 || at.y + own[1] > strip.width + 1)
+      throw new Refusal(
+        "locked",
+        say`The ${part.shape.name.toLowerCase()} is locked off the cloth. Unlock it, or move it on.`,
+      );
+  }
+  return {
+    parts,
+    strip: {
+      ...strip,
+      items: strip.items.map((item, i) => (locked.has(i) ? { ...item, fixed: locked.get(i) as Laid } : item)),
+    },
+  };
+}
+
+/** Everything in one strip, some of it locked. */
+export function* oneStrip(
+  shapes: readonly CutShape[],
+  cloth: LayCloth,
+  seed: number,
+  locked: Locked,
+): Generator<LayFound | null, void, void> {
+  const plan = withLocked(onePlan(shapes, cloth), locked);
+  refuseTooWide(plan, cloth);
+  for (const step of search(plan.strip, seed))
+    yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
+}

@@ -1,0 +1,262 @@
+import { pathFlatten, pointDistance, type Path, type Point } from "../../geometry";
+import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
+import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
+import type { MadeGarment, ToldLine } from "../garment";
+import { letter, type Draft, type LaidEdge } from "./card";
+import { drawing, innerCards, stretchAct, stretchesOf, stretchNumbers, wholeCards } from "./outline";
+import { from, listed, originOf, placed, placeName, type Origin } from "./places";
+
+/** Nearer than this, two places are the same on paper. */
+const SAME: Mm = 0.02;
+
+/** How an edge lies after an act of the worksheet: as it lay, turned or moved as it is, or drawn anew. */
+type Fate =
+  | { readonly kind: "kept" }
+  | { readonly kind: "moved"; readonly turn: Radians; readonly by: Point }
+  | { readonly kind: "drawn" };
+
+const controls = (path: Path): readonly Point[] => path.flatMap((segment) => [...segment.points]);
+
+/** What became of an edge: a turn and a move take it to where it lies, or it has another shape. */
+function fateOf(before: Edge | undefined, after: Edge): Fate {
+  if (!before) return { kind: "drawn" };
+  const [was, is] = [controls(before.path), controls(after.path)];
+  if (was.length !== is.length) return { kind: "drawn" };
+  if (was.every((p, i) => pointDistance(p, is[i] as Point) < SAME)) return { kind: "kept" };
+  const [a, b] = [was[0] as Point, was.at(-1) as Point];
+  const [c, d] = [is[0] as Point, is.at(-1) as Point];
+  const turn = Math.atan2(d[1] - c[1], d[0] - c[0]) - Math.atan2(b[1] - a[1], b[0] - a[0]);
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const turned = ([x, y]: Point): Point => [x * cos - y * sin, x * sin + y * cos];
+  const [tx, ty] = turned(a);
+  const by: Point = [c[0] - tx, c[1] - ty];
+  const isRigid = was.every((p, i) => {
+    const [x, y] = turned(p);
+    return pointDistance([x + by[0], y + by[1]], is[i] as Point) < SAME;
+  });
+  return isRigid ? { kind: "moved", turn, by } : { kind: "drawn" };
+}
+
+/** The edges of a panel as they lie, from its origin. */
+const laid = (panel: Panel, origin: Origin): readonly LaidEdge[] =>
+  panel.edges.map(({ id, path }) => ({ edge: id, points: pathFlatten(path, 0.05).map(from(origin)) }));
+
+/** Between which places a wedge is measured: at its open end, or at both where it has no point. */
+const openingsOf = ({ wedges }: Drawing): readonly (readonly [Point, Point])[] =>
+  wedges.flatMap((w): (readonly [Point, Point])[] => {
+    const [a, b, c, d] = w;
+    if (!a || !b || !c) return [];
+    return d
+      ? [
+          [a, b],
+          [c, d],
+        ]
+      : [[b, c]];
+  });
+
+/** What a line of the worksheet cuts on a panel, told by places, and how far it is opened. */
+function slashSaid(drawn: readonly Drawing[], origin: Origin): Sentence {
+  const cuts = drawn.flatMap((d) => d.slashes);
+  const openings = drawn.flatMap(openingsOf);
+  if (cuts.length === 0) return say``;
+  const lines = cuts.map((line) =>
+    listed(
+      line.map((p) => placed(p, origin)),
+      "; to ",
+    ),
+  );
+  const opened = openings.map(([a, b]) => say`${pointDistance(a, b)}`);
+  const hinged = drawn.some((d) => d.hinges.length > 0);
+  return say` Cut along the line from ${listed(lines, "; and from ")}${hinged ? ", up to its end and not through it: it is hinged there" : ""}.${opened.length > 0 ? say` Open by ${listed(opened, " and ")}, lay paper under and tape it.` : ""}`;
+}
+
+/** A panel that a line of the worksheet has changed: its slash, what has turned, what is drawn anew, and its outline. */
+function changedCards(line: ToldLine, was: Panel, is: Panel, n: number): readonly Draft[] {
+  const origin = originOf(is);
+  const shift = from(origin);
+  const group = `${n}:${is.id}`;
+  const base = { panel: is.id, name: is.name, drawing: group };
+  const drawn = line.drawn.filter((d) => d.panel === is.id);
+  const fates = new Map(
+    is.edges.map((edge) => [
+      edge.id,
+      fateOf(
+        was.edges.find((e) => e.id === edge.id),
+        edge,
+      ),
+    ]),
+  );
+  const slash: Draft = {
+    ...base,
+    says: say`${is.name}: ${line.sentence}${slashSaid(drawn, originOf(was))}`,
+    numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
+    act: {
+      kind: "slash",
+      move: line.move,
+      lines: drawn.flatMap((d) => d.slashes.map((s) => s.map(shift))),
+      hinges: drawn.flatMap((d) => d.hinges.map(shift)),
+      openings: drawn
+        .flatMap(openingsOf)
+        .map(([a, b]) => ({ from: shift(a), to: shift(b), width: pointDistance(a, b) })),
+      before: laid(was, originOf(was)),
+    },
+    points: {},
+  };
+  const moved = is.edges.flatMap((edge): Draft[] => {
+    const fate = fates.get(edge.id) as Fate;
+    if (fate.kind !== "moved") return [];
+    const [start, end] = [controls(edge.path)[0] as Point, controls(edge.path).at(-1) as Point];
+    const degrees = toDegrees(fate.turn);
+    return [
+      {
+        ...base,
+        says: say`${is.name}: the ${edge.name} keeps its line${Math.abs(degrees) > 0.05 ? say`, turned by ${angle(Math.abs(degrees))}` : ""}. It now runs from ${placed(start, origin)} to ${placed(end, origin)}.`,
+        numbers: {},
+        act: {
+          kind: "moved",
+          edge: edge.id,
+          degrees,
+          by: byFromOrigin(fate, originOf(was), origin),
+          from: shift(start),
+          to: shift(end),
+        },
+        points: {},
+      },
+    ];
+  });
+  const stretches = stretchesOf(is);
+  const anew = stretches.flatMap(({ edge, run }, i): Draft[] => {
+    if (fates.get(edge.id)?.kind !== "drawn") return [];
+    const [a, b] = [letter(i), letter((i + 1) % stretches.length)];
+    return [
+      {
+        ...base,
+        says: say`${is.name}, ${edge.name}: mark ${a}${placeName(is, run.from)}: ${placed(run.from, origin)}, and ${b}${placeName(is, run.to)}: ${placed(run.to, origin)}. ${drawing(run, a, b)}`,
+        numbers: stretchNumbers(run),
+        act: stretchAct(run, edge.id, origin),
+        points: { [a]: shift(run.from), [b]: shift(run.to) },
+      },
+    ];
+  });
+  return [slash, ...moved, ...anew, outlineCard(is, group)];
+}
+
+/** A turn about one origin and a move, said from the origins before and after. */
+function byFromOrigin({ turn, by }: Extract<Fate, { kind: "moved" }>, was: Origin, is: Origin): Point {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const [x, y] = was.at;
+  return [x * cos - y * sin + by[0] - is.at[0], x * sin + y * cos + by[1] - is.at[1]];
+}
+
+/** What the outline of a panel is from here on. */
+const outlineCard = (panel: Panel, group: string): Draft => ({
+  panel: panel.id,
+  name: panel.name,
+  drawing: group,
+  says: say`${panel.name}: its outline is now ${listed(
+    panel.edges.map((e) => [e.name]),
+    ", ",
+  )}. Strike out every other line, and true the corners.`,
+  numbers: {},
+  act: { kind: "outline", edges: panel.edges.map((e) => e.id) },
+  points: {},
+});
+
+/** A panel that was not there before. */
+const newCards = (line: ToldLine, panel: Panel, n: number): readonly Draft[] => {
+  const group = `${n}:${panel.id}`;
+  const [sheet, ...rest] = wholeCards(panel, originOf(panel), group);
+  return sheet ? [{ ...sheet, says: say`${line.sentence} ${sheet.says}` }, ...rest, outlineCard(panel, group)] : [];
+};
+
+const isSame = (was: Panel, is: Panel): boolean =>
+  was === is ||
+  (was.edges.length === is.edges.length &&
+    is.edges.every(
+      (edge) =>
+        fateOf(
+          was.edges.find((e) => e.id === edge.id),
+          edge,
+        ).kind === "kept",
+    ));
+
+/** What one line of the worksheet does, panel by panel; a line that changes no outline says what it does all the same. */
+function lineCards(line: ToldLine, n: number): readonly Draft[] {
+  const { before, after } = line;
+  const cards = after.panels.flatMap((panel): readonly Draft[] => {
+    const was = before.panels.find((p) => p.id === panel.id);
+    if (!was) return newCards(line, panel, n);
+    return isSame(was, panel) ? [] : changedCards(line, was, panel, n);
+  });
+  const gone = before.panels
+    .filter((p) => !after.panels.some((q) => q.id === p.id))
+    .map((panel): Draft => ({
+      panel: panel.id,
+      name: panel.name,
+      drawing: `${n}:${panel.id}`,
+      says: say`${panel.name}: what was cut from it takes its place; put it away.`,
+      numbers: {},
+      act: { kind: "put-away" },
+      points: {},
+    }));
+  if (cards.length + gone.length > 0) return [...cards, ...gone];
+  return [
+    {
+      panel: line.drawn[0]?.panel ?? "",
+      name: line.label,
+      drawing: `${n}`,
+      says: line.sentence,
+      numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
+      act: { kind: "slash", move: line.move, lines: [], hinges: [], openings: [], before: [] },
+      points: {},
+    },
+  ];
+}
+
+/** The block as it is cut out, traced. */
+const traceCards = (block: readonly Panel[]): readonly Draft[] =>
+  block.map((panel): Draft => ({
+    panel: panel.id,
+    name: panel.name,
+    drawing: `0:${panel.id}`,
+    says: say`${panel.name}: lay the block that is cut out on paper and draw round it, with its grain and its levels.`,
+    numbers: {},
+    act: { kind: "trace", edges: laid(panel, originOf(panel)) },
+    points: {},
+  }));
+
+const flip = ([x, y]: Point): Point => [0 - x, y];
+
+/** What lies inside the finished panels: darts move and grain is drawn anew; a panel of the left leg is turned over first. */
+function lastCards({ panels }: MadeGarment): readonly Draft[] {
+  return panels.flatMap((panel): readonly Draft[] => {
+    const own = panel.half === "left" ? panelMap(panel, flip) : panel;
+    const group = `last:${panel.id}`;
+    const over: readonly Draft[] =
+      panel.half === "left"
+        ? [
+            {
+              panel: panel.id,
+              name: panel.name,
+              drawing: group,
+              says: say`${panel.name}: turn it over. It belongs to the left leg.`,
+              numbers: {},
+              act: { kind: "turn-over" },
+              points: {},
+            },
+          ]
+        : [];
+    return [...innerCards(own, originOf(own), group), ...over];
+  });
+}
+
+/** For those whose block is cut out already: what each line of the worksheet does to it. */
+export function shortCards(garment: MadeGarment): readonly Draft[] {
+  const done = garment.worksheet.filter((line) => line.on && line.passed === null);
+  const block = done[0]?.before.panels ?? garment.panels;
+  return [
+    ...(hasLegs(block) || block.length > 0 ? traceCards(block) : []),
+    ...done.flatMap((line, i) => lineCards(line, i + 1)),
+    ...lastCards(garment),
+  ];
+}
