@@ -26,7 +26,9 @@ function fromOrigin(panel: Panel): readonly Point[] {
   return points.map(([x, y]): Point => [x - dx, y - dy]);
 }
 
-const RANDOM = Array.from({ length: 200 }, (_, seed) => {
+/** More in the long run: CARDS_COUNT=200. */
+const COUNT = Number(process.env.CARDS_COUNT ?? 40);
+const RANDOM = Array.from({ length: COUNT }, (_, seed) => {
   const { style, moves } = randomWorksheet(seed);
   return derive(palazzoJob(plausibleBody(seed), { style: { id: style, params: {} }, moves }));
 }).filter((d): d is Derived => d.ok);
@@ -87,9 +89,9 @@ describe.each(GARMENTS)("%s, drawn by a stranger from its cards alone", (_, deri
   );
 });
 
-test("200 random garments: paper, cloth and short cards each draw them within half a division of the tape", () => {
-  expect(RANDOM.length).toBeGreaterThan(120);
-  const off: [string, number, string][] = [];
+test("random garments: paper, cloth and short cards each draw them within half a division of the tape", () => {
+  expect(RANDOM.length).toBeGreaterThan(0.6 * COUNT);
+  const off: [string, number][] = [];
   RANDOM.forEach((derived, i) => {
     for (const [kind, panels] of [
       ["paper", netPanels(derived)],
@@ -97,7 +99,7 @@ test("200 random garments: paper, cloth and short cards each draw them within ha
       ["short", styledPanels(derived)],
     ] as const) {
       const [far, id] = worst(panels, cardsOf(derived, kind, "in"));
-      if (far >= HALF_AN_EIGHTH) off.push([`${i} ${kind} ${derived.style.id} ${id}`, far, ""]);
+      if (far >= HALF_AN_EIGHTH) off.push([`${i} ${kind} ${derived.style.id} ${id}`, far]);
     }
   });
   expect(off).toEqual([]);

@@ -7,6 +7,7 @@ import {
   pathEndTangent,
   pathFlatten,
   pathLength,
+  pathSplit,
   pathStartTangent,
   pointAdd,
   pointDistance,
@@ -45,7 +46,9 @@ const STRAIGHT: Mm = 0.45;
 const CORNER_DEGREES = 8;
 /** A curve by hand may miss by this, half of what a tape is read to; more guide places are given until it does not. */
 const MISSES: Mm = 0.5;
-const MOST_GUIDES = 8;
+const MOST_GUIDES = 4;
+/** A stretch shorter than this is not halved any more. */
+const LEAST_HALVED: Mm = 12;
 
 /** A straight stretch this long is drawn on its own, with the ruler. */
 const RULED: Mm = 25;
@@ -81,35 +84,59 @@ export function handCurve(points: readonly Point[], leaves: Point, arrives: Poin
   });
 }
 
-/** How far one polyline is from another at the most, from the places of the first. */
+/** Lines looked at beyond the nearest so far, and before it, while two runs are walked side by side. */
+const AHEAD = 24;
+const BEHIND = 4;
+
+/** How far one polyline is from another at the most, from the places of the first; both run the same way. */
 function farthest(from: readonly Point[], to: readonly Point[]): Mm {
-  return Math.max(...from.map((p) => Math.min(...to.slice(1).map((q, i) => distanceToChord(p, to[i] as Point, q)))));
+  let [most, at] = [0, 1];
+  for (const p of from) {
+    let [best, nearest] = [Infinity, at];
+    for (let k = Math.max(1, at - BEHIND); k < to.length && k - nearest <= AHEAD; k++) {
+      const d = distanceToChord(p, to[k - 1] as Point, to[k] as Point);
+      if (d < best) [best, nearest] = [d, k];
+    }
+    at = nearest;
+    most = Math.max(most, best);
+  }
+  return most;
+}
+
+/** A curve with so many guide places, evenly along it, and how far a hand misses it by them. */
+function guided(part: Path, count: number): { readonly guides: readonly Guide[]; readonly miss: Mm } {
+  const points = pathFlatten(part, 0.05);
+  const [from, to] = [points[0] as Point, points.at(-1) as Point];
+  const along = pointUnit(pointSubtract(to, from));
+  const length = pathLength(part);
+  const guides = Array.from({ length: count }, (_, i): Guide => {
+    const at = pathAt(part, (length * (i + 1)) / (count + 1)).point;
+    const [dx, dy] = pointSubtract(at, from);
+    return { at, along: dx * along[0] + dy * along[1], off: along[1] * dx - along[0] * dy };
+  });
+  const through = [from, ...guides.map((g) => g.at), to];
+  const drawn = pathFlatten(handCurve(through, pathStartTangent(part), pathEndTangent(part)), 0.1);
+  return { guides, miss: Math.max(farthest(points, drawn), farthest(drawn, points)) };
+}
+
+/** A smooth stretch: with the ruler, by guide places, or halved where no few places hold it. */
+function runsOfStretch(part: Path): readonly Run[] {
+  const points = pathFlatten(part, 0.05);
+  const [from, to] = [points[0] as Point, points.at(-1) as Point];
+  const length = pathLength(part);
+  const rest = { from, to, length, leaves: pathStartTangent(part), arrives: pathEndTangent(part) };
+  if (points.every((p) => distanceToChord(p, from, to) < STRAIGHT))
+    return [{ ...rest, straight: true, guides: [], miss: 0 }];
+  for (let n = 1; n <= MOST_GUIDES; n++) {
+    const { guides, miss } = guided(part, n);
+    if (miss <= MISSES) return [{ ...rest, straight: false, guides, miss }];
+  }
+  if (length < LEAST_HALVED) return [{ ...rest, straight: false, ...guided(part, MOST_GUIDES) }];
+  return pathSplit(part, length / 2).flatMap(runsOfStretch);
 }
 
 /** How a path is drawn by hand: its straight stretches and curves, cut at corners. */
-export function runsOf(path: Path): readonly Run[] {
-  return cutAtCorners(path).map((part): Run => {
-    const points = pathFlatten(part, 0.05);
-    const [from, to] = [points[0] as Point, points.at(-1) as Point];
-    const length = pathLength(part);
-    const [leaves, arrives] = [pathStartTangent(part), pathEndTangent(part)];
-    const rest = { from, to, length, leaves, arrives };
-    if (points.every((p) => distanceToChord(p, from, to) < STRAIGHT))
-      return { ...rest, straight: true, guides: [], miss: 0 };
-    const along = pointUnit(pointSubtract(to, from));
-    let [guides, miss]: [Guide[], Mm] = [[], Infinity];
-    for (let n = 1; n <= MOST_GUIDES && miss > MISSES; n++) {
-      guides = Array.from({ length: n }, (_, i): Guide => {
-        const at = pathAt(part, (length * (i + 1)) / (n + 1)).point;
-        const [dx, dy] = pointSubtract(at, from);
-        return { at, along: dx * along[0] + dy * along[1], off: along[1] * dx - along[0] * dy };
-      });
-      const drawn = pathFlatten(handCurve([from, ...guides.map((g) => g.at), to], leaves, arrives), 0.1);
-      miss = Math.max(farthest(points, drawn), farthest(drawn, points));
-    }
-    return { ...rest, straight: false, guides, miss };
-  });
-}
+export const runsOf = (path: Path): readonly Run[] => cutAtCorners(path).flatMap(runsOfStretch);
 
 /** Where outlines lie, all together. */
 export const around = (paths: readonly Path[]) => boxOf(paths.flatMap((p) => pathFlatten(p, 1)));

@@ -37,9 +37,8 @@ function cutPanel(piece: Piece): Panel {
 
 /** What lies beyond a place of the seam line, by its kind. */
 function kindAt(piece: Piece, p: Point): string {
-  const [nearest] = [...piece.panel.edges].sort(
-    (a, b) => pathNearest(a.path, p).distance - pathNearest(b.path, p).distance,
-  );
+  const distances = piece.panel.edges.map(({ path }) => pathNearest(path, p).distance);
+  const nearest = piece.panel.edges[distances.indexOf(Math.min(...distances))];
   const edge = piece.edges.find((e) => e.edge === nearest?.id);
   if (!edge) return "seam";
   if (edge.surplus) return "seam and surplus to trim";
