@@ -2,7 +2,7 @@ import { z } from "zod";
 import { clothSchema, type ClothLay } from "@/core/cloth";
 import { readCloth } from "@/core/derive/cloth";
 import { fitCloth } from "@/core/derive/fitCloth";
-import { layWithin, shapesOf } from "@/core/derive/lay";
+import { layWithin, shapesOfAll } from "@/core/derive/lay";
 import { readJob, type Job } from "@/core/files";
 import { complaintsOfSchema, tapeOf } from "@/core/units";
 import { complaints, json, refused, type Answer } from "./reply";
@@ -24,8 +24,11 @@ const searched = {
     .max(2 ** 31)
     .default(1),
 };
+/** Garments that lie on one cloth. */
+const MOST_TOGETHER = 12;
 const laySchema = z.strictObject({
   ...searched,
+  with: z.array(z.unknown()).max(MOST_TOGETHER).default([]),
   steps: z.int().min(1).max(MOST_STEPS).optional(),
   material: z.enum(MATERIALS).default("shell"),
 });
@@ -112,7 +115,16 @@ export function layAnswer(value: unknown): Answer {
   const tape = tapeOf(job.body.unit);
   const from = performance.now();
   const on = { width: cloth.width, ...cloth.lies };
-  const made = shapesOf(job, want.material, on);
+  const others = want.with.map(readJob);
+  const strange = others.findIndex((o) => o.kind !== "job");
+  const odd = others[strange];
+  if (odd && odd.kind !== "job")
+    return complaints(
+      400,
+      odd.errors.map((e) => ({ ...e, path: [`with.${strange}`, e.path].filter(Boolean).join(".") })),
+      "cm",
+    );
+  const made = shapesOfAll([job, ...others.flatMap((o) => (o.kind === "job" ? [o.job] : []))], want.material, on);
   if (!made.ok) return complaints(made.status, made.errors, tape);
   const laid = layWithin(made.shapes, on, want.seed, {
     steps: want.steps ?? MOST_STEPS,

@@ -73,3 +73,26 @@ export async function keepCloth(cloth: CupboardCloth): Promise<void> {
 export async function removeCloth(id: string): Promise<void> {
   await (await shelves()).remove("cloths", id);
 }
+
+/** Which other garments lie on a job's cloth too, by their ids. */
+interface Together {
+  readonly id: string;
+  readonly version: 1;
+  readonly job: string;
+  readonly with: readonly string[];
+}
+
+const togetherSchema = z.object({ version: z.literal(RECORD_VERSION), with: z.array(z.string()) });
+/** It lies beside the job's lays, of no one material. */
+const togetherId = (job: string): string => `${job}|`;
+
+/** The ids of the garments that share a job's cloth. */
+export async function findTogether(job: string): Promise<readonly string[]> {
+  const read = togetherSchema.safeParse(await (await shelves()).get("lays", togetherId(job)));
+  return read.success ? read.data.with : [];
+}
+
+export async function keepTogether(job: string, ids: readonly string[]): Promise<void> {
+  const record: Together = { id: togetherId(job), version: RECORD_VERSION, job, with: ids };
+  await (await shelves()).put("lays", [record]);
+}

@@ -2,10 +2,11 @@ import { expose } from "comlink";
 import { HandLay, layCloth, materialsOf, type ClothLay, type CutShape, type Laid, type LayCloth } from "@/core/cloth";
 import { derive } from "@/core/derive";
 import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
-import { layWithin, shapesOf, type LayFault } from "@/core/derive/lay";
+import { layWithin, pieceOnCloth, shapesOfAll, type LayFault } from "@/core/derive/lay";
 import { savingsOf, type Saving } from "@/core/derive/shortCloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
+import type { Piece } from "@/core/pieces";
 import { Refusal, type Complaint } from "@/core/units";
 
 /** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
@@ -32,14 +33,29 @@ const signatureOf = (shapes: readonly CutShape[], cloth: LayCloth): string => {
   return hash.toString(36);
 };
 
+/** A piece on the cloth, as it is called and drawn. */
+export interface CalledPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly root: Piece["is"]["root"];
+  readonly part: boolean;
+}
+
+/** What stands for garments on a cloth. */
+export interface Signed {
+  readonly materials: readonly Material[];
+  readonly sign: string;
+  readonly pieces: readonly CalledPiece[];
+}
+
 let running = 0;
 let known: { readonly of: string; readonly shapes: readonly CutShape[] } | null = null;
 let hand: HandLay | null = null;
 
-function shapes(job: Job, material: Material, cloth: LayCloth): readonly CutShape[] | LayFault {
-  const of = JSON.stringify([job, material, cloth]);
+function shapes(jobs: readonly Job[], material: Material, cloth: LayCloth): readonly CutShape[] | LayFault {
+  const of = JSON.stringify([jobs, material, cloth]);
   if (known?.of === of) return known.shapes;
-  const made = shapesOf(job, material, cloth);
+  const made = shapesOfAll(jobs, material, cloth);
   if (!made.ok) return made;
   known = { of, shapes: made.shapes };
   return made.shapes;
@@ -48,17 +64,23 @@ function shapes(job: Job, material: Material, cloth: LayCloth): readonly CutShap
 const isFault = (found: readonly CutShape[] | LayFault): found is LayFault => "ok" in found;
 
 const face = {
-  /** The materials of a job, and what stands for its pieces on this cloth: another sign says that a kept lay is old. */
-  sign(
-    job: Job,
-    material: Material,
-    cloth: LayCloth,
-  ): { readonly materials: readonly Material[]; readonly sign: string } {
-    const derived = derive(job);
-    const found = shapes(job, material, cloth);
+  /** The materials of garments, and what stands for their pieces on this cloth: another sign says that a kept lay is old. */
+  sign(jobs: readonly Job[], material: Material, cloth: LayCloth): Signed {
+    const made = jobs.map((job) => derive(job));
+    const found = shapes(jobs, material, cloth);
     return {
-      materials: derived.ok ? materialsOf(derived.pieces) : [],
+      materials: [...new Set(made.flatMap((d) => (d.ok ? materialsOf(d.pieces) : [])))],
       sign: isFault(found) ? "" : signatureOf(found, cloth),
+      pieces: made.flatMap((d, bundle) =>
+        d.ok
+          ? d.pieces.map((p) => ({
+              id: pieceOnCloth(bundle, p.id),
+              name: p.name,
+              root: p.is.root,
+              part: p.is.component === "part",
+            }))
+          : [],
+      ),
     };
   },
 
@@ -67,7 +89,7 @@ const face = {
    * steps were made. The answer is why it cannot be laid, or null.
    */
   async look(
-    job: Job,
+    jobs: readonly Job[],
     material: Material,
     cloth: LayCloth,
     seed: number,
@@ -75,7 +97,7 @@ const face = {
     tell: (looked: Looked) => void,
   ): Promise<readonly Complaint[] | null> {
     const own = ++running;
-    const found = shapes(job, material, cloth);
+    const found = shapes(jobs, material, cloth);
     if (isFault(found)) return found.errors;
     try {
       let [steps, from] = [0, performance.now()];
@@ -101,10 +123,14 @@ const face = {
   },
 
   /** The length it takes on other cloths; null where it cannot be laid so. */
-  async elsewhere(job: Job, material: Material, cloths: readonly LayCloth[]): Promise<readonly (number | null)[]> {
+  async elsewhere(
+    jobs: readonly Job[],
+    material: Material,
+    cloths: readonly LayCloth[],
+  ): Promise<readonly (number | null)[]> {
     const lengths: (number | null)[] = [];
     for (const cloth of cloths) {
-      const found = shapes(job, material, cloth);
+      const found = shapes(jobs, material, cloth);
       const laid = isFault(found) ? found : layWithin(found, cloth, 1, QUICK);
       lengths.push(laid.ok ? laid.lay.length : null);
       await pause();
@@ -113,8 +139,8 @@ const face = {
   },
 
   /** Takes a lay into the hand. */
-  take(job: Job, material: Material, cloth: LayCloth, laid: readonly Laid[]): boolean {
-    const found = shapes(job, material, cloth);
+  take(jobs: readonly Job[], material: Material, cloth: LayCloth, laid: readonly Laid[]): boolean {
+    const found = shapes(jobs, material, cloth);
     if (isFault(found)) return false;
     hand = new HandLay(found, cloth, laid);
     return true;

@@ -19,6 +19,8 @@ import type { Mm } from "../units";
 export interface CutShape {
   readonly piece: string;
   readonly name: string;
+  /** Whose it is where several garments lie on one cloth: 0 is the first. */
+  readonly bundle: number;
   readonly outline: readonly Point[];
   readonly whole: readonly Point[];
   /** Copies as it is drawn, and mirrored. */
@@ -116,6 +118,7 @@ export function cutShapes(
       {
         piece: piece.id,
         name: piece.name,
+        bundle: 0,
         outline,
         whole,
         plain: count - mirrored,

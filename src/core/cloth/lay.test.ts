@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { derive } from "../derive";
-import { layWithin, shapesOf } from "../derive/lay";
+import { layWithin, shapesOf, shapesOfAll } from "../derive/lay";
 import type { Job } from "../files";
 import { seededRandom } from "../geometry";
 import { plausibleBody } from "../testing/bodies";
@@ -48,6 +48,45 @@ describe.each(["palazzo", "jogger", "paper-bag", "front-slit", "one-piece", "cow
       expect(lay.utilisation).toBeGreaterThan(0.25);
     },
   );
+});
+
+test.each(FOLDS)(
+  "two wearers and a top on one cloth, %s: every piece of each, clear of all others, less than apart",
+  (fold) => {
+    const cloth = { ...CLOTH, fold };
+    const jobs = [
+      job("jogger"),
+      palazzoJob(plausibleBody(7), { style: { id: "jogger", params: {} } }),
+      job("cowl-top"),
+    ];
+    const made = shapesOfAll(jobs, "shell", cloth);
+    if (!made.ok) throw new Error("drawn");
+    const result = layWithin(made.shapes, cloth, 1, { steps: 30, milliseconds: 60_000 });
+    if (!result.ok) throw new Error(said(result.errors[0]?.says));
+    expect(faultsOf(result.lay, cloth)).toEqual([]);
+    jobs.forEach((own, bundle) => {
+      const derived = derive(own);
+      if (!derived.ok) throw new Error("drawn above");
+      for (const piece of derived.pieces.filter((p) => p.material === "shell")) {
+        const placed = result.lay.placements.filter(
+          (p) => p.bundle === bundle && p.piece === (bundle === 0 ? piece.id : `${bundle}:${piece.id}`),
+        );
+        const cut = placed.reduce((sum, p) => sum + (p.onFold ? 1 : p.layers - p.spare), 0);
+        expect([bundle, piece.id, cut]).toEqual([bundle, piece.id, piece.cut.count]);
+      }
+    });
+    const apart = jobs.reduce((sum, own) => {
+      const alone = laid(own, cloth);
+      return sum + (alone.ok ? alone.lay.length : Infinity);
+    }, 0);
+    expect(result.lay.length).toBeLessThan(apart + 1);
+  },
+);
+
+test("a garment that cannot be drawn is named where it shares a cloth", () => {
+  const lost = { ...job("palazzo", { name: "Lost one" }), block: { school: "own" as const, rules: {} } };
+  const made = shapesOfAll([job("palazzo"), lost], "shell", CLOTH);
+  expect(made.ok ? "" : said(made.errors[0]?.says)).toMatch(/^Lost one: There is no own block yet/);
 });
 
 test("any garment on any cloth: clear of each other and on the cloth, or a sentence", () => {

@@ -11,6 +11,7 @@ import { paperWord, type SheetName } from "../files/paper/papers";
 import { printPdf } from "../files/paper/printPdf";
 import { workSheetPdf } from "../files/paper/workSheet";
 import { isOpen } from "../inspect";
+import { isBodice } from "../pattern";
 import { say, tapeOf, tell, type Sentence } from "../units";
 import { tableCsv } from "./tables";
 import { workSheetOf } from "./workSheet";
@@ -33,9 +34,12 @@ export const handOverSchema = printOptionsSchema.extend({
 
 /** Estimates, open faults and undecided matters, as the sentences printed with the pattern. */
 export function noticesOf(derived: Derived): Sentence[] {
-  const estimates = MEASURES.filter((m) => derived.measures[m.key].source === "estimated" && m.key !== "height").map(
-    (m) => m.label.toLowerCase(),
-  );
+  // Trousers use no measure of the upper body.
+  const hasBodice = derived.panels.some((p) => isBodice(p));
+  const estimates = MEASURES.filter(
+    ({ key, part }) =>
+      derived.measures[key].source === "estimated" && key !== "height" && (part === "lower" || hasBodice),
+  ).map((m) => m.label.toLowerCase());
   return [
     ...derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => say`Fault: ${c.message}`),
     ...derived.checks.flatMap(({ label, message, meant }) =>

@@ -10,7 +10,7 @@ import {
 } from "../cloth";
 import type { Job } from "../files";
 import type { Material } from "../pattern";
-import { Refusal, type Complaint, type Mm } from "../units";
+import { Refusal, say, type Complaint, type Mm } from "../units";
 import { derive } from "../derive";
 
 /** Why a job cannot be laid. */
@@ -41,6 +41,30 @@ export function shapesOf(
     if (error instanceof Refusal) return { ok: false, status: 422, errors: [error.complaint] };
     throw error;
   }
+}
+
+/** The id of a piece on cloth that several garments lie on: the first garment's are its own. */
+export const pieceOnCloth = (bundle: number, piece: string): string => (bundle === 0 ? piece : `${bundle}:${piece}`);
+
+/**
+ * What is cut of several garments from one cloth, each a bundle of its own: the first is the one whose cloth it is. The fault
+ * of one that cannot be drawn says whose it is.
+ */
+export function shapesOfAll(
+  jobs: readonly Job[],
+  material: Material,
+  cloth?: LayCloth,
+): { readonly ok: true; readonly shapes: readonly CutShape[] } | LayFault {
+  const shapes: CutShape[] = [];
+  for (const [bundle, job] of jobs.entries()) {
+    const found = shapesOf(job, material, cloth);
+    if (!found.ok)
+      return bundle === 0
+        ? found
+        : { ...found, errors: found.errors.map((e) => ({ ...e, says: say`${job.name || "Unnamed job"}: ${e.says}` })) };
+    shapes.push(...found.shapes.map((shape) => ({ ...shape, bundle, piece: pieceOnCloth(bundle, shape.piece) })));
+  }
+  return { ok: true, shapes };
 }
 
 /** When a search is ended: after so many steps, or so much time, whichever comes first. */

@@ -20,7 +20,7 @@ const through = (points: readonly Point[]): Path => points.slice(1).map((to, i) 
 
 /** How an edge lay before the act of its drawing. */
 const layBefore = (edge: string, own: readonly Card[]): readonly Point[] =>
-  own.flatMap(({ act }) => (act.kind === "slash" ? act.before : [])).find((laid) => laid.edge === edge)?.points ?? [];
+  own.flatMap(({ act }) => (act.kind === "change" ? act.before : [])).find((laid) => laid.edge === edge)?.points ?? [];
 
 /** What one card draws, as a hand draws it. */
 function drawnBy({ n, act }: Card, own: readonly Card[]): readonly DrawnLine[] {
@@ -34,11 +34,10 @@ function drawnBy({ n, act }: Card, own: readonly Card[]): readonly DrawnLine[] {
       return [drawn("inner", through(act.points))];
     case "trace":
       return act.edges.map(({ points }) => drawn("outline", through(points)));
-    case "slash":
-      return [
-        ...act.before.map(({ points }) => drawn("before", through(points))),
-        ...act.lines.map((points) => drawn("cut", through(points))),
-      ];
+    case "change":
+      return act.before.map(({ points }) => drawn("before", through(points)));
+    case "cut":
+      return [drawn("cut", through(act.points))];
     case "moved": {
       const turn = toRadians(act.degrees);
       const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

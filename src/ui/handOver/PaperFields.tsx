@@ -31,6 +31,7 @@ export function PaperFields({ kind, how, tape, unit, onChange }: Props) {
           label="Paper"
           value={isSheets ? paper.size : "roll"}
           options={SHEET_OPTIONS}
+          width={188}
           onChange={(size) =>
             put(size === "roll" ? { on: "roll", width: USUAL_ROLL[tapeOf(unit)] } : { on: "sheets", size })
           }
@@ -63,6 +64,7 @@ export function PaperFields({ kind, how, tape, unit, onChange }: Props) {
                 ["nested", "nested, to save paper"],
               ]
         }
+        width={188}
         onChange={(arrange) => onChange({ arrange })}
       />
       <Choice
@@ -73,6 +75,7 @@ export function PaperFields({ kind, how, tape, unit, onChange }: Props) {
           ["cut", "cut line only"],
           ["seam", "seam line only"],
         ]}
+        width={188}
         onChange={(outlines) => onChange({ outlines })}
       />
       {isSheets ? (
@@ -84,6 +87,7 @@ export function PaperFields({ kind, how, tape, unit, onChange }: Props) {
               ["overlap", "overlap 1 cm, glued"],
               ["trim", "trimmed, edge to edge"],
             ]}
+            width={188}
             onChange={(join) => onChange({ join })}
           />
           <Choice
@@ -93,6 +97,7 @@ export function PaperFields({ kind, how, tape, unit, onChange }: Props) {
               ["rows", "row by row"],
               ["columns", "column by column"],
             ]}
+            width={188}
             onChange={(order) => onChange({ order })}
           />
         </>

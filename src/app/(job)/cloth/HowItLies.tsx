@@ -26,10 +26,12 @@ const inCloth = (draft: Job, more: Partial<NonNullable<Job["cloth"]>>): void => 
 
 /** How the cloth lies while it is cut: folds, each with the length it takes, nap, repeat and gap. */
 export function HowItLies({
+  jobs,
   cloth,
   material,
   tape,
 }: {
+  readonly jobs: readonly Job[];
   readonly cloth: LayCloth;
   readonly material: Material;
   readonly tape: Tape;
@@ -37,7 +39,7 @@ export function HowItLies({
   const { job } = useOpenJob();
   const read = clothOf(job).cloth;
   const lengths = useElsewhere(
-    job,
+    jobs,
     material,
     FOLDS.map((fold) => ({ ...cloth, fold, foldWidth: null })),
     900,

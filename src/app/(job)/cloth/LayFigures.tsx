@@ -13,7 +13,7 @@ interface Props {
   readonly lay: ClothLay;
   readonly cloth: LayCloth;
   readonly inHand: ClothInHand;
-  readonly job: Job;
+  readonly jobs: readonly Job[];
   readonly material: Material;
   readonly tape: Tape;
   /** What pieces are called, and which of them are parts. */
@@ -33,11 +33,11 @@ function foldsFor(lay: ClothLay, names: Props["names"]): readonly (readonly [nam
 const ELSEWHERE = 3;
 
 /** What a lay comes to: what is needed and bought, what is used and left, and what other widths would take. */
-export function LayFigures({ lay, cloth, inHand, job, material, tape, names }: Props) {
+export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: Props) {
   const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
   const widths = [...SOLD_WIDTHS[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
   const others = useElsewhere(
-    job,
+    jobs,
     material,
     widths.map((width) => ({ ...cloth, width, foldWidth: null })),
     2500,

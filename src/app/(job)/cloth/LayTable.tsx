@@ -3,6 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { ClothLay, LayCloth, Placement } from "@/core/cloth";
 import type { Material, Panel } from "@/core/pattern";
 import { formatLength, type Mm, type Tape } from "@/core/units";
+import { bundleWash } from "./bundleInk";
 import type { Laying } from "./useLay";
 
 interface Props {
@@ -206,9 +207,12 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
             onDoubleClick={() => laying.lock(i)}
             onKeyDown={(event) => key(event, i)}
           >
+            {p.bundle > 0 ? (
+              <path d={pathOf(p.outline.map(([x, y]) => [x, down(y)] as const))} fill={bundleWash(p.bundle)} />
+            ) : null}
             <path
               d={pathOf(p.outline.map(([x, y]) => [x, down(y)] as const))}
-              fill={wash}
+              fill={p.bundle > 0 ? "transparent" : wash}
               stroke={chosen === i ? "var(--chalk)" : ink}
               strokeWidth={chosen === i ? 3 : 1.8}
               strokeDasharray={dash}

@@ -20,7 +20,9 @@ import { LayFigures } from "./LayFigures";
 import { LayTable } from "./LayTable";
 import { SaveLay } from "./SaveLay";
 import { ShortPane } from "./ShortPane";
+import { Together } from "./Together";
 import { useLay } from "./useLay";
+import { useTogether } from "./useTogether";
 
 /** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
 export default function ClothPage() {
@@ -35,17 +37,10 @@ export default function ClothPage() {
       ? { width: own ?? USUAL_WIDTH.shell, ...lies }
       : { width: own ?? USUAL_WIDTH[material], fold: "open", foldWidth: null, nap: false, gap: lies.gap, repeat: null };
   }, [job, material]);
-  const laying = useLay(id, job, material, cloth);
+  const { others, laid, put } = useTogether(id, job);
+  const laying = useLay(id, laid, material, cloth);
   const { lay, complaint } = laying;
-  const names = useMemo(
-    () =>
-      new Map(
-        (proof?.pieces ?? []).map(
-          (p) => [p.id, { name: p.name, root: p.is.root, part: p.is.component === "part" }] as const,
-        ),
-      ),
-    [proof],
-  );
+  const names = useMemo(() => new Map(laying.pieces.map((p) => [p.id, p] as const)), [laying.pieces]);
   const joined = job.cloth?.joined ?? [];
   const setJoined = (pieces: readonly string[]): void =>
     changeJob((draft) => {
@@ -72,7 +67,8 @@ export default function ClothPage() {
         <>
           <FaultNote />
           <ClothPane material={material} materials={laying.materials} onMaterial={setMaterial} lay={lay} />
-          {material === "shell" ? <HowItLies cloth={cloth} material={material} tape={tape} /> : null}
+          {material === "shell" ? <HowItLies jobs={laid} cloth={cloth} material={material} tape={tape} /> : null}
+          <Together others={others} onPut={put} />
           <p style={{ color: "var(--quiet)", lineHeight: 1.4, margin: "12px 0" }}>
             Pull a piece: it slides along the others. Double-click or L locks it, T turns it end for end, M lays it face
             down; then lay the rest again around it.
@@ -171,7 +167,7 @@ export default function ClothPage() {
               lay={lay}
               cloth={cloth}
               inHand={inHand}
-              job={job}
+              jobs={laid}
               material={material}
               tape={tape}
             />

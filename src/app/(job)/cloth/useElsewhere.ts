@@ -10,13 +10,24 @@ import { atTheLay } from "@/workers/client";
  * are there, null for a cloth they cannot be laid on.
  */
 export function useElsewhere(
-  job: Job,
+  jobs: readonly Job[],
   material: Material,
   cloths: readonly LayCloth[],
   afterMs: number,
 ): readonly (number | null)[] {
-  const { moves, style, block, body, finish, allowances } = job;
-  const key = JSON.stringify([cloths, material, moves, style, block, body.measures, finish, allowances]);
+  const key = JSON.stringify([
+    cloths,
+    material,
+    jobs.map(({ moves, style, block, body, finish, allowances, fittings }) => [
+      moves,
+      style,
+      block,
+      body.measures,
+      finish,
+      allowances,
+      fittings,
+    ]),
+  ]);
   const [found, setFound] = useState<{
     readonly key: string;
     readonly lengths: readonly (number | null)[];
@@ -24,7 +35,7 @@ export function useElsewhere(
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      atTheLay((face) => face.elsewhere(job, material, cloths)).then(
+      atTheLay((face) => face.elsewhere(jobs, material, cloths)).then(
         (lengths) => wanted && setFound({ key, lengths }),
         () => undefined,
       );

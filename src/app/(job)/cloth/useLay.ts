@@ -7,7 +7,7 @@ import type { Material } from "@/core/pattern";
 import type { Complaint } from "@/core/units";
 import { findLay, keepLay } from "@/store/layStore";
 import { atTheLay } from "@/workers/client";
-import type { Looked } from "@/workers/lay.worker";
+import type { CalledPiece, Looked } from "@/workers/lay.worker";
 
 /** Opened, a lay is looked for so long; then it is for the maker to look on. */
 const LOOKS_FIRST_MS = 6_000;
@@ -24,6 +24,7 @@ export interface LayState {
   readonly complaint: Complaint | null;
   readonly locked: ReadonlyMap<number, Laid>;
   readonly materials: readonly Material[];
+  readonly pieces: readonly CalledPiece[];
 }
 
 const NOTHING: LayState = {
@@ -35,12 +36,13 @@ const NOTHING: LayState = {
   complaint: null,
   locked: new Map(),
   materials: [],
+  pieces: [],
 };
 
 const laidOf = (lay: ClothLay): readonly Laid[] => lay.placements.map(({ x, y, turn }) => ({ x, y, turn }));
 
-/** The lay of a job's material on a cloth: kept beside the job, looked for in a worker, moved by hand. */
-export function useLay(id: string, job: Job, material: Material, cloth: LayCloth | null) {
+/** The lay of a job's material on a cloth, and of others that lie on it too: kept beside the job, looked for in a worker, moved by hand. */
+export function useLay(id: string, jobs: readonly Job[], material: Material, cloth: LayCloth | null) {
   const [state, setState] = useState<LayState>(NOTHING);
   const now = useRef(state);
   const sign = useRef("");
@@ -50,7 +52,9 @@ export function useLay(id: string, job: Job, material: Material, cloth: LayCloth
     setState(now.current);
   }, []);
   const clothKey = JSON.stringify(cloth);
-  const jobKey = JSON.stringify({ ...job, name: "", date: "", versions: [], meant: {}, cloth: job.cloth?.joined });
+  const jobKey = JSON.stringify(
+    jobs.map((job) => ({ ...job, name: "", date: "", versions: [], meant: {}, cloth: job.cloth?.joined })),
+  );
 
   const keep = useCallback(
     (lay: ClothLay, steps: number) =>
@@ -90,7 +94,7 @@ export function useLay(id: string, job: Job, material: Material, cloth: LayCloth
       };
       const timer = forMs === null ? null : setTimeout(() => run.current === own && stop(), forMs);
       try {
-        const why = await atTheLay((face) => face.look(job, material, cloth, SEED, locked, proxy(tell)));
+        const why = await atTheLay((face) => face.look(jobs, material, cloth, SEED, locked, proxy(tell)));
         if (run.current === own) set({ isLooking: false, complaint: why?.[0] ?? null });
       } catch {
         if (run.current === own) set({ isLooking: false });
@@ -109,13 +113,21 @@ export function useLay(id: string, job: Job, material: Material, cloth: LayCloth
       if (!cloth) return;
       const [kept, signed] = await Promise.all([
         findLay(id, material).catch(() => null),
-        atTheLay((face) => face.sign(job, material, cloth)),
+        atTheLay((face) => face.sign(jobs, material, cloth)),
       ]);
       if (!wanted) return;
       sign.current = signed.sign;
       const isOld = kept !== null && kept.sign !== signed.sign;
       const locked: LayState["locked"] = new Map(kept && !isOld ? kept.locked : []);
-      set({ ...NOTHING, lay: kept?.lay ?? null, isOld, locked, materials: signed.materials, steps: kept?.steps ?? 0 });
+      set({
+        ...NOTHING,
+        lay: kept?.lay ?? null,
+        isOld,
+        locked,
+        materials: signed.materials,
+        pieces: signed.pieces,
+        steps: kept?.steps ?? 0,
+      });
       if (!kept || isOld) void look(LOOKS_FIRST_MS, true);
     };
     void open().catch(() => undefined);
@@ -132,7 +144,7 @@ export function useLay(id: string, job: Job, material: Material, cloth: LayCloth
     const { lay } = now.current;
     if (!lay || !cloth) return;
     stop();
-    held.current = atTheLay((face) => face.take(job, material, cloth, laidOf(lay)));
+    held.current = atTheLay((face) => face.take(jobs, material, cloth, laidOf(lay)));
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [jobKey, clothKey, material, stop]);
 

@@ -19,6 +19,8 @@ export interface LayCloth {
 /** A piece on the cloth. */
 export interface Placement {
   readonly piece: string;
+  /** Whose it is where several garments lie on one cloth: 0 is the first. */
+  readonly bundle: number;
   /** Which of its copies, from 1. */
   readonly copy: number;
   /** Its middle along the cloth from the cut end, and across it from the edge or the fold that faces the cutter. */

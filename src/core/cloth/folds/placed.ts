@@ -33,6 +33,7 @@ export function placementsOf(
     const at = laid[i] as Laid;
     return {
       piece: part.shape.piece,
+      bundle: part.shape.bundle,
       copy: counter.next(part.shape.piece, part.copies),
       ...at,
       outline: laidOutline(strip.shapes[(strip.items[i] as LayItem).shape] as LayShape, at),

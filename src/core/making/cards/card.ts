@@ -30,15 +30,14 @@ export type Act =
   | { readonly kind: "allowance"; readonly edge: string; readonly width: Mm; readonly widthEnd: Mm }
   | { readonly kind: "notch"; readonly at: Point; readonly double: boolean }
   | { readonly kind: "trace"; readonly edges: readonly LaidEdge[] }
+  /** What a line of the worksheet does to a panel that is cut out, and how the panel lies before it. */
+  | { readonly kind: "change"; readonly move: string; readonly before: readonly LaidEdge[] }
   | {
-      /** What a line of the worksheet does to a panel that is cut out, and how the panel lies before it. */
-      readonly kind: "slash";
-      readonly move: string;
-      readonly lines: readonly (readonly Point[])[];
-      readonly hinges: readonly Point[];
-      /** What each slash is opened by, measured between these places. */
+      /** The panel is cut along a line; where it is hinged it is not cut through. What it is opened by is measured. */
+      readonly kind: "cut";
+      readonly points: readonly Point[];
+      readonly hinge: Point | null;
       readonly openings: readonly { readonly from: Point; readonly to: Point; readonly width: Mm }[];
-      readonly before: readonly LaidEdge[];
     }
   | {
       /** An edge that is not redrawn: it turned about the origin by so much, clockwise as drawn, and moved on. */

@@ -147,9 +147,9 @@ function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
   };
   const also = piece.alsoCut.map((a) => `${a.count} of ${a.material}${a.note ? `, ${a.note}` : ""}`).join("; ");
   const parts: Draft = {
-    panel: piece.id,
+    panel: piece.panel.id,
     name: piece.name,
-    drawing: piece.id,
+    drawing: piece.panel.id,
     says: say`${piece.name}${piece.material === "shell" ? "" : `, from ${piece.material}`}: it takes ${box.right - box.left} by ${box.bottom - box.top}: net ${seam.right - seam.left} by ${seam.bottom - seam.top}, and on the left ${seam.left - box.left}, on the right ${box.right - seam.right}, above ${seam.top - box.top}, below ${box.bottom - seam.bottom} for seams and hem. Mark the hem's allowance first, at the cut end. ${cutWords(piece)}.${also ? ` Cut again by it: ${also}.` : ""}`,
     numbers: {
       wide: box.right - box.left,
@@ -165,8 +165,8 @@ function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
   };
   return [
     parts,
-    ...outlineCards(cutPanel(piece), origin, { drawing: piece.id, tells: inParts(piece, tape, origin) }),
-    ...innerCards(piece.panel, origin, piece.id),
+    ...outlineCards(cutPanel(piece), origin, { drawing: piece.panel.id, tells: inParts(piece, tape, origin) }),
+    ...innerCards(piece.panel, origin),
   ];
 }
 

@@ -1,3 +1,4 @@
+import type { Panel } from "../../pattern";
 import type { Piece } from "../../pieces";
 import { say } from "../../units";
 import type { MadeGarment } from "../garment";
@@ -23,10 +24,14 @@ function allowanceCards(piece: Piece): readonly Draft[] {
     }));
 }
 
+/** The front is drawn first, the back from it, and parts that are measured against them last. */
+const rankOf = ({ is }: Panel): number => (is.part !== null ? 3 : is.root === "front" ? 0 : is.root === "back" ? 1 : 2);
+
 /** Net panels on paper, then their allowances. */
 export function paperCards({ panels, sewn, pieces }: MadeGarment): readonly Draft[] {
-  const all = [...panels, ...sewn.filter((p) => !panels.some((own) => own.id === p.id))].filter(
-    (p) => !sewn.some((s) => s.is.leftOf === p.id),
-  );
+  const all = [...panels]
+    .sort((a, b) => rankOf(a) - rankOf(b))
+    .concat(sewn.filter((p) => !panels.some((own) => own.id === p.id)))
+    .filter((p) => !sewn.some((s) => s.is.leftOf === p.id));
   return [...all.flatMap((panel) => wholeCards(panel, originOf(panel))), ...pieces.flatMap(allowanceCards)];
 }

@@ -54,21 +54,45 @@ const openingsOf = ({ wedges }: Drawing): readonly (readonly [Point, Point])[] =
       : [[b, c]];
   });
 
-/** What a line of the worksheet cuts on a panel, told by places, and how far it is opened. */
-function slashSaid(drawn: readonly Drawing[], origin: Origin): Sentence {
-  const cuts = drawn.flatMap((d) => d.slashes);
-  const openings = drawn.flatMap(openingsOf);
-  if (cuts.length === 0) return say``;
-  const lines = cuts.map((line) =>
-    listed(
-      line.map((p) => placed(p, origin)),
-      "; to ",
-    ),
-  );
-  const opened = openings.map(([a, b]) => say`${pointDistance(a, b)}`);
-  const hinged = drawn.some((d) => d.hinges.length > 0);
-  return say` Cut along the line from ${listed(lines, "; and from ")}${hinged ? ", up to its end and not through it: it is hinged there" : ""}.${opened.length > 0 ? say` Open by ${listed(opened, " and ")}, lay paper under and tape it.` : ""}`;
+/** Letters of the places that a slash runs by: beside those of the outline, which begin at A. */
+const SLASH_LETTERS = ["P", "Q", "R", "S", "T", "U"] as const;
+
+/** Each slash on a card of its own: from where, by what, to where, hinged or not, and how far it is opened. */
+function slashCards(
+  base: Pick<Draft, "panel" | "name" | "drawing">,
+  drawn: readonly Drawing[],
+  origin: Origin,
+): readonly Draft[] {
+  const shift = from(origin);
+  return drawn.flatMap((d) => {
+    const openings = openingsOf(d);
+    const each = d.slashes.length > 0 ? openings.length / d.slashes.length : 0;
+    return d.slashes.map((slash, i): Draft => {
+      const lettered = slash.map((p, k) => [SLASH_LETTERS[k % SLASH_LETTERS.length] as string, p] as const);
+      const own = openings.slice(Math.round(i * each), Math.round((i + 1) * each));
+      const end = slash.at(-1);
+      const isHinged = end !== undefined && d.hinges.some((h) => pointDistance(h, end) < HINGE);
+      const last = lettered.at(-1)?.[0] ?? "";
+      const widths = own.map(([a, b]) => say`${pointDistance(a, b)}`);
+      return {
+        ...base,
+        says: say`${base.name}: mark ${listed(
+          lettered.map(([name, p]) => say`${name}, ${placed(p, origin)}`),
+        )}. Cut from ${lettered.map(([name]) => name).join(" to ")}${isHinged ? `, up to ${last} and not through it: it is hinged there` : ""}.${widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
+        numbers: Object.fromEntries(own.map(([a, b], k) => [`opened${k + 1}`, pointDistance(a, b)])),
+        act: {
+          kind: "cut",
+          points: slash.map(shift),
+          hinge: isHinged ? shift(end) : null,
+          openings: own.map(([a, b]) => ({ from: shift(a), to: shift(b), width: pointDistance(a, b) })),
+        },
+        points: Object.fromEntries(lettered.map(([name, p]) => [name, shift(p)])),
+      };
+    });
+  });
 }
+/** A slash ends on its hinge, within this. */
+const HINGE: Mm = 1;
 
 /** A panel that a line of the worksheet has changed: its slash, what has turned, what is drawn anew, and its outline. */
 function changedCards(line: ToldLine, was: Panel, is: Panel, n: number): readonly Draft[] {
@@ -86,20 +110,11 @@ function changedCards(line: ToldLine, was: Panel, is: Panel, n: number): readonl
       ),
     ]),
   );
-  const slash: Draft = {
+  const change: Draft = {
     ...base,
-    says: say`${is.name}: ${line.sentence}${slashSaid(drawn, originOf(was))}`,
+    says: say`${is.name}: ${line.sentence}`,
     numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
-    act: {
-      kind: "slash",
-      move: line.move,
-      lines: drawn.flatMap((d) => d.slashes.map((s) => s.map(shift))),
-      hinges: drawn.flatMap((d) => d.hinges.map(shift)),
-      openings: drawn
-        .flatMap(openingsOf)
-        .map(([a, b]) => ({ from: shift(a), to: shift(b), width: pointDistance(a, b) })),
-      before: laid(was, originOf(was)),
-    },
+    act: { kind: "change", move: line.move, before: laid(was, originOf(was)) },
     points: {},
   };
   const moved = is.edges.flatMap((edge): Draft[] => {
@@ -138,7 +153,7 @@ function changedCards(line: ToldLine, was: Panel, is: Panel, n: number): readonl
       },
     ];
   });
-  return [slash, ...moved, ...anew, outlineCard(is, group)];
+  return [change, ...slashCards(base, drawn, originOf(was)), ...moved, ...anew, outlineCard(is, group)];
 }
 
 /** A turn about one origin and a move, said from the origins before and after. */
@@ -207,7 +222,7 @@ function lineCards(line: ToldLine, n: number): readonly Draft[] {
       drawing: `${n}`,
       says: line.sentence,
       numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
-      act: { kind: "slash", move: line.move, lines: [], hinges: [], openings: [], before: [] },
+      act: { kind: "change", move: line.move, before: [] },
       points: {},
     },
   ];
