@@ -1,10 +1,11 @@
+import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
 import type { HandOver } from "@/core/derive/handOver";
 import type { PrintOptions } from "@/core/files/paper/options";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
 import type { WorkroomRead } from "@/store/workroomFile";
-import type { DeriveWorker } from "./derive.worker";
+import type { DeriveWorker, SizesShown } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
 import type { LayWorker } from "./lay.worker";
 import type { Miniature, Proof } from "./proof";
@@ -46,6 +47,18 @@ export const miniatureOf = (job: Job): Promise<Miniature> =>
 /** The file that leaves the program. */
 export const fileOf = (job: Job, how: HandOver): Promise<HandedFile> =>
   writing.ask(WRITES_WITHIN_MS, (face) => face.handOver(job, how));
+
+/** A style in several sizes, as it is shown. */
+export const sizesOf = (job: Job, bodies: readonly Body[], how: PrintOptions): Promise<SizesShown> =>
+  writing.ask<SizesShown>(WRITES_WITHIN_MS, (face) => face.sizes(job, bodies, how));
+
+/** The file of a size set. */
+export const sizeFileOf = (
+  job: Job,
+  bodies: readonly Body[],
+  how: HandOver,
+  as: "nested" | "each",
+): Promise<HandedFile> => writing.ask(WRITES_WITHIN_MS, (face) => face.sizeFile(job, bodies, how, as));
 
 /** What would come on which page. */
 export const pagesOf = (job: Job, how: PrintOptions): Promise<PagesShown> =>

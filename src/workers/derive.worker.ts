@@ -3,6 +3,8 @@ import { expose, transfer } from "comlink";
 import { derive, deriveShape } from "@/core/derive";
 import { withCures } from "@/core/derive/cures";
 import { handOver, noticesOf, type HandOver } from "@/core/derive/handOver";
+import { eachFile, nestedFile, nestedPieces, sizeRows, sizesOf, type SizeRow } from "@/core/derive/sizeSet";
+import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
 import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
@@ -15,6 +17,22 @@ const CANNOT: Sentence = ["This job cannot be drawn."];
 
 /** The end of a piece of work, as a sentence on the maker's tape. */
 const cannot = (job: Job, says: Sentence = CANNOT): WorkEnded => new WorkEnded(tell(says, tapeOf(job.body.unit)));
+
+/** Work whose refusal ends it with a sentence. */
+function refusing<T>(job: Job, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    throw error instanceof Refusal ? cannot(job, error.complaint.says) : error;
+  }
+}
+
+/** A size set as it is shown. */
+export interface SizesShown {
+  readonly names: readonly string[];
+  readonly rows: readonly SizeRow[];
+  readonly pages: PagesShown;
+}
 
 const face = {
   /** A job's style and outline in miniature, or why it cannot be drawn. */
@@ -46,15 +64,34 @@ const face = {
     }
   },
 
+  /** A style in several sizes: what it measures in each, and the pages they would come on, nested. */
+  sizes(job: Job, bodies: readonly Body[], how: PrintOptions): SizesShown {
+    return refusing(job, () => {
+      const sizes = sizesOf(job, bodies);
+      return {
+        names: sizes.map((s) => s.name),
+        rows: sizeRows(sizes),
+        pages: pagesShown(pagePlan(nestedPieces(sizes), how)),
+      };
+    });
+  },
+
+  /** The file of a size set: all sizes over each other, or a file for each in one zip. */
+  async sizeFile(job: Job, bodies: readonly Body[], how: HandOver, as: "nested" | "each"): Promise<HandedFile> {
+    const sizes = refusing(job, () => sizesOf(job, bodies));
+    try {
+      const file = await (as === "nested" ? nestedFile(sizes, how) : eachFile(sizes, how));
+      return transfer(file, [file.bytes.buffer]);
+    } catch (error) {
+      throw error instanceof Refusal ? cannot(job, error.complaint.says) : error;
+    }
+  },
+
   /** What would come on which page, small; or why it cannot. */
   pages(job: Job, how: PrintOptions): PagesShown {
     const derived = derive(job);
     if (!derived.ok) throw cannot(job, derived.errors[0]?.says);
-    try {
-      return pagesShown(pagePlan(derived.pieces, how));
-    } catch (error) {
-      throw error instanceof Refusal ? cannot(job, error.complaint.says) : error;
-    }
+    return refusing(job, () => pagesShown(pagePlan(derived.pieces, how)));
   },
 };
 

@@ -83,7 +83,7 @@ export async function handOver(job: Job, derived: Derived, how: HandOver): Promi
       return {
         name: `${stem}-${how.dxf}.dxf`,
         type: "image/vnd.dxf",
-        bytes: text(writeDxf(set(), how.dxf, job.body.name || "one size")),
+        bytes: text(writeDxf([{ set: set(), size: job.body.name || "one size" }], how.dxf)),
       };
     case "csv":
       return { name: `${stem}.csv`, type: "text/csv; charset=utf-8", bytes: text(tableCsv(derived, tape)) };

@@ -136,3 +136,22 @@ export function polygonSections(points: readonly Point[], y: Mm): (readonly [Mm,
   for (let i = 0; i + 1 < xs.length; i += 2) sections.push([xs[i] as Mm, xs[i + 1] as Mm]);
   return sections;
 }
+
+/** The convex hull of points, by Andrew's chain: its corners in order. Fewer than three places are answered as they are. */
+export function convexHull(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  if (sorted.length < 3) return sorted;
+  const half = (run: readonly Point[]): Point[] => {
+    const kept: Point[] = [];
+    for (const p of run) {
+      for (;;) {
+        const [a, b] = kept.slice(-2) as [Point?, Point?];
+        if (!a || !b || (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break;
+        kept.pop();
+      }
+      kept.push(p);
+    }
+    return kept.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}

@@ -9,11 +9,12 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useSnackbar } from "notistack";
 import { useMemo, useState } from "react";
+import type { Body } from "@/core/body";
 import { jobFile } from "@/core/files";
 import type { HandOver } from "@/core/derive/handOver";
 import { USUAL_PRINT } from "@/core/files/paper/options";
 import { useView } from "@/store/viewStore";
-import { fileOf, stopWriting } from "@/workers/client";
+import { fileOf, sizeFileOf, stopWriting } from "@/workers/client";
 import { Choice } from "../Choice";
 import { download } from "../download";
 import { useOpenJob } from "../JobContext";
@@ -33,6 +34,8 @@ import {
 } from "./kinds";
 import { Notices } from "./Notices";
 import { PagesPreview } from "./PagesPreview";
+import { SizeFields, sizeFormat, type SizeForm } from "./SizeFields";
+import { SizeTable } from "./SizeTable";
 import { PaperFields } from "./PaperFields";
 import { usePages } from "./usePages";
 
@@ -51,6 +54,8 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
     format: "pdf",
     dxf: "r12",
   });
+  const [others, setOthers] = useState<readonly Body[]>([]);
+  const [as, setAs] = useState<SizeForm>("nested");
   const how = useMemo<HandOver>(() => {
     if (kind === "projector")
       return {
@@ -61,9 +66,10 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
       };
     if (kind === "drawing")
       return { ...print, ...(drawing === "svg" ? { format: "svg" } : { format: "dxf", dxf: drawing }) };
+    if (kind === "sizes") return { ...print, ...sizeFormat(as) };
     return { ...print, format: ({ paper: "pdf", table: "csv", sheet: "sheet", job: "json" } as const)[kind] };
-  }, [kind, print, drawing]);
-  const pages = usePages(job, hasPages(kind) && !fault ? how : null);
+  }, [kind, print, drawing, as]);
+  const pages = usePages(job, hasPages(kind) && !fault ? how : null, kind === "sizes" ? others : null);
   const pieces = proof?.pieces ?? [];
   const chosen = print.pieces ?? pieces.map((p) => p.id);
   const isRefused = pages !== null && "refused" in pages;
@@ -76,7 +82,12 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
     setBusy(true);
     try {
       // The job itself needs no calculation, and goes out whatever else has failed.
-      const file = kind === "job" ? jobFile(job) : await fileOf(job, how);
+      const file =
+        kind === "job"
+          ? jobFile(job)
+          : kind === "sizes"
+            ? await sizeFileOf(job, others, how, as === "each" ? "each" : "nested")
+            : await fileOf(job, how);
       download(file);
       enqueueSnackbar(`${file.name} is in your downloads.`);
     } catch (error) {
@@ -124,6 +135,9 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
               </label>
             ))}
           </fieldset>
+          {kind === "sizes" ? (
+            <SizeFields own={job.body} others={others} as={as} onOthers={setOthers} onAs={setAs} />
+          ) : null}
           {hasPages(kind) ? (
             <>
               <PaneHeading>On what, and how</PaneHeading>
@@ -181,6 +195,11 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
               {kind === "projector"
                 ? "page at true size, on a grid of 5 cm: set the projector until its squares measure 5 cm on the cloth."
                 : `${pages.tiles.length === 1 ? "page" : "pages"}, and one before with the map and two test squares.`}
+            </div>
+          ) : null}
+          {pages !== null && !("refused" in pages) && pages.sizes ? (
+            <div style={{ overflow: "auto", maxHeight: 190 }}>
+              <SizeTable names={pages.sizes.names} rows={pages.sizes.rows} tape={tape} />
             </div>
           ) : null}
           <div style={{ overflow: "auto", maxHeight: hasPages(kind) ? 150 : undefined }}>

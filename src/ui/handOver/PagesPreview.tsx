@@ -30,7 +30,9 @@ export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; re
       {pieces.map((piece) => (
         <path
           key={piece.id}
-          d={`M${piece.outline.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`}
+          d={piece.outlines
+            .map((outline) => `M${outline.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`)
+            .join("")}
           fill="none"
           stroke={isDark ? "#e8f3ee" : "var(--text)"}
           strokeWidth={2 * line}

@@ -9,16 +9,12 @@ import { dxfText, type DxfBlock, type DxfEntity, type DxfVersion } from "./dxfTe
 const CORNER = 0.14;
 const TEXT_HEIGHT = 6;
 
-/** Block names that the oldest release takes: capitals, figures, dashes, at most 31 long, each once. */
-function blockNames(pieces: readonly Piece[]): readonly string[] {
-  return pieces.map(
-    ({ id }, i) =>
-      `${id
-        .toUpperCase()
-        .replace(/[^A-Z0-9-]/g, "_")
-        .slice(0, 26)}_${i + 1}`,
-  );
-}
+/** A block's name that the oldest release takes: capitals, figures, dashes, at most 31 long; `n` makes it the only one. */
+const blockName = (id: string, n: number): string =>
+  `${id
+    .toUpperCase()
+    .replace(/[^A-Z0-9-]/g, "_")
+    .slice(0, 26)}_${n}`;
 
 /** True at a corner of a closed outline. */
 function isCorner(points: readonly Point[], i: number): boolean {
@@ -80,16 +76,26 @@ function blockOf(name: string, { piece, place }: PlacedPiece, set: PrintSet, siz
   };
 }
 
+/** A print set and what its pieces are made for. */
+interface SizedSet {
+  readonly set: PrintSet;
+  readonly size: string;
+}
+
 /**
- * The pieces at true size in millimetres, one block a piece, on the layers of the apparel industry's standard: cut line,
- * turn and curve points, notches on the cut line, fold, grain, inner lines, drill holes, sew line, words. `size` is what
- * the pieces are made for.
+ * The pieces at true size in millimetres, one block a piece and size, on the layers of the apparel industry's standard: cut
+ * line, turn and curve points, notches on the cut line, fold, grain, inner lines, drill holes, sew line, words.
  */
-export function writeDxf(set: PrintSet, version: DxfVersion, size: string): string {
-  const names = blockNames(set.pieces);
-  const blocks = layOnSheet(set.pieces).placed.map((placed, i) => blockOf(names[i] as string, placed, set, size));
-  const header: DxfEntity[] = [`Style Name: ${set.title}`, "Units: METRIC", "Author: Eland", ...set.notices].map(
-    (text, i) => ({ kind: "text", layer: DXF_LAYERS.words, at: [0, 20 + i * 9], height: TEXT_HEIGHT, text }),
+export function writeDxf(sets: readonly SizedSet[], version: DxfVersion): string {
+  let n = 0;
+  const blocks = sets.flatMap(({ set, size }) =>
+    layOnSheet(set.pieces).placed.map((placed) => blockOf(blockName(placed.piece.id, ++n), placed, set, size)),
   );
+  const header: DxfEntity[] = [
+    `Style Name: ${sets[0]?.set.title ?? ""}`,
+    "Units: METRIC",
+    "Author: Eland",
+    ...new Set(sets.flatMap(({ set }) => set.notices)),
+  ].map((text, i) => ({ kind: "text", layer: DXF_LAYERS.words, at: [0, 20 + i * 9], height: TEXT_HEIGHT, text }));
   return dxfText(version, ["0", ...Object.values(DXF_LAYERS)], blocks, header);
 }

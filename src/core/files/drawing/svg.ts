@@ -3,6 +3,7 @@ import type { Point } from "../../geometry";
 import type { Piece } from "../../pieces";
 import { escaped } from "./markup";
 import { labelPlace, layOnSheet, type PlacedPiece, type PrintSet } from "../paper/sheet";
+import { sizeDash } from "../paper/sizeLines";
 
 const MARGIN = 10;
 
@@ -41,16 +42,41 @@ export function writeSvg(set: PrintSet): string {
     `<g id="${id}"><title>${title}</title>${content}</g>`;
   const line = (points: readonly Point[], close: boolean, style: string): string =>
     `<path d="${pathData(points, close)}" fill="none" ${style}/>`;
+  type Sizes = NonNullable<PlacedPiece["piece"]["sizes"]>;
+  /** All sizes of a piece, each by its own dashes. */
+  const sized = (
+    sizes: Sizes,
+    at: (q: Point) => Point,
+    of: (size: Sizes[number]) => readonly Point[],
+    style: string,
+  ): string =>
+    sizes
+      .map((size, i) =>
+        line(
+          of(size).map(at),
+          true,
+          `data-size="${escaped(size.name)}" ${style} stroke-dasharray="${sizeDash(i).join(" ") || "none"}"`,
+        ),
+      )
+      .join("");
   const layers = [
     layer(
       "cut-line",
       "Cut line",
-      each(({ piece }, at) => line(piece.cutLine.map(at), true, 'stroke="#14302a" stroke-width="0.7"')),
+      each(({ piece }, at) =>
+        piece.sizes
+          ? sized(piece.sizes, at, (s) => s.cutLine, 'stroke="#14302a" stroke-width="0.7"')
+          : line(piece.cutLine.map(at), true, 'stroke="#14302a" stroke-width="0.7"'),
+      ),
     ),
     layer(
       "seam-line",
       "Seam line",
-      each(({ piece }, at) => line(piece.seamLine.map(at), true, `${seamStyle(piece)} stroke-width="0.4"`)),
+      each(({ piece }, at) =>
+        piece.sizes
+          ? sized(piece.sizes, at, (s) => s.seamLine, 'stroke="#4a5a63" stroke-width="0.4"')
+          : line(piece.seamLine.map(at), true, `${seamStyle(piece)} stroke-width="0.4"`),
+      ),
     ),
     layer(
       "grain",
@@ -61,14 +87,16 @@ export function writeSvg(set: PrintSet): string {
       "notches",
       "Notches",
       each(({ piece }, at) =>
-        piece.notches.map((n) => line([at(n.at), at(n.outer)], false, 'stroke="#14302a" stroke-width="0.5"')).join(""),
+        (piece.sizes ? [] : piece.notches)
+          .map((n) => line([at(n.at), at(n.outer)], false, 'stroke="#14302a" stroke-width="0.5"'))
+          .join(""),
       ),
     ),
     layer(
       "inner-lines",
       "Inner lines",
       each(({ piece }, at) =>
-        piece.panel.lines
+        (piece.sizes ? [] : piece.panel.lines)
           .filter((l) => l.kind !== "grain" && l.points.length > 1)
           .map((l) => line(l.points.map(at), false, `data-kind="${l.kind}" stroke="#7d8a84" stroke-width="0.3"`))
           .join(""),
@@ -78,7 +106,7 @@ export function writeSvg(set: PrintSet): string {
       "trim-lines",
       "Surplus is trimmed here",
       each(({ piece }, at) =>
-        piece.trims
+        (piece.sizes ? [] : piece.trims)
           .map((t) => line(t.map(at), false, 'stroke="#14302a" stroke-width="0.4" stroke-dasharray="6 2 1 2"'))
           .join(""),
       ),

@@ -1,8 +1,7 @@
 import { nested } from "../../cloth";
 import { boxOf, type Point } from "../../geometry";
-import type { Piece } from "../../pieces";
 import type { Mm } from "../../units";
-import { sheetOf, stoodUp, type PlacedPiece, type Sheet } from "./sheet";
+import { extentOf, sheetOf, stoodUp, type PrintPiece, type PlacedPiece, type Sheet } from "./sheet";
 
 /** Pieces on paper keep this far from each other: room for the scissors. */
 const GAP: Mm = 8;
@@ -11,12 +10,12 @@ const GAP: Mm = 8;
  * Lays pieces into each other on paper so wide, as short as a short search finds; a piece may stand on its head. Null
  * where one is wider than the paper. Always the same for the same pieces.
  */
-export function nestOnSheet(pieces: readonly Piece[], width: Mm): Sheet | null {
+export function nestOnSheet(pieces: readonly PrintPiece[], width: Mm): Sheet | null {
   const stood = pieces.map((piece) => ({ piece, ...stoodUp(piece) }));
   // The search's strip runs along x: down the paper.
   const laid = nested(
     stood.map(({ piece, stand }) =>
-      piece.cutLine.map((p): Point => {
+      extentOf(piece).map((p): Point => {
         const [x, y] = stand(p);
         return [y, x];
       }),
@@ -35,7 +34,7 @@ export function nestOnSheet(pieces: readonly Piece[], width: Mm): Sheet | null {
             ? [across + wide / 2 - x, along + tall / 2 - y]
             : [across - wide / 2 + x, along - tall / 2 + y];
         };
-        return { piece, place, turned, box: boxOf(piece.cutLine.map(place)) };
+        return { piece, place, turned, box: boxOf(extentOf(piece).map(place)) };
       }),
     )
   );

@@ -1,9 +1,8 @@
-import type { Piece } from "../../pieces";
 import { Refusal, say, type Mm } from "../../units";
 import { nestOnSheet } from "./nest";
 import type { PrintOptions } from "./options";
 import { LONGEST_PAGE, PAPERS } from "./papers";
-import { layOnSheet, stoodUp, type Sheet } from "./sheet";
+import { layOnSheet, stoodUp, type PrintPiece, type Sheet } from "./sheet";
 import { apartOnSheet, groundOf, MARGIN, tilesOf, type Ground, type Tile } from "./tiles";
 
 /** What comes on which page: the sheet with all pieces, and the pages it is divided into. */
@@ -19,10 +18,10 @@ export interface PagePlan {
 const PROJECTED_WIDTH: Mm = 2400;
 
 /** Pieces that were asked for, in their own order. Throws Refusal where none of them is there. */
-export function printedPieces(
-  pieces: readonly Piece[],
+export function printedPieces<P extends PrintPiece>(
+  pieces: readonly P[],
   { pieces: wanted }: Pick<PrintOptions, "pieces">,
-): readonly Piece[] {
+): readonly P[] {
   if (wanted === null) return pieces;
   const strange = wanted.find((id) => !pieces.some((p) => p.id === id));
   if (strange !== undefined || wanted.length === 0)
@@ -36,7 +35,7 @@ export function printedPieces(
 }
 
 /** Nested as wide as so many pages as need the fewest of them; null where a piece is wider than all. */
-function nestedOnPages(pieces: readonly Piece[], ground: Ground): Sheet | null {
+function nestedOnPages(pieces: readonly PrintPiece[], ground: Ground): Sheet | null {
   const step = ground.width - ground.overlap;
   const most = Math.ceil(layOnSheet(pieces).width / step);
   let best: { readonly sheet: Sheet; readonly pages: number } | null = null;
@@ -53,7 +52,7 @@ const MOST_COLUMNS = 8;
  * Lays pieces on the paper asked for and divides it into pages; none is empty. Throws Refusal where a piece is wider than
  * the roll, or larger than a projector's page can be.
  */
-export function pagePlan(all: readonly Piece[], options: PrintOptions): PagePlan {
+export function pagePlan(all: readonly PrintPiece[], options: PrintOptions): PagePlan {
   const pieces = printedPieces(all, options);
   const { paper, arrange, join, order } = options;
   if (paper.on === "sheets") {
@@ -88,7 +87,7 @@ export function pagePlan(all: readonly Piece[], options: PrintOptions): PagePlan
 export const GRID: Mm = 50;
 const overGrid = (size: Mm): Mm => Math.ceil((size + GRID / 2) / GRID) * GRID;
 
-function refuseWiderThan(pieces: readonly Piece[], room: Mm, isRoll: boolean): void {
+function refuseWiderThan(pieces: readonly PrintPiece[], room: Mm, isRoll: boolean): void {
   const wide = pieces.find((piece) => stoodUp(piece).width > room);
   if (!wide) return;
   const { width } = stoodUp(wide);

@@ -7,7 +7,11 @@ export interface PagesShown {
   readonly width: Mm;
   readonly height: Mm;
   readonly page: { readonly width: Mm; readonly height: Mm };
-  readonly pieces: readonly { readonly id: string; readonly name: string; readonly outline: readonly Point[] }[];
+  readonly pieces: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly outlines: readonly (readonly Point[])[];
+  }[];
   readonly tiles: readonly { readonly name: string; readonly window: Box }[];
 }
 
@@ -19,7 +23,7 @@ export const pagesShown = ({ sheet, page, tiles }: PagePlan): PagesShown => ({
   pieces: sheet.placed.map(({ piece, place }) => ({
     id: piece.id,
     name: piece.name,
-    outline: piece.cutLine.map(place),
+    outlines: (piece.sizes?.map((s) => s.cutLine) ?? [piece.cutLine]).map((line) => line.map(place)),
   })),
   tiles: tiles.map(({ name, window }) => ({ name, window })),
 });

@@ -5,6 +5,7 @@ import type { Mm } from "../../units";
 import type { PrintOptions } from "./options";
 import { INK, type Pen, type Stroke } from "./pen";
 import { labelPlace, type PlacedPiece } from "./sheet";
+import { sizeDash } from "./sizeLines";
 
 export const FAINT = rgb(0.55, 0.6, 0.57);
 const FRONT = rgb(0.04, 0.43, 0.43);
@@ -38,6 +39,7 @@ export function drawPiece(
 ): void {
   const back = isOf(piece, "back");
   const own = back ? BACK : isOf(piece, "front") ? FRONT : FAINT;
+  if (piece.sizes) return drawSizes(pen, piece.sizes, at, outlines);
   if (outlines !== "seam") pen.part(piece.cutLine.map(at), { color: INK, width: 0.5, close: true });
   if (outlines !== "cut")
     pen.part(piece.seamLine.map(at), { color: own, width: 0.3, close: true, ...(back ? { dash: [9, 3] } : {}) });
@@ -68,6 +70,22 @@ export function drawPiece(
       );
     }
   }
+}
+
+/** All sizes over each other, each by its own dashes, its name at its lowest place. */
+function drawSizes(
+  pen: Pen,
+  sizes: NonNullable<PlacedPiece["piece"]["sizes"]>,
+  at: (p: Point) => Point,
+  outlines: PrintOptions["outlines"],
+): void {
+  sizes.forEach(({ name, cutLine, seamLine }, i) => {
+    const dash = sizeDash(i);
+    if (outlines !== "seam") pen.part(cutLine.map(at), { color: INK, width: 0.5, close: true, dash });
+    if (outlines !== "cut") pen.part(seamLine.map(at), { color: FAINT, width: 0.3, close: true, dash });
+    const lowest = cutLine.map(at).reduce((low, p) => (p[1] > low[1] ? p : low));
+    pen.text(name, [lowest[0] + 2 + 22 * i, lowest[1] - 2], 3);
+  });
 }
 
 /** Height of a label's lines, and how far a line is from the next. */

@@ -1,18 +1,27 @@
-import { boxOf, type Box, type Point } from "../../geometry";
+import { boxOf, convexHull, type Box, type Point } from "../../geometry";
 import type { Piece } from "../../pieces";
 import type { Mm } from "../../units";
+
+/** A piece as it is printed: in one size, or with all sizes' outlines over each other in its own frame. */
+export interface PrintPiece extends Piece {
+  readonly sizes?: readonly {
+    readonly name: string;
+    readonly cutLine: readonly Point[];
+    readonly seamLine: readonly Point[];
+  }[];
+}
 
 /** What leaves the program on paper or as a drawing: the pieces, and what the cutter must be told with them. */
 export interface PrintSet {
   readonly title: string;
-  readonly pieces: readonly Piece[];
+  readonly pieces: readonly PrintPiece[];
   /** Open faults, estimates and undecided matters, as sentences. They are printed and never block. */
   readonly notices: readonly string[];
 }
 
 /** A piece laid on the sheet: `place` takes its own frame to the sheet's. */
 export interface PlacedPiece {
-  readonly piece: Piece;
+  readonly piece: PrintPiece;
   readonly place: (p: Point) => Point;
   readonly turned: boolean;
   readonly box: Box;
@@ -26,14 +35,18 @@ export interface Sheet {
 
 const GAP: Mm = 15;
 
+/** What of the paper a piece takes: its cut line, or what all its sizes take together. */
+export const extentOf = ({ cutLine, sizes }: PrintPiece): readonly Point[] =>
+  sizes ? convexHull(sizes.flatMap((s) => s.cutLine)) : cutLine;
+
 /** A piece with its grain upright, its corner at the origin; a strip longer than tall is stood on end. */
-export function stoodUp({ cutLine }: Piece): {
+export function stoodUp(piece: PrintPiece): {
   readonly turned: boolean;
   readonly stand: (p: Point) => Point;
   readonly width: Mm;
   readonly height: Mm;
 } {
-  const own = boxOf(cutLine);
+  const own = boxOf(extentOf(piece));
   const [wide, tall] = [own.right - own.left, own.bottom - own.top];
   const turned = wide > 2 * tall;
   return turned
@@ -60,7 +73,7 @@ interface Following {
 
 /** Lays the pieces side by side with the grain upright, in one row or as many as the width takes. */
 export function layOnSheet(
-  pieces: readonly Piece[],
+  pieces: readonly PrintPiece[],
   { next = (end) => end + GAP, within = Infinity }: Following = {},
 ): Sheet {
   let [end, top, deepest]: [Mm | null, Mm, Mm] = [null, 0, 0];
@@ -73,7 +86,7 @@ export function layOnSheet(
         const [x, y] = stand(p);
         return [left + x, down + y];
       };
-      const box = boxOf(piece.cutLine.map(place));
+      const box = boxOf(extentOf(piece).map(place));
       end = box.right;
       deepest = Math.max(deepest, box.bottom);
       return { piece, place, turned, box };

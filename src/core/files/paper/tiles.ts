@@ -1,8 +1,7 @@
 import { chordsCross, polygonSections, type Box, type Point } from "../../geometry";
 import type { Mm } from "../../units";
 import type { PAGE_JOINS, PAGE_ORDERS } from "./options";
-import { layOnSheet, type PlacedPiece, type Sheet } from "./sheet";
-import type { Piece } from "../../pieces";
+import { extentOf, layOnSheet, type PrintPiece, type PlacedPiece, type Sheet } from "./sheet";
 
 /** Home printers leave about this much white. */
 export const MARGIN: Mm = 10;
@@ -47,7 +46,7 @@ export const meets = (a: Box, b: Box): boolean =>
 /** True where some of a piece, and not only of the box around it, lies within a window. */
 export function lies({ piece, place, box }: PlacedPiece, window: Box): boolean {
   if (!meets(box, window)) return false;
-  const outline = piece.cutLine.map(place);
+  const outline = extentOf(piece).map(place);
   const isWithin = ([x, y]: Point): boolean =>
     x > window.left && x < window.right && y > window.top && y < window.bottom;
   if (outline.some(isWithin)) return true;
@@ -88,7 +87,7 @@ export function tilesOf(
 const CLEAR: Mm = 1;
 
 /** Every piece on pages of its own: each begins where a column of pages does, clear of the one before. */
-export function apartOnSheet(pieces: readonly Piece[], { width, overlap }: Ground): Sheet {
+export function apartOnSheet(pieces: readonly PrintPiece[], { width, overlap }: Ground): Sheet {
   const step = width - overlap;
   return layOnSheet(pieces, { next: (end) => (Math.floor((end - CLEAR) / step) + 1) * step + overlap + CLEAR });
 }

@@ -1,0 +1,2 @@
+/** Sizes of one set. */
+export const MOST_SIZES = 12;
