@@ -32,6 +32,15 @@ const reading = supervised<DrawingWorker>(
 const laying = supervised<LayWorker>(() => new Worker(new URL("./lay.worker.ts", import.meta.url), { type: "module" }));
 const LOOKS_FOR_MS = 3_600_000;
 
+/** What other cloths, widths and numbers would take is worked out beside the lay, so that it holds nothing up. */
+const layingElsewhere = supervised<LayWorker>(
+  () => new Worker(new URL("./lay.worker.ts", import.meta.url), { type: "module" }),
+);
+
+/** Asks what the lay would be elsewhere. */
+export const besideTheLay = <T>(work: Parameters<typeof layingElsewhere.ask<T>>[1]): Promise<T> =>
+  layingElsewhere.ask<T>(LOOKS_FOR_MS, work);
+
 /** Asks the worker of the lay. */
 export const atTheLay = <T>(work: Parameters<typeof laying.ask<T>>[1]): Promise<T> => laying.ask<T>(LOOKS_FOR_MS, work);
 

@@ -1,6 +1,7 @@
 "use client";
 import { useId } from "react";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
+import { sizeDash } from "@/core/files/paper/sizeLines";
 
 /** The pages as they will come out of the printer: white where a page is, its name, the pieces across them. */
 export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; readonly isDark: boolean }) {
@@ -28,18 +29,21 @@ export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; re
         />
       ))}
       {pieces.map((piece) => (
-        <path
-          key={piece.id}
-          d={piece.outlines
-            .map((outline) => `M${outline.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`)
-            .join("")}
-          fill="none"
-          stroke={isDark ? "#e8f3ee" : "var(--text)"}
-          strokeWidth={2 * line}
-          aria-labelledby={`${id}-${piece.id}`}
-        >
+        <g key={piece.id} aria-labelledby={`${id}-${piece.id}`}>
           <title id={`${id}-${piece.id}`}>{piece.name}</title>
-        </path>
+          {piece.outlines.map((outline, size) => (
+            <path
+              key={size}
+              d={`M${outline.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`}
+              fill="none"
+              stroke={isDark ? "#e8f3ee" : "var(--text)"}
+              strokeWidth={(size === 0 ? 2 : 1.4) * line}
+              strokeDasharray={sizeDash(size)
+                .map((d) => d * line)
+                .join(" ")}
+            />
+          ))}
+        </g>
       ))}
       {tiles.length > 1
         ? tiles.map(({ name, window: w }) => (

@@ -34,7 +34,7 @@ export function SizeTable({ names, rows, tape }: Props) {
             {mm.map((value, i) => (
               <td key={i} style={{ textAlign: "right", paddingLeft: 10, whiteSpace: "nowrap" }}>
                 {value === null ? "none" : <Length mm={value} tape={tape} />}
-                {i > 0 && value !== null && mm[0] !== null && mm[0] !== undefined ? (
+                {i > 0 && value !== null && mm[0] !== null && mm[0] !== undefined && Math.abs(value - mm[0]) > 0.5 ? (
                   <span style={{ color: "var(--quiet)" }}>
                     {" "}
                     {value >= mm[0] ? "+" : "−"}

@@ -13,7 +13,7 @@ import { Chart, type ChartInk } from "@/ui/Chart";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
-import { atTheLay } from "@/workers/client";
+import { besideTheLay } from "@/workers/client";
 
 const SEARCHES_MS = 14_000;
 
@@ -45,7 +45,7 @@ export function FitPane({ cloth, length, tape }: Props) {
     setTries([]);
     setResult({ fitted: null, why: null });
     try {
-      const found = await atTheLay<Fitted | LayFault | null>((face) =>
+      const found = await besideTheLay<Fitted | LayFault | null>((face) =>
         face.fit(
           of,
           cloth,
@@ -152,7 +152,7 @@ export function FitPane({ cloth, length, tape }: Props) {
             onClick={() => {
               run.current++;
               setBusy(false);
-              void atTheLay((face) => face.stop()).catch(() => undefined);
+              void besideTheLay((face) => face.stop()).catch(() => undefined);
             }}
           >
             Stop

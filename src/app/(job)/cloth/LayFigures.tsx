@@ -24,7 +24,7 @@ interface Props {
 function foldsFor(lay: ClothLay, names: Props["names"]): readonly (readonly [name: string, wide: Mm])[] {
   const first = [...new Map([...lay.placements].reverse().map((p) => [p.piece, p] as const)).values()].reverse();
   return first.flatMap((p) => {
-    const of = names.get(p.piece);
+    const of = p.bundle === 0 ? names.get(p.piece) : undefined;
     const ys = p.outline.map(([, y]) => y);
     return of && !of.part ? [[of.name, Math.max(...ys) - Math.min(...ys)] as const] : [];
   });

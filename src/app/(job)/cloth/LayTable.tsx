@@ -252,7 +252,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
         strokeWidth={2.5}
         vectorEffect="non-scaling-stroke"
       />
-      <g transform={`translate(${lay.length} ${-70 - word})`}>
+      <g transform={`translate(${Math.min(lay.length, long + ROOM.right - word * 4.7)} ${-70 - word})`}>
         <rect x={-word * 4.6} y={-word * 1.15} width={word * 9.2} height={word * 2} rx={8} fill="var(--ink)" />
         <text y={word * 0.22} fontSize={word * 1.02} textAnchor="middle" fill="var(--on-ink)" fontWeight={700}>
           needs {formatLength(lay.length, tape)}

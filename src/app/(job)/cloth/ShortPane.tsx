@@ -11,7 +11,7 @@ import { Length } from "@/ui/Length";
 import { Quiet } from "@/ui/Quiet";
 import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
-import { atTheLay } from "@/workers/client";
+import { besideTheLay } from "@/workers/client";
 
 /** What would bring short cloth in, each with what it saves, and one press to do it. */
 export function ShortPane({ job, cloth, tape }: { readonly job: Job; readonly cloth: LayCloth; readonly tape: Tape }) {
@@ -24,7 +24,7 @@ export function ShortPane({ job, cloth, tape }: { readonly job: Job; readonly cl
     setBusy(true);
     setFound([]);
     try {
-      await atTheLay((face) =>
+      await besideTheLay((face) =>
         face.savings(
           job,
           cloth,

@@ -3,7 +3,7 @@ import { useEffect, useState } from "react";
 import type { LayCloth } from "@/core/cloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
-import { atTheLay } from "@/workers/client";
+import { besideTheLay } from "@/workers/client";
 
 /**
  * The lengths the pieces take on other cloths, looked at quickly once the lay itself has had its first go; empty until they
@@ -35,7 +35,7 @@ export function useElsewhere(
   useEffect(() => {
     let wanted = true;
     const timer = setTimeout(() => {
-      atTheLay((face) => face.elsewhere(jobs, material, cloths)).then(
+      besideTheLay((face) => face.elsewhere(jobs, material, cloths)).then(
         (lengths) => wanted && setFound({ key, lengths }),
         () => undefined,
       );

@@ -55,7 +55,7 @@ const openingsOf = ({ wedges }: Drawing): readonly (readonly [Point, Point])[] =
   });
 
 /** Letters of the places that a slash runs by: beside those of the outline, which begin at A. */
-const SLASH_LETTERS = ["P", "Q", "R", "S", "T", "U"] as const;
+const SLASH_LETTERS = [..."PQRSTUVWXYZ"];
 
 /** Each slash on a card of its own: from where, by what, to where, hinged or not, and how far it is opened. */
 function slashCards(
@@ -64,11 +64,17 @@ function slashCards(
   origin: Origin,
 ): readonly Draft[] {
   const shift = from(origin);
+  // A place that two slashes share has one letter.
+  const known: Point[] = [];
+  const nameOf = (p: Point): string => {
+    const held = known.findIndex((q) => pointDistance(p, q) < HINGE);
+    return SLASH_LETTERS[(held < 0 ? known.push(p) - 1 : held) % SLASH_LETTERS.length] as string;
+  };
   return drawn.flatMap((d) => {
     const openings = openingsOf(d);
     const each = d.slashes.length > 0 ? openings.length / d.slashes.length : 0;
     return d.slashes.map((slash, i): Draft => {
-      const lettered = slash.map((p, k) => [SLASH_LETTERS[k % SLASH_LETTERS.length] as string, p] as const);
+      const lettered = slash.map((p) => [nameOf(p), p] as const);
       const own = openings.slice(Math.round(i * each), Math.round((i + 1) * each));
       const end = slash.at(-1);
       const isHinged = end !== undefined && d.hinges.some((h) => pointDistance(h, end) < HINGE);
