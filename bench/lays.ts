@@ -21,7 +21,7 @@ const COUNT = Number(process.env.COUNT ?? "500");
 const SECONDS = Number(process.env.SECONDS ?? "10");
 /** Random trials of the largest number that fits, each within so much time. */
 const TRIALS = Number(process.env.TRIALS ?? "0");
-const FIT_MS = 6000;
+const FIT_MS = Number(process.env.FIT_MS ?? 6000);
 const FOLD_KINDS: readonly Fold[] = ["open", "lengthwise", "across"];
 const PLAIN: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
 

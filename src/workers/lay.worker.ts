@@ -101,7 +101,7 @@ const face = {
     if (isFault(found)) return found.errors;
     try {
       let [steps, from] = [0, performance.now()];
-      for (const step of layCloth(found, cloth, seed, new Map(locked))) {
+      for (const step of layCloth(found, cloth, seed, { locked: new Map(locked) })) {
         steps++;
         if (step) tell({ lay: step.lay, steps });
         if (performance.now() - from < SLICE_MS) continue;

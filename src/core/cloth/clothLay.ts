@@ -5,6 +5,13 @@ import type { ClothLay, LayCloth, LayFound } from "./folds/laidCloth";
 import { lengthwiseLay } from "./folds/lengthwise";
 import { NONE_LOCKED, oneStrip, type Locked } from "./folds/oneStrip";
 import { areaOf } from "./folds/placed";
+import type { Laid } from "./lay/strip";
+
+/** What a search begins with: pieces that stay where they are, and a lay of nearly the same pieces to begin like. */
+interface Starting {
+  readonly locked?: Locked;
+  readonly like?: readonly Laid[] | null;
+}
 
 /**
  * Lays pieces on cloth: a first lay at once, then better ones as they are found, until it is stopped. Yields after every
@@ -14,7 +21,7 @@ export function* layCloth(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  locked: Locked = NONE_LOCKED,
+  { locked = NONE_LOCKED, like = null }: Starting = {},
 ): Generator<LayFound | null, void, void> {
   if (shapes.length === 0) throw new Refusal("material", say`Nothing is cut from this cloth.`);
   const area = areaOf(shapes);
@@ -23,7 +30,7 @@ export function* layCloth(
     bound: Math.max(bound, area / cloth.width),
     utilisation: area / (cloth.width * lay.length),
   });
-  if (cloth.fold === "open" || locked.size > 0) yield* oneStrip(shapes, cloth, seed, locked);
-  else if (cloth.fold === "lengthwise") yield* lengthwiseLay(shapes, cloth, seed, found);
+  if (cloth.fold === "open" || locked.size > 0) yield* oneStrip(shapes, cloth, seed, { locked, like });
+  else if (cloth.fold === "lengthwise") yield* lengthwiseLay(shapes, cloth, seed, found, like);
   else yield* acrossLay(shapes, cloth, seed, found);
 }

@@ -33,14 +33,15 @@ interface Range {
   readonly asStored: (value: number) => unknown;
 }
 
-/** Steps of one search, and seeds before a number is given up. */
+/** Steps of a search, which grow with each seed. */
 const STEPS = 900;
-const SEEDS = 3;
-const A_SEARCH_MS = 4000;
-/** A lay longer than the cloth by these, after each seed, is given up. */
-const OUT_OF_REACH = [1.12, 1.06, 1] as const;
-/** Above the largest that was found, a few are tried: the length does not grow evenly with the number. */
-const ABOVE = [1, 2, 4, 8] as const;
+/** A first look at a number takes this share of the time; what is left goes into the numbers just above the largest found. */
+const FIRST_LOOK = 1 / 14;
+const LEAST_LOOK_MS = 150;
+/** A number is given up once so many seeds have found no lay for it. */
+const SEEDS = 4;
+/** A lay longer than the cloth by this, in a first look, is not looked into any further. */
+const OUT_OF_REACH = 1.1;
 
 function rangeOf(param: Param): Range | null {
   if (param.as === "length") {
@@ -102,40 +103,34 @@ export function* fitCloth(
   const tries: Tried[] = [];
   let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
   let refusal: LayFault | null = null;
-  /** A number laid: by its bound at once, by searches with other seeds before it is given up. */
-  const tryAt = (value: number, seeds = SEEDS): Tried => {
-    const made = shapesOf(withValue(value), "shell", cloth);
-    const gone = made.ok && isMade(withValue(value), index) ? made : null;
-    if (!gone) {
+  /** A number laid with a seed: like the nearest lay that fits, or afresh. */
+  const tryAt = (value: number, seed: number, milliseconds: number): Tried => {
+    const tried = withValue(value);
+    const made = shapesOf(tried, "shell", cloth);
+    if (!made.ok || !isMade(tried, index)) {
       if (!made.ok) refusal ??= made;
       return { value, length: null, fits: false };
     }
-    let least: Mm | null = null;
-    for (let k = 0; k < seeds && left() > 0; k++) {
-      const laid = layWithin(gone.shapes, cloth, asked.seed + k, {
-        steps: STEPS * (k + 1),
-        milliseconds: Math.min(A_SEARCH_MS, Math.max(50, left())),
-        until: length,
-      });
-      if (!laid.ok) {
-        refusal ??= laid;
-        return { value, length: null, fits: false };
-      }
-      least = Math.min(least ?? Infinity, laid.lay.length);
-      if (laid.lay.length <= length + 1e-6) {
-        if (!proof || value > proof.value) proof = { value, lay: laid.lay };
-        return { value, length: laid.lay.length, fits: true };
-      }
-      // No search beats the bound, and none makes up for much.
-      if (laid.lay.bound > length || laid.lay.length > length * (OUT_OF_REACH[k] ?? 1)) break;
+    const laid = layWithin(made.shapes, cloth, asked.seed + seed, {
+      steps: STEPS * (seed + 1),
+      milliseconds: Math.min(milliseconds, Math.max(50, left())),
+      until: length,
+      like: seed % 2 === 1 ? null : (proof?.lay ?? null),
+    });
+    if (!laid.ok) {
+      refusal ??= laid;
+      return { value, length: null, fits: false };
     }
-    return { value, length: least, fits: false };
+    const fits = laid.lay.length <= length + 1e-6;
+    if (fits && (!proof || value > proof.value)) proof = { value, lay: laid.lay };
+    return { value, length: laid.lay.length, fits };
   };
   const present = presentOf(job, index, asked.number) ?? range.least;
   const start = Math.min(range.most, Math.max(range.least, present));
+  const aLook = Math.max(LEAST_LOOK_MS, asked.milliseconds * FIRST_LOOK);
   let [low, high]: [number, number | null] = [NaN, null];
-  function* look(value: number, seeds?: number): Generator<Tried, boolean, void> {
-    const tried = tryAt(value, seeds);
+  function* look(value: number, seed = 0): Generator<Tried, boolean, void> {
+    const tried = tryAt(value, seed, aLook);
     tries.push(tried);
     yield tried;
     return tried.fits;
@@ -146,7 +141,7 @@ export function* fitCloth(
     // Down by halves until one fits.
     for (let by = Math.max(range.step * 8, (start - range.least) / 2); high > range.least && left() > 0; by *= 2) {
       const value = Math.max(range.least, high - by);
-      if (yield* look(value)) {
+      if ((yield* look(value)) || (value === range.least && (yield* look(value, 1)))) {
         low = value;
         break;
       }
@@ -175,17 +170,27 @@ export function* fitCloth(
     if (yield* look(value)) low = value;
     else high = value;
   }
-  const isNarrowed = high === null || high - low <= range.step;
-  for (const k of ABOVE) {
-    if (left() <= 0 || high === null) break;
-    const value = low + k * range.step * 2;
-    if (value > range.most) break;
-    if (yield* look(value, 1)) low = value;
+  // The time that is left goes into what lies just above: a step, then larger ones, for the length does not grow evenly.
+  let given = high === null ? SEEDS : 0;
+  for (let seed = 1, by = 1; given < SEEDS && left() > 0; seed++) {
+    const value = Math.min(range.most, low + by * range.step);
+    if (yield* look(value, seed)) {
+      [low, given, by] = [value, 0, 2 * by];
+      if (value === range.most) given = SEEDS;
+      continue;
+    }
+    if (by === 1) given++;
+    by = isHopeless(tries.at(-1), length) ? 1 : by === 1 ? 2 : 1;
   }
+  const isNarrowed = given >= SEEDS;
   const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
   if (!found) return fault("cloth.length", say`No lay was found in the time there was.`);
   return { value: found.value, length: found.lay.length, lay: found.lay, tries, isNarrowed };
 }
+
+/** No search makes up for so much. */
+const isHopeless = (tried: Tried | undefined, length: Mm): boolean =>
+  tried === undefined || tried.length === null || tried.length > length * OUT_OF_REACH;
 
 /** The line is made, not passed over. */
 function isMade(job: Job, index: number): boolean {

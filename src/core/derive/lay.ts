@@ -73,6 +73,8 @@ export interface LayLimits {
   readonly milliseconds: number;
   /** Ended as soon as a lay is no longer than this. */
   readonly until?: Mm;
+  /** A lay of nearly the same pieces, to begin like. */
+  readonly like?: ClothLay | null;
   readonly now?: () => number;
 }
 
@@ -89,13 +91,13 @@ export function layWithin(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  { steps: most, milliseconds, until = 0, now = () => performance.now() }: LayLimits,
+  { steps: most, milliseconds, until = 0, like = null, now = () => performance.now() }: LayLimits,
 ): LayResult | LayFault {
   const from = now();
   let best: LayFound | null = null;
   let steps = 0;
   try {
-    for (const found of layCloth(shapes, cloth, seed)) {
+    for (const found of layCloth(shapes, cloth, seed, { like: like && like.placements })) {
       steps++;
       if (found) best = found;
       if (best && (steps >= most || best.lay.length <= until || now() - from > milliseconds)) break;

@@ -15,6 +15,7 @@ export function* lengthwiseLay(
   cloth: LayCloth,
   seed: number,
   finish: Finish,
+  like: readonly Laid[] | null,
 ): Generator<LayFound | null, void, void> {
   const deep = stripWidth({ ...cloth, fold: "lengthwise" });
   if (deep > cloth.width / 2 + 1e-6 || deep <= 0)
@@ -25,7 +26,7 @@ export function* lengthwiseLay(
   if (!singlesOf(shapes)) {
     refuseTooWide(through, cloth);
     const bound = boundOf(through.strip);
-    for (const step of search(through.strip, seed))
+    for (const step of search(through.strip, seed, like))
       yield (
         step && { steps: step.steps, lay: finish(bound, folded(through, step.lay.laid, step.lay.length, deep, "none")) }
       );

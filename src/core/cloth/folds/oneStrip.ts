@@ -40,10 +40,10 @@ export function* oneStrip(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  locked: Locked,
+  { locked, like }: { readonly locked: Locked; readonly like: readonly Laid[] | null },
 ): Generator<LayFound | null, void, void> {
   const plan = withLocked(onePlan(shapes, cloth), locked);
   refuseTooWide(plan, cloth);
-  for (const step of search(plan.strip, seed))
+  for (const step of search(plan.strip, seed, like))
     yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
 }

@@ -5,7 +5,7 @@ import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
 import { Fields, Overlaps } from "./overlap";
 import { GRID } from "./pairs";
 import { settle } from "./settle";
-import { boundOf, shapeOf, taskOf, tooWide, type Lay, type LayItem, type Strip, type Task } from "./strip";
+import { boundOf, shapeOf, taskOf, tooWide, type Laid, type Lay, type LayItem, type Strip, type Task } from "./strip";
 
 /** How far a search has come: its best lay, and the steps it took to get here. */
 export interface Found {
@@ -23,6 +23,10 @@ const SIZES: readonly ((task: Task, item: number) => number)[] = [
   (task, i) => shapeOf(task, i).own[0] * shapeOf(task, i).own[1],
   (task, i) => shapeOf(task, i).own[1],
 ];
+
+/** Where a piece of a lay begins along the cloth. */
+const startOf = (task: Task, laid: readonly Laid[], item: number): Mm =>
+  (laid[item] as Laid).x - shapeOf(task, item).own[0];
 
 type Turning = "greedy" | "first" | "alternate";
 
@@ -54,9 +58,13 @@ const SHRINK = { first: 0.02, then: 0.005 } as const;
  * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
  * on a shorter strip are moved apart, in turns. Yields after every step, with a lay where it is a better one; the same
  * strip and seed give the same lays after the same steps, however fast they are made. Yields nothing where a piece does
- * not fit across.
+ * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and turns first.
  */
-export function* search(strip: Strip, seed: number): Generator<Found | null, void, void> {
+export function* search(
+  strip: Strip,
+  seed: number,
+  like: readonly Laid[] | null = null,
+): Generator<Found | null, void, void> {
   if (tooWide(strip).length > 0) return;
   const task = taskOf(strip);
   const leftmost = new Leftmost(task);
@@ -74,6 +82,16 @@ export function* search(strip: Strip, seed: number): Generator<Found | null, voi
     return { lay: layOf(task, best.placing), steps };
   }
   let firstSequence: Sequence | null = null;
+  if (like?.length === strip.items.length) {
+    const order = [...task.free].sort((a, b) => startOf(task, like, a) - startOf(task, like, b));
+    const turns = strip.items.map((item, i) => {
+      const { turn } = like[i] as Laid;
+      return item.turns.includes(turn) ? turn : (item.turns[0] ?? 0);
+    });
+    firstSequence = yield* sequence(task, leftmost, order, turns);
+    steps++;
+    if (firstSequence) yield yield* keep(firstSequence.placing);
+  }
   for (const turning of ["greedy", "alternate", "first"] as const)
     for (let size = 0; size < SIZES.length; size++) {
       const own = yield* start(task, leftmost, size, turning);
