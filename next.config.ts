@@ -1,24 +1,11 @@
 import { buildSync } from "esbuild";
 import type { NextConfig } from "next";
 import { PHASE_PRODUCTION_SERVER } from "next/constants";
+import { contentPolicy } from "./src/policy";
 
-/**
- * What a page may do: it asks this server alone, shows its own pictures, is framed by nobody and posts nowhere else.
- * Which scripts may run is not narrowed: the framework's own start inline.
- */
-const POLICY = [
-  "connect-src 'self'",
-  "img-src 'self' blob: data:",
-  "font-src 'self'",
-  "worker-src 'self' blob:",
-  "object-src 'none'",
-  "base-uri 'self'",
-  "form-action 'self'",
-  "frame-ancestors 'none'",
-].join("; ");
-
+/** Of everything that is sent; pages get a policy of their own with every request. */
 const HEADERS = [
-  { key: "Content-Security-Policy", value: POLICY },
+  { key: "Content-Security-Policy", value: contentPolicy(null, process.env.NODE_ENV === "development") },
   { key: "X-Content-Type-Options", value: "nosniff" },
   { key: "Referrer-Policy", value: "no-referrer" },
   { key: "Permissions-Policy", value: "camera=(), microphone=(), geolocation=(), payment=()" },

@@ -8,7 +8,7 @@ import type { WorkroomRead } from "@/store/workroomFile";
 import type { DeriveWorker, SizesShown } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
 import type { LayWorker } from "./lay.worker";
-import type { Miniature, Proof } from "./proof";
+import type { Miniature, Proof, WornGarment } from "./proof";
 import { newestOnly, supervised } from "./supervised";
 
 const DERIVES_WITHIN_MS = 15_000;
@@ -52,6 +52,10 @@ export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job
 /** A job's style and outline in miniature. */
 export const miniatureOf = (job: Job): Promise<Miniature> =>
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.miniature(job));
+
+/** A job's garment on its wearer; null where it cannot be drawn. */
+export const wornBy = (job: Job): Promise<WornGarment | null> =>
+  deriving.ask<WornGarment | null>(DERIVES_WITHIN_MS, (face) => face.worn(job));
 
 /** The file that leaves the program. */
 export const fileOf = (job: Job, how: HandOver): Promise<HandedFile> =>

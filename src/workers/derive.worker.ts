@@ -11,7 +11,8 @@ import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
 import { pagePlan } from "@/core/files/paper/pagePlan";
 import type { PrintOptions } from "@/core/files/paper/options";
 import { pagesShown, type PagesShown } from "@/core/files/paper/pagesShown";
-import type { Miniature, Proof } from "./proof";
+import { wornOf } from "@/core/derive/worn";
+import type { Miniature, Proof, WornGarment } from "./proof";
 
 const CANNOT: Sentence = ["This job cannot be drawn."];
 
@@ -42,6 +43,12 @@ const face = {
     return shape.ok
       ? { style, panels: shape.panels, message: null }
       : { style, panels: [], message: shape.errors[0]?.says ?? CANNOT };
+  },
+
+  /** A job's garment on its wearer; null where it cannot be drawn. */
+  worn(job: Job): WornGarment | null {
+    const shape = deriveShape(job);
+    return shape.ok ? { worn: wornOf(shape), readings: shape.readings } : null;
   },
 
   /** Pieces, proof and advice of a job; null where it cannot be derived. */

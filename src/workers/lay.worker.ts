@@ -3,6 +3,7 @@ import { HandLay, layCloth, materialsOf, type ClothLay, type CutShape, type Laid
 import { derive } from "@/core/derive";
 import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
 import { layWithin, pieceOnCloth, shapesOfAll, type LayFault } from "@/core/derive/lay";
+import { recutOf, type Recut } from "@/core/derive/recut";
 import { savingsOf, type Saving } from "@/core/derive/shortCloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
@@ -151,6 +152,11 @@ const face = {
     if (!hand) return null;
     hand.move(piece, to);
     return hand.lay();
+  },
+
+  /** Whether void pieces can be cut again from what a lay has left. */
+  recut(job: Job, pieces: readonly string[], laid: number | null): Recut {
+    return recutOf(job, pieces, laid);
   },
 
   /** What would bring short cloth in, each told as it is worked out. */

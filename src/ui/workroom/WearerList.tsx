@@ -29,7 +29,12 @@ export function WearerList(props: {
           }}
           className="wearer"
         >
-          <b style={{ fontSize: 16 }}>{name}</b>
+          <Link
+            href={`/wearer?name=${encodeURIComponent(name)}`}
+            style={{ fontSize: 16, fontWeight: 700, color: "var(--text)" }}
+          >
+            {name}
+          </Link>
           <span style={{ color: "var(--quiet)" }}>
             {taken.length === 0 ? "card without a date" : `measured ${taken.map(dayOf).join(", ")}`}
           </span>

@@ -2,12 +2,13 @@
 import Button from "@mui/material/Button";
 import { useSnackbar } from "notistack";
 import { useCallback, useMemo, useRef } from "react";
-import { measureOf, resolveBody, type Body, type MeasureKey } from "@/core/body";
+import { measureOf, type Body, type MeasureKey } from "@/core/body";
 import { cardsOf, useCards } from "@/store/cardStore";
 import { cardId } from "@/store/database";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
+import { changeOption, measuredOn } from "@/ui/cardsChart";
 import { download } from "@/ui/download";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
@@ -26,7 +27,7 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
   const newer = newest && (newest.card.taken ?? "") > (body.taken ?? "") ? newest : null;
   const kept = own.some((c) => JSON.stringify(c.card) === JSON.stringify(body));
   const points = useMemo(
-    () => readings([...own.map((c) => c.card), ...(kept ? [] : [body])], focus),
+    () => measuredOn([...own.map((c) => c.card), ...(kept ? [] : [body])], focus),
     [own, kept, body, focus],
   );
   const option = useCallback((ink: ChartInk) => changeOption(points, tape, ink), [points, tape]);
@@ -153,45 +154,3 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
 }
 
 const takenOn = ({ taken }: Body): string => (taken ? dayOf(taken) : "no date");
-
-interface Reading {
-  readonly taken: string;
-  readonly mm: number;
-}
-
-/** The measure on each dated card that carries it; estimates are left out. */
-function readings(cards: readonly Body[], key: MeasureKey): readonly Reading[] {
-  return cards
-    .flatMap((card) => {
-      const resolved = resolveBody(card);
-      if (!resolved.ok || !card.taken || resolved.measures[key].source !== "given") return [];
-      return [{ taken: card.taken, mm: resolved.measures[key].mm }];
-    })
-    .sort((a, b) => a.taken.localeCompare(b.taken));
-}
-
-function changeOption(points: readonly Reading[], tape: "in" | "cm", ink: ChartInk) {
-  const per = tape === "in" ? 25.4 : 10;
-  const values = points.map((p) => Math.round((p.mm / per) * 100) / 100);
-  return {
-    grid: { left: 40, right: 16, top: 14, bottom: 24 },
-    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => `${Number(v)} ${tape}` },
-    xAxis: { type: "time", axisLabel: { color: ink.quiet, hideOverlap: true }, splitLine: { show: false } },
-    yAxis: {
-      type: "value",
-      min: Math.floor(Math.min(...values) - 1),
-      max: Math.ceil(Math.max(...values) + 1),
-      axisLabel: { color: ink.quiet },
-      splitLine: { lineStyle: { color: ink.rule } },
-    },
-    series: [
-      {
-        type: "line",
-        symbolSize: 7,
-        itemStyle: { color: ink.chalk },
-        lineStyle: { color: ink.chalk, width: 2 },
-        data: points.map((p, i) => [p.taken, values[i]]),
-      },
-    ],
-  };
-}

@@ -5,6 +5,7 @@ import { curesOf, type Corrected } from "@/core/derive/correcting";
 import { readingRows } from "@/core/inspect";
 import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
 import type { Derived, Shape } from "@/core/derive";
+import type { Recut } from "@/core/derive/recut";
 import type { Job } from "@/core/files";
 import { formatLength, keptText, parseLength, tell, type Mm, type Sentence as Says, type Tape } from "@/core/units";
 import { useMemo } from "react";
@@ -29,6 +30,8 @@ interface Props {
   readonly made: Corrected | { readonly refused: Says } | null;
   /** Pieces of good cloth that are cut already and would be void. */
   readonly voided: readonly string[];
+  /** Whether they can be cut again; null while that is looked at. */
+  readonly recut: Recut | null;
   readonly onChange: (draft: Draft) => void;
   readonly onApply: () => void;
   readonly onLeave: () => void;
@@ -36,7 +39,7 @@ interface Props {
 
 /** What cures a symptom, by how much, what that changes, and taking it over with its note. */
 export function CurePane(props: Props) {
-  const { job, shape, before, tape, draft, made, voided, onChange } = props;
+  const { job, shape, before, tape, draft, made, voided, recut, onChange } = props;
   const symptom: Symptom = symptomOf(draft.seen);
   const cures = useMemo(() => curesOf(job, shape, symptom), [job, shape, symptom]);
   const corrected = made && "after" in made ? made : null;
@@ -136,6 +139,17 @@ export function CurePane(props: Props) {
           ) : null}
         </tbody>
       </table>
+      {voided.length > 0 && recut ? (
+        <p aria-live="polite" style={{ margin: "8px 0", lineHeight: 1.4 }}>
+          {recut.kind === "unknown" ? (
+            <Sentence says={recut.why} tape={tape} />
+          ) : recut.kind === "fits" ? (
+            `They can be cut again from what is left: ${formatLength(recut.needs, tape)} of ${formatLength(recut.left, tape)}, whole width.`
+          ) : (
+            `What is left does not do: ${formatLength(recut.needs, tape)} are needed, ${formatLength(recut.left, tape)} are left over the whole width.`
+          )}
+        </p>
+      ) : null}
       {corrected && corrected.checks.length > 0 ? (
         <ul aria-label="Checks that change" style={{ margin: "8px 0", padding: 0, listStyle: "none", lineHeight: 1.4 }}>
           {corrected.checks.map((check) => (

@@ -24,6 +24,7 @@ import { CurePane } from "./CurePane";
 import { fittingOf, startOf, type Draft } from "./draft";
 import { EntryList } from "./EntryList";
 import { LearnedList } from "./LearnedList";
+import { FigurePress } from "./FigurePress";
 import { OverTable, type Pressed } from "./OverTable";
 import { SymptomGrid } from "./SymptomGrid";
 import { useCompared } from "./useCompared";
@@ -32,6 +33,7 @@ import { useTrial } from "./useTrial";
 import { NOW, VersionLine } from "./VersionLine";
 
 type Part = "fitting" | "versions";
+type Look = "pattern" | "wearer";
 
 /** How many of what can be seen are shown before more are asked for. */
 const NEAREST = 6;
@@ -45,13 +47,14 @@ export default function DiaryPage() {
   const [part, setPart] = useState<Part>("fitting");
   const [chosen, setChosen] = useState<string | null>(null);
   const [pressed, setPressed] = useState<Pressed | null>(null);
+  const [look, setLook] = useState<Look>("pattern");
   const [all, setAll] = useState(false);
   const [draft, setDraft] = useState<Draft | null>(null);
   const [[first, second], setCompared] = useState<readonly [string, string]>([NOW, NOW]);
   const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
   const entries = useMemo(() => (diary.pages ?? []).map((p) => p.entry), [diary.pages]);
   const before = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
-  const { made, after, voided, marks } = useTrial({ draft, before, entries, job, today, tape });
+  const { made, after, voided, recut, marks } = useTrial({ id, draft, before, entries, job, today, tape });
   const symptoms = useMemo(() => symptomsOf(SYMPTOMS, shape?.panels ?? [], pressed), [shape, pressed]);
   const compared = useCompared(part === "versions" ? job : null, first, second);
 
@@ -209,15 +212,34 @@ export default function DiaryPage() {
             }
           />
         ) : shape ? (
-          <OverTable
-            label="Pattern on the table, before and after"
-            before={shape.panels}
-            after={after?.panels ?? null}
-            pressed={pressed}
-            marks={marks}
-            onPress={setPressed}
-            note={after ? "Before pale, after bold." : "Press where it pulls; what is seen there comes first."}
-          />
+          <div style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+            <div style={{ padding: "6px 14px 0", width: 300 }}>
+              <PaneTabs<Look>
+                label="Where it is pressed"
+                value={look}
+                tabs={[
+                  ["pattern", "On the pattern"],
+                  ["wearer", "On the wearer"],
+                ]}
+                onChange={setLook}
+              />
+            </div>
+            <div style={{ flex: 1, minHeight: 0 }}>
+              {look === "wearer" ? (
+                <FigurePress shape={shape} onPress={setPressed} />
+              ) : (
+                <OverTable
+                  label="Pattern on the table, before and after"
+                  before={shape.panels}
+                  after={after?.panels ?? null}
+                  pressed={pressed}
+                  marks={marks}
+                  onPress={setPressed}
+                  note={after ? "Before pale, after bold." : "Press where it pulls; what is seen there comes first."}
+                />
+              )}
+            </div>
+          </div>
         ) : (
           <p style={{ padding: 32, color: "var(--quiet)" }}>Waist and hip on the card, and the pattern lies here.</p>
         )
@@ -247,6 +269,7 @@ export default function DiaryPage() {
                 draft={draft}
                 made={made}
                 voided={voided}
+                recut={recut}
                 onChange={setDraft}
                 onApply={apply}
                 onLeave={() => setDraft(null)}
