@@ -8,7 +8,7 @@ interface Reading {
   readonly mm: Mm;
 }
 
-/** The measure on each dated card that carries it; estimates are left out. */
+/** The measure on each dated card that carries it, each reading once; estimates are left out. */
 export function measuredOn(cards: readonly Body[], key: MeasureKey): readonly Reading[] {
   return cards
     .flatMap((card) => {
@@ -16,6 +16,7 @@ export function measuredOn(cards: readonly Body[], key: MeasureKey): readonly Re
       if (!resolved.ok || !card.taken || resolved.measures[key].source !== "given") return [];
       return [{ taken: card.taken, mm: resolved.measures[key].mm }];
     })
+    .filter((one, i, all) => all.findIndex((own) => own.taken === one.taken && own.mm === one.mm) === i)
     .sort((a, b) => a.taken.localeCompare(b.taken));
 }
 

@@ -224,7 +224,7 @@ export default function DiaryPage() {
                 onChange={setLook}
               />
             </div>
-            <div style={{ flex: 1, minHeight: 0 }}>
+            <div style={{ flex: 1, minHeight: 0, position: "relative" }}>
               {look === "wearer" ? (
                 <FigurePress shape={shape} onPress={setPressed} />
               ) : (
