@@ -4,7 +4,7 @@ import { derive, type Derived } from "@/core/derive";
 import type { Job } from "@/core/files";
 import { SAMPLE_JOBS } from "./sampleWorkroom";
 import { jobFrom } from "@/core/testing/jobFrom";
-import { exerciseOf, hide, MISTAKES } from "@/core/derive/practice";
+import { asDrawn, exerciseOf, fromDrawn, hide, MISTAKES } from "@/core/derive/practice";
 
 const folder = "samples/garments";
 const jobs: readonly Job[] = [
@@ -56,4 +56,14 @@ test("what was missed before comes again", () => {
   const palazzo = jobs.filter((job) => job.style.id === "palazzo");
   const drawn = exerciseOf(palazzo, 9, 1, (m) => (m === wanted ? 100 : 1));
   expect(drawn?.mistake.id).toBe("crotch-none");
+});
+
+test("an exercise goes through a worker as plain data and comes out the same", () => {
+  const drawn = exerciseOf(jobs.slice(0, 6), 3, 1);
+  if (!drawn) throw new Error("none");
+  const back = fromDrawn(structuredClone(asDrawn(drawn)));
+  expect(back?.mistake).toBe(drawn.mistake);
+  expect(back?.offered).toEqual(drawn.offered);
+  expect(back?.derived.pieces.map((p) => p.cutLine)).toEqual(drawn.derived.pieces.map((p) => p.cutLine));
+  expect(fromDrawn({ ...asDrawn(drawn), mistake: "none of ours" })).toBeNull();
 });

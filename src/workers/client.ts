@@ -2,6 +2,7 @@ import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
 import type { HandOver } from "@/core/derive/handOver";
+import type { DrawnExercise } from "@/core/derive/practice";
 import type { PrintOptions } from "@/core/files/paper/options";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
 import type { WorkroomRead } from "@/store/workroomFile";
@@ -52,6 +53,15 @@ export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job
 /** A job's style and outline in miniature. */
 export const miniatureOf = (job: Job): Promise<Miniature> =>
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.miniature(job));
+
+/** A pattern with a mistake in it; null where none of the jobs can be spoilt. */
+export const exerciseFrom = (
+  jobs: readonly Job[],
+  seed: number,
+  level: number,
+  weights: Readonly<Record<string, number>>,
+): Promise<DrawnExercise | null> =>
+  deriving.ask<DrawnExercise | null>(DERIVES_WITHIN_MS, (face) => face.exercise(jobs, seed, level, weights));
 
 /** A job's garment on its wearer; null where it cannot be drawn. */
 export const wornBy = (job: Job): Promise<WornGarment | null> =>

@@ -11,6 +11,7 @@ import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
 import { pagePlan } from "@/core/files/paper/pagePlan";
 import type { PrintOptions } from "@/core/files/paper/options";
 import { pagesShown, type PagesShown } from "@/core/files/paper/pagesShown";
+import { asDrawn, exerciseOf, type DrawnExercise } from "@/core/derive/practice";
 import { wornOf } from "@/core/derive/worn";
 import type { Miniature, Proof, WornGarment } from "./proof";
 
@@ -43,6 +44,17 @@ const face = {
     return shape.ok
       ? { style, panels: shape.panels, message: null }
       : { style, panels: [], message: shape.errors[0]?.says ?? CANNOT };
+  },
+
+  /** One of these jobs with a mistake hidden in it, rather of a kind with more weight; null where none can be spoilt. */
+  exercise(
+    jobs: readonly Job[],
+    seed: number,
+    level: number,
+    weights: Readonly<Record<string, number>>,
+  ): DrawnExercise | null {
+    const found = exerciseOf(jobs, seed, level, ({ id }) => weights[id] ?? 1);
+    return found && asDrawn(found);
   },
 
   /** A job's garment on its wearer; null where it cannot be drawn. */

@@ -1,12 +1,18 @@
 import { wrap, type Remote } from "comlink";
 
+const WORK_ENDED = "WorkEnded";
+
 /** The work was ended: it ran over, its worker failed, or nobody wanted it any more. Its message is shown to the maker. */
 export class WorkEnded extends Error {
   constructor(message: string) {
     super(message);
-    this.name = "WorkEnded";
+    this.name = WORK_ENDED;
   }
 }
+
+/** What crosses from a worker keeps its name and its message, and is an error of no other class. */
+const crossed = (error: unknown): unknown =>
+  error instanceof Error && error.name === WORK_ENDED ? new WorkEnded(error.message) : error;
 
 const RAN_OVER = "This took too long and was ended. Everything else goes on; nothing of the job is lost.";
 const FAILED = "A calculation behind the page failed and was started again. Nothing of the job is lost.";
@@ -58,6 +64,8 @@ export function supervised<Face>(start: () => Worker): Supervised<Face> {
       const timer = setTimeout(() => end(new WorkEnded(RAN_OVER)), withinMs);
       try {
         return await Promise.race([work(face), ended]);
+      } catch (error) {
+        throw crossed(error);
       } finally {
         clearTimeout(timer);
       }

@@ -121,7 +121,7 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
           overflow: phone ? "auto" : "hidden",
         }}
       >
-        <div style={{ overflow: "auto", paddingRight: 6 }}>
+        <div role="region" aria-label="What, and how" tabIndex={0} style={{ overflow: "auto", paddingRight: 6 }}>
           <fieldset style={{ border: 0, margin: 0, padding: 0 }}>
             <legend className="unseen">What is handed over</legend>
             {KINDS.map((own) => (
@@ -198,11 +198,16 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
             </div>
           ) : null}
           {pages !== null && !("refused" in pages) && pages.sizes ? (
-            <div style={{ overflow: "auto", maxHeight: 190 }}>
+            <div role="region" aria-label="What differs" tabIndex={0} style={{ overflow: "auto", maxHeight: 190 }}>
               <SizeTable names={pages.sizes.names} rows={pages.sizes.rows} tape={tape} />
             </div>
           ) : null}
-          <div style={{ overflow: "auto", maxHeight: hasPages(kind) ? 150 : undefined }}>
+          <div
+            role="region"
+            aria-label="Before you cut"
+            tabIndex={0}
+            style={{ overflow: "auto", maxHeight: hasPages(kind) ? 150 : undefined }}
+          >
             <Notices fault={fault} notices={proof?.notices ?? []} tape={tape} />
           </div>
         </div>

@@ -1,10 +1,11 @@
 "use client";
 import { useCallback, useEffect, useState } from "react";
-import { exerciseOf, MOST_LEVEL, type Exercise } from "@/core/derive/practice";
+import { fromDrawn, MISTAKES, MOST_LEVEL, type Exercise } from "@/core/derive/practice";
 import { readJob, type Job } from "@/core/files";
 import { listJobs } from "@/store/database";
 import { findPractice, keepExercise, type PracticeRecord } from "@/store/practiceStore";
 import { WORKED_EXAMPLES } from "@/store/workedExamples";
+import { exerciseFrom } from "@/workers/client";
 
 export type Source = "examples" | "own";
 
@@ -30,11 +31,14 @@ export function usePractice(source: Source) {
       findPractice(),
       from === "examples" ? examples() : listJobs().then((shelf) => shelf.records.map((r) => r.job)),
     ]);
-    const weight = ({ id }: { readonly id: string }): number => {
-      const own = kept.kinds[id];
-      return own ? 0.5 + (2 * (own.met - own.found)) / own.met : 1;
-    };
-    const next = exerciseOf(jobs, seed, levelOf(kept), weight);
+    const weights = Object.fromEntries(
+      MISTAKES.map(({ id }) => {
+        const own = kept.kinds[id];
+        return [id, own ? 0.5 + (2 * (own.met - own.found)) / own.met : 1];
+      }),
+    );
+    const drawn = await exerciseFrom(jobs, seed, levelOf(kept), weights);
+    const next = drawn && fromDrawn(drawn);
     setRecord(kept);
     setExercise(next);
     setEmpty(next === null);

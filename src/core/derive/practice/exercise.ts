@@ -16,8 +16,47 @@ export interface Hidden {
 /** A pattern with one mistake in it, for a learner to find, and what it might be. */
 export interface Exercise extends Hidden {
   readonly sound: Derived;
+  /** The job without it. */
+  readonly from: Job;
   /** What is offered as an answer: the mistake among others this garment might have. */
   readonly offered: readonly Mistake[];
+}
+
+/** An exercise as plain data, as a worker hands it on: mistakes by their ids, jobs instead of what they come to. */
+export interface DrawnExercise extends Pick<Exercise, "found" | "right"> {
+  readonly mistake: string;
+  readonly offered: readonly string[];
+  readonly sound: Job;
+  readonly spoilt: Job;
+}
+
+/** An exercise as plain data. `from` is the sound job it was made of. */
+export const asDrawn = ({ mistake, offered, found, right, job, from }: Exercise): DrawnExercise => ({
+  mistake: mistake.id,
+  offered: offered.map((m) => m.id),
+  found,
+  right,
+  sound: from,
+  spoilt: job,
+});
+
+/** An exercise from plain data; null where a mistake of it is not known here, or a job of it cannot be derived. */
+export function fromDrawn({ mistake, offered, found, right, sound, spoilt }: DrawnExercise): Exercise | null {
+  const known = (id: string): Mistake[] => MISTAKES.filter((m) => m.id === id);
+  const [own] = known(mistake);
+  const [before, after] = [derive(sound), derive(spoilt)];
+  return own && before.ok && after.ok
+    ? {
+        mistake: own,
+        offered: offered.flatMap(known),
+        found,
+        right,
+        job: spoilt,
+        derived: after,
+        sound: before,
+        from: sound,
+      }
+    : null;
 }
 
 /** Hides a mistake in a sound job; null where the garment has no place for it, or no tape would show it. */
@@ -74,7 +113,7 @@ export function exerciseOf(
         // Two that show in one measure, the same way, cannot be told apart.
         .filter((m) => m.measure !== mistake.measure || isOpposite(m, job, sound, grew))
         .slice(0, OFFERED[at]);
-      return { ...hidden, sound, offered: shuffled([mistake, ...others]) };
+      return { ...hidden, sound, from: job, offered: shuffled([mistake, ...others]) };
     }
   }
   return null;

@@ -1,2 +1,2 @@
-export { exerciseOf, hide, MOST_LEVEL, type Exercise } from "./exercise";
+export { asDrawn, exerciseOf, fromDrawn, hide, MOST_LEVEL, type DrawnExercise, type Exercise } from "./exercise";
 export { MISTAKES, type Mistake } from "./mistakes";
