@@ -58,6 +58,7 @@ async function main(): Promise<void> {
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
   await page.getByRole("button", { name: "Hand over" }).click();
   await page.getByRole("dialog", { name: "Hand over" }).waitFor();
+  await page.getByRole("img", { name: /pages: Front/ }).waitFor();
   // The dialog fades in; its last frame is the picture.
   await page.waitForFunction(() => document.getAnimations().length === 0);
   await page.screenshot({ path: "docs/screenshots/hand-over.png" });
@@ -80,9 +81,11 @@ async function main(): Promise<void> {
   await page.getByRole("button", { name: "Roll the seams" }).click();
   await page.getByRole("group", { name: "Seams rolled on the table" }).waitFor();
   await page.screenshot({ path: "docs/screenshots/pieces-roll.png" });
-  await page.goto(`${base}/pieces?job=sample-kite-one-piece`);
-  await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
-  await page.screenshot({ path: "docs/screenshots/pieces-one-piece.png" });
+  await page.goto(`${base}/wearer?name=Marit%20Oswin`);
+  await page.getByRole("img", { name: /worn$/ }).nth(2).waitFor();
+  await page.getByRole("img", { name: /by date$/ }).waitFor();
+  await page.waitForTimeout(1200);
+  await page.screenshot({ path: "docs/screenshots/wearer.png" });
   await page.setViewportSize({ width: 1920, height: 1080 });
   await page.goto(`${base}/restyle?job=sample-lantern-bearer`);
   await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();

@@ -1,9 +1,10 @@
 import DxfParser from "dxf-parser";
 import Papa from "papaparse";
-import { decodePDFRawStream, PDFArray, PDFDocument, type PDFPage, type PDFRawStream } from "pdf-lib";
+import { PDFDocument, type PDFPage } from "pdf-lib";
 import { handOver, handOverSchema, type HandOver } from "./handOver";
 import { bringIn } from "../files/bringIn";
 import { pagePlan } from "../files/paper/pagePlan";
+import { pdfRuns } from "../testing/pdfRuns";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 
 type Pt = readonly [number, number];
@@ -92,22 +93,6 @@ describe.each(["r12", "2000"] as const)("as DXF %s", (dxf) => {
   });
 });
 
-/** The runs a page draws, in millimetres from its upper left corner. */
-function runsOf(doc: PDFDocument, page: PDFPage): Pt[][] {
-  const contents = page.node.Contents();
-  const streams = contents instanceof PDFArray ? contents.asArray().map((ref) => doc.context.lookup(ref)) : [contents];
-  const text = streams
-    .map((s) => new TextDecoder("latin1").decode(decodePDFRawStream(s as PDFRawStream).decode()))
-    .join("\n");
-  const runs: Pt[][] = [];
-  for (const [, x, y, op] of text.matchAll(/(-?[\d.]+) (-?[\d.]+) ([ml])\b/g)) {
-    const at: Pt = [Number(x) / PT_PER_MM, (page.getHeight() - Number(y)) / PT_PER_MM];
-    if (op === "m") runs.push([at]);
-    else runs.at(-1)?.push(at);
-  }
-  return runs;
-}
-
 describe("as PDF, parsed back", () => {
   test.each([
     [{ paper: "a4" }],
@@ -127,7 +112,7 @@ describe("as PDF, parsed back", () => {
       pages.forEach((own, i) => {
         expect(own.getWidth() / PT_PER_MM).toBeCloseTo(page.width, 3);
         const window = tiles[i]?.window ?? { left: NaN, top: NaN };
-        const placed = runsOf(doc, own).flatMap((run) =>
+        const placed = pdfRuns(doc, own).flatMap((run) =>
           run.map(([x, y]): Pt => [x - 10 + window.left, y - 10 + window.top]),
         );
         expect(placed.length).toBeGreaterThan(4);
@@ -175,7 +160,7 @@ describe("as PDF, parsed back", () => {
     const doc = await PDFDocument.load(bytes);
     const [page, ...more] = doc.getPages();
     expect(more).toHaveLength(0);
-    const upright = runsOf(doc, page as PDFPage).filter(
+    const upright = pdfRuns(doc, page as PDFPage).filter(
       ([a, b, ...rest]) => rest.length === 0 && a && b && Math.abs(a[0] - b[0]) < 1e-6 && Math.abs(a[1] - b[1]) > 900,
     );
     const xs = upright.map(([a]) => a?.[0] ?? NaN).sort((a, b) => a - b);
@@ -231,7 +216,7 @@ test.each(JOBS)(
       const { bytes } = await handOver(job, derived, how({ format: "sheet", paper }));
       const doc = await PDFDocument.load(bytes);
       expect(doc.getPageCount()).toBe(1);
-      expect(runsOf(doc, doc.getPage(0)).length).toBeGreaterThan(2);
+      expect(pdfRuns(doc, doc.getPage(0)).length).toBeGreaterThan(2);
     }
   },
 );

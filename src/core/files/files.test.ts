@@ -1,9 +1,10 @@
 import { complaintsOf } from "../testing/said";
-import { decodePDFRawStream, PDFArray, PDFDocument, type PDFPage, type PDFRawStream } from "pdf-lib";
+import { PDFDocument, type PDFPage } from "pdf-lib";
 import { catalog } from "../derive/catalog";
 import { handOver, noticesOf } from "../derive/handOver";
 import { replyOf } from "../derive/reply";
 import { polygonArea, type Point } from "../geometry";
+import { pdfRuns } from "../testing/pdfRuns";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { readJob, readJobText, writeJobText, JOB_VERSION } from ".";
 import { USUAL_PRINT } from "./paper/options";
@@ -15,22 +16,6 @@ const USUAL = { ...USUAL_PRINT, dxf: "r12" } as const;
 const onSheets = (size: "a4" | "letter") => ({ ...USUAL, format: "pdf", paper: { on: "sheets", size } }) as const;
 const job = palazzoJob(HAND_BODY);
 const derived = derivedOf(job);
-
-/** The straight runs a page draws, in millimetres from its lower left corner. */
-function runsOf(doc: PDFDocument, page: PDFPage): Point[][] {
-  const contents = page.node.Contents();
-  const streams = contents instanceof PDFArray ? contents.asArray().map((ref) => doc.context.lookup(ref)) : [contents];
-  const text = streams
-    .map((s) => new TextDecoder("latin1").decode(decodePDFRawStream(s as PDFRawStream).decode()))
-    .join("\n");
-  const runs: Point[][] = [];
-  for (const [, x, y, op] of text.matchAll(/(-?[\d.]+) (-?[\d.]+) ([ml])\b/g)) {
-    const point: Point = [Number(x) / PT_PER_MM, Number(y) / PT_PER_MM];
-    if (op === "m") runs.push([point]);
-    else runs[runs.length - 1]?.push(point);
-  }
-  return runs;
-}
 
 const span = (run: readonly Point[], axis: 0 | 1): number =>
   Math.max(...run.map((p) => p[axis])) - Math.min(...run.map((p) => p[axis]));
@@ -49,7 +34,7 @@ describe("the print set", () => {
       expect(page.getWidth() / PT_PER_MM).toBeCloseTo(width, 3);
       expect(page.getHeight() / PT_PER_MM).toBeCloseTo(height, 3);
     }
-    const squares = runsOf(doc, pages[0] as PDFPage).filter(
+    const squares = pdfRuns(doc, pages[0] as PDFPage).filter(
       (run) => run.length === 4 && Math.abs(span(run, 0) - span(run, 1)) < 1e-6,
     );
     for (const size of [100, 101.6]) expect(squares.some((run) => Math.abs(span(run, 0) - size) < 0.1)).toBe(true);
@@ -57,7 +42,7 @@ describe("the print set", () => {
     const grain = (to?.[1] ?? 0) - (from?.[1] ?? 0);
     const drawn = pages
       .slice(1)
-      .flatMap((page) => runsOf(doc, page))
+      .flatMap((page) => pdfRuns(doc, page))
       .filter((run) => run.length === 2 && Math.abs(span(run, 1) - grain) < 0.1);
     expect(drawn.length).toBeGreaterThan(0);
   });

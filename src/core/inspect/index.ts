@@ -82,6 +82,6 @@ export function inspect(inspected: Inspected): Check[] {
     .filter((check): check is Check => check !== null);
 }
 export { readPanels, type Readings } from "./readings";
-export { readingRows, type ReadingRow } from "./readingRows";
+export { readingRows } from "./readingRows";
 export { widthBudget, type WidthParts } from "./widths";
 export { legGirths, silhouetteOf, type GirthAt } from "./silhouette";

@@ -7,7 +7,7 @@ import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
 import type { Derived, Shape } from "@/core/derive";
 import type { Recut } from "@/core/derive/recut";
 import type { Job } from "@/core/files";
-import { formatLength, keptText, parseLength, tell, type Mm, type Sentence as Says, type Tape } from "@/core/units";
+import { formatLength, keptText, parseLength, tell, type Sentence as Says, type Tape } from "@/core/units";
 import { useMemo } from "react";
 import { Choice } from "@/ui/Choice";
 import { LengthField } from "@/ui/LengthField";

@@ -9,7 +9,6 @@ import { symptomsOf, type Learned } from "@/core/derive/correcting";
 import { cuttingEntry, entryOf, MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
 import { toileOf, type EntryKind } from "@/core/diary";
 import { isOf, SYMPTOMS, symptomOf } from "@/core/fitting";
-import type { Version } from "@/core/files";
 import { changeJob, undo } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";

@@ -42,41 +42,39 @@ export function writeSvg(set: PrintSet): string {
     `<g id="${id}"><title>${title}</title>${content}</g>`;
   const line = (points: readonly Point[], close: boolean, style: string): string =>
     `<path d="${pathData(points, close)}" fill="none" ${style}/>`;
-  type Sizes = NonNullable<PlacedPiece["piece"]["sizes"]>;
-  /** All sizes of a piece, each by its own dashes. */
-  const sized = (
-    sizes: Sizes,
-    at: (q: Point) => Point,
-    of: (size: Sizes[number]) => readonly Point[],
+  /** An outline of every piece, in one size or in all of them, each by its own dashes. */
+  const outlines = (
+    of: (size: Pick<Piece, "cutLine" | "seamLine">) => readonly Point[],
     style: string,
+    own: (piece: Piece) => string = () => "",
   ): string =>
-    sizes
-      .map((size, i) =>
-        line(
-          of(size).map(at),
-          true,
-          `data-size="${escaped(size.name)}" ${style} stroke-dasharray="${sizeDash(i).join(" ") || "none"}"`,
-        ),
-      )
-      .join("");
+    each(({ piece }, at) =>
+      piece.sizes
+        ? piece.sizes
+            .map((size, i) =>
+              line(
+                of(size).map(at),
+                true,
+                `data-size="${escaped(size.name)}" stroke="#14302a" ${style} stroke-dasharray="${sizeDash(i).join(" ") || "none"}"`,
+              ),
+            )
+            .join("")
+        : line(of(piece).map(at), true, `${own(piece)} ${style}`.trim()),
+    );
   const layers = [
     layer(
       "cut-line",
       "Cut line",
-      each(({ piece }, at) =>
-        piece.sizes
-          ? sized(piece.sizes, at, (s) => s.cutLine, 'stroke="#14302a" stroke-width="0.7"')
-          : line(piece.cutLine.map(at), true, 'stroke="#14302a" stroke-width="0.7"'),
+      outlines(
+        (s) => s.cutLine,
+        'stroke-width="0.7"',
+        () => 'stroke="#14302a"',
       ),
     ),
     layer(
       "seam-line",
       "Seam line",
-      each(({ piece }, at) =>
-        piece.sizes
-          ? sized(piece.sizes, at, (s) => s.seamLine, 'stroke="#4a5a63" stroke-width="0.4"')
-          : line(piece.seamLine.map(at), true, `${seamStyle(piece)} stroke-width="0.4"`),
-      ),
+      outlines((s) => s.seamLine, 'stroke-width="0.4"', seamStyle),
     ),
     layer(
       "grain",

@@ -1,6 +1,6 @@
 import { pathFlatten, pointDistance, type Path, type Point } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
-import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
+import { angle, say, toDegrees, type Mm, type Radians } from "../../units";
 import type { MadeGarment, ToldLine } from "../garment";
 import { letter, type Draft, type LaidEdge } from "./card";
 import { drawing, innerCards, stretchAct, stretchesOf, stretchNumbers, wholeCards } from "./outline";
