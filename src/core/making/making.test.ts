@@ -10,6 +10,17 @@ import { cardsOf, CLOSINGS, cuttingList, HEMS, makingOrder, ZIPS } from ".";
 const styled = (id: string): Derived => derivedOf(palazzoJob(HAND_BODY, { style: { id, params: {} } }));
 
 describe.each(Object.keys(STYLES))("%s", (id) => {
+  test("the front is drawn first, then the back, then what is measured against them", () => {
+    const derived = styled(id);
+    const drawn = [...new Set(cardsOf(derived, "paper", "cm").map((c) => c.panel))];
+    const rank = (panel: string): number => {
+      const { is } = derived.sewn.find((p) => p.id === panel) ?? derived.panels.find((p) => p.id === panel) ?? {};
+      return is?.part !== null ? 2 : is.root === "front" ? 0 : 1;
+    };
+    const ranks = drawn.map(rank);
+    expect(ranks).toEqual([...ranks].sort((a, b) => a - b));
+  });
+
   test("cards on cloth say how wide to fold, and short cards what each line does", () => {
     const derived = styled(id);
     const cloth = cardsOf(derived, "cloth", "cm");

@@ -1,6 +1,6 @@
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { calendarOf } from "../files/calendar";
-import { makingOrder, scheduled, type Week } from ".";
+import { fittingsPlanned, makingOrder, scheduled, type Week } from ".";
 
 const order = makingOrder(derivedOf(palazzoJob(HAND_BODY)));
 const WEEKENDS: Week = [30, 0, 0, 0, 0, 0, 45];
@@ -36,4 +36,17 @@ test("the days go out as a calendar: one event a day, whole days, each with what
   expect(text).toMatch(/DTEND;VALUE=DATE:20261129/);
   const first = plan?.days[0]?.parts.reduce((sum, p) => sum + p.minutes, 0);
   expect(text).toContain(`SUMMARY:Heron walk (${first} min)`);
+});
+
+test("at each fitting: what is done by that morning, and whether it can be put on", () => {
+  const plan = scheduled(order, "2026-11-27", WEEKENDS, null);
+  if (!plan) throw new Error("there is time");
+  const closes = ({ id }: { readonly id: string }): boolean => order.some((o) => o.id === id && o.seam !== null);
+  const last = plan.days.at(-1)?.date ?? "";
+  const found = fittingsPlanned(plan, order, ["2027-12-01", "2026-11-28", last], closes);
+  expect(found.map((f) => f.date)).toEqual(["2026-11-28", last, "2027-12-01"]);
+  // On the first morning nothing is done; on the last day what is finished on it is not.
+  expect(found[0]).toMatchObject({ done: 0, open: order.filter(closes).length });
+  expect(found[1]?.done).toBeLessThan(order.length);
+  expect(found[2]).toMatchObject({ done: order.length, open: 0 });
 });

@@ -59,3 +59,29 @@ export function scheduled(steps: readonly Planned[], from: string, week: Week, d
       : 0;
   return { days, lateBy };
 }
+
+/** How far a garment is on the morning it is tried on. */
+export interface PlannedFitting {
+  readonly date: string;
+  /** Steps that are done by then, of those that were left. */
+  readonly done: number;
+  /** Closing steps that are not done by then: until they are, nothing can be put on. */
+  readonly open: number;
+}
+
+/**
+ * What can be tried on at each fitting, in the order of their days. `closes` says which steps have to be done before a garment
+ * can be put on.
+ */
+export const fittingsPlanned = (
+  { days }: Pick<Schedule, "days">,
+  steps: readonly Pick<Step, "id">[],
+  dates: readonly string[],
+  closes: (step: Pick<Step, "id">) => boolean,
+): readonly PlannedFitting[] =>
+  [...dates].sort().map((date) => {
+    // A step that goes on over several days is done on the last of them.
+    const later = new Set(days.filter((d) => d.date >= date).flatMap((d) => d.parts.map((p) => p.step.id)));
+    const left = steps.filter((step) => later.has(step.id));
+    return { date, done: steps.length - left.length, open: left.filter(closes).length };
+  });

@@ -16,6 +16,9 @@ export type Schools = z.infer<typeof schoolsSchema>;
 
 export const USUAL_SCHOOLS: Schools = { closing: "crotch-first", zip: "after-band", hem: "last" };
 
+/** Days of fitting that a plan holds. */
+export const MOST_FITTINGS = 6;
+
 /** When a garment is made: minutes there are on each day of the week, Sunday first, and when it is due. */
 export const planSchema = z.strictObject({
   week: z.tuple([
@@ -29,5 +32,7 @@ export const planSchema = z.strictObject({
   ]),
   from: z.iso.date().optional(),
   due: z.iso.date().optional(),
+  /** Days on which it is tried on. */
+  fittings: z.array(z.iso.date()).max(MOST_FITTINGS).optional(),
 });
 export type Week = z.infer<typeof planSchema>["week"];

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { bundleWash } from "./bundleInk";
-import type { Other } from "./useTogether";
+import type { Other } from "@/ui/useTogether";
 
 /** A lay takes this many garments beside its own. */
 const MOST = 12;

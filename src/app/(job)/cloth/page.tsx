@@ -22,7 +22,7 @@ import { SaveLay } from "./SaveLay";
 import { ShortPane } from "./ShortPane";
 import { Together } from "./Together";
 import { useLay } from "./useLay";
-import { useTogether } from "./useTogether";
+import { useTogether } from "@/ui/useTogether";
 
 /** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
 export default function ClothPage() {

@@ -1,12 +1,15 @@
 "use client";
 import { bundlesOf, cuttingList, shoppingList } from "@/core/making";
 import type { Job } from "@/core/files";
+import type { SheetName } from "@/core/files/paper/papers";
 import type { Derived } from "@/core/derive";
 import { formatLength, type Mm, type Tape } from "@/core/units";
 import { download } from "@/ui/download";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { Sentence } from "@/ui/Sentence";
+import { useTogether } from "@/ui/useTogether";
+import { useSnackbar } from "notistack";
 
 const cell = { borderBottom: "1px solid var(--rule)", padding: "7px 10px 7px 0", textAlign: "left" } as const;
 
@@ -14,9 +17,11 @@ const cell = { borderBottom: "1px solid var(--rule)", padding: "7px 10px 7px 0",
 export function ListsView({
   derived,
   tape,
+  id,
   job,
   lay,
 }: {
+  readonly id: string;
   readonly derived: Pick<Derived, "pieces" | "notions">;
   readonly tape: Tape;
   readonly job: Job;
@@ -26,6 +31,20 @@ export function ListsView({
   const cut = cuttingList(derived);
   const materials = [...new Set(cut.map((l) => l.material))];
   const bought = shoppingList(derived);
+  const { laid } = useTogether(id, job);
+  const { enqueueSnackbar } = useSnackbar();
+
+  async function saveLabels(jobs: readonly Job[], paper: SheetName): Promise<void> {
+    const [{ labelsOf }, { labelsPdf }] = await Promise.all([
+      import("@/core/derive/labels"),
+      import("@/core/files/paper/wallPdf"),
+    ]);
+    const { labels, missing } = labelsOf(jobs);
+    if (missing.length > 0)
+      enqueueSnackbar(`Without ${missing.join(", ")}: as it stands it cannot be drawn.`, { variant: "warning" });
+    download(await labelsPdf(jobs.length === 1 ? job.name : `${job.name} and others`, labels, paper));
+  }
+
   return (
     <div style={{ overflowY: "auto", height: "100%", boxSizing: "border-box", padding: "16px 28px 40px" }}>
       {materials.map((material) => (
@@ -59,12 +78,17 @@ export function ListsView({
       ))}
       <section aria-label="Labels" style={{ marginBottom: 20 }}>
         <PaneHeading>Labels for the bundles</PaneHeading>
-        <div style={{ display: "flex", gap: 18 }}>
+        <div style={{ display: "flex", gap: 18, flexWrap: "wrap" }}>
           {(["a4", "letter"] as const).map((paper) => (
-            <Quiet key={paper} onPress={() => void saveLabels(job, cut, paper)}>
+            <Quiet key={paper} onPress={() => void saveLabels([job], paper)}>
               {`Print ${bundlesOf(cut).length} labels, ${paper === "a4" ? "A4" : "Letter"}`}
             </Quiet>
           ))}
+          {laid.length > 1 ? (
+            <Quiet onPress={() => void saveLabels(laid, tape === "in" ? "letter" : "a4")}>
+              {`Print those of all ${laid.length} garments on this cloth`}
+            </Quiet>
+          ) : null}
         </div>
       </section>
       <section aria-label="Cloth" style={{ marginBottom: 20 }}>
@@ -94,18 +118,4 @@ export function ListsView({
       </section>
     </div>
   );
-}
-
-/** A label for each bundle, as a file to print. */
-async function saveLabels(job: Job, cut: ReturnType<typeof cuttingList>, paper: "a4" | "letter"): Promise<void> {
-  const { labelsPdf } = await import("@/core/files/paper/wallPdf");
-  const labels = bundlesOf(cut).map(({ line, side, count }) => ({
-    wearer: job.body.name,
-    garment: job.name,
-    piece: line.name,
-    side: side ?? (line.onFold ? "on the fold" : ""),
-    count: `${count} from ${line.material}`,
-    about: [job.date, job.versions?.at(-1)?.name].filter(Boolean).join(", "),
-  }));
-  download(await labelsPdf(job.name, labels, paper));
 }

@@ -31,6 +31,9 @@ import { PlanPane } from "./PlanPane";
 import { WaitsChart } from "./WaitsChart";
 import { useProgress } from "./useProgress";
 
+/** Seams that are closed before a garment can be put on. */
+const CLOSING_KINDS: ReadonlySet<Derived["seams"][number]["kind"]> = new Set(["side", "inseam", "centre", "shoulder"]);
+
 const PARTS = ["cards", "order", "lists"] as const;
 type Part = (typeof PARTS)[number];
 
@@ -97,6 +100,13 @@ export default function MakePage() {
     () => (derived ? minutesLearned(makingOrder(derived, schools), taken) : []),
     [derived, schools, taken],
   );
+  const closes = useMemo(() => {
+    const closing = new Set(
+      (derived?.seams ?? []).filter(({ kind }) => CLOSING_KINDS.has(kind)).map((seam) => seam.id),
+    );
+    const steps = new Set(order.filter((o) => o.seam !== null && closing.has(o.seam)).map((o) => o.id));
+    return ({ id: step }: { readonly id: string }): boolean => steps.has(step);
+  }, [derived, order]);
   const at = Math.min(Math.max(1, progress?.cards[on] ?? 1), Math.max(1, cards.length));
   const go = useCallback((n: number) => change((now) => ({ ...now, cards: { ...now.cards, [on]: n } })), [change, on]);
   // What the search led to is shown once; from then on the hand decides.
@@ -185,7 +195,13 @@ export default function MakePage() {
                 width="above"
                 onChange={(hem) => choose({ hem })}
               />
-              <PlanPane job={job} left={order.filter((o) => !progress?.done[o.id])} today={today} tape={tape} />
+              <PlanPane
+                job={job}
+                left={order.filter((o) => !progress?.done[o.id])}
+                closes={closes}
+                today={today}
+                tape={tape}
+              />
             </>
           ) : null}
         </>
@@ -206,7 +222,7 @@ export default function MakePage() {
             onChange={change}
           />
         ) : (
-          <ListsView derived={derived} tape={tape} job={job} lay={lay} />
+          <ListsView id={id} derived={derived} tape={tape} job={job} lay={lay} />
         )
       }
       readings={

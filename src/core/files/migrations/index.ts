@@ -2,6 +2,7 @@ import { schoolIsStated } from "./002-school-is-stated";
 import { editionIsStated } from "./003-edition-is-stated";
 import { clothAndMaking } from "./004-cloth-and-making";
 import { bodiceAndFittings } from "./005-bodice-and-fittings";
+import { fittingDates } from "./006-fitting-dates";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -13,13 +14,19 @@ export interface Migration {
 }
 
 /** Every migration, in order; the form of today is that of the last. */
-export const MIGRATIONS: readonly Migration[] = [schoolIsStated, editionIsStated, clothAndMaking, bodiceAndFittings];
+export const MIGRATIONS: readonly Migration[] = [
+  schoolIsStated,
+  editionIsStated,
+  clothAndMaking,
+  bodiceAndFittings,
+  fittingDates,
+];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;
 
 /** The form jobs are kept in today. */
-export const JOB_VERSION = 5;
+export const JOB_VERSION = 6;
 
 /** A job of an older form in today's. */
 export function migrated(job: Readonly<Record<string, unknown>>, from: number): Record<string, unknown> {

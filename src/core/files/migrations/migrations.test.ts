@@ -88,3 +88,26 @@ test("a job of the form before own bodices opens without one, and a version of i
   expect(read).toMatchObject({ kind: "job", from: 4, job: { ...kept, version: JOB_VERSION } });
   expect(read.kind === "job" && "bodice" in read.job.block).toBe(false);
 });
+
+test("a job of the fifth form opens as it was, and its plan may then say when it is tried on", () => {
+  const kept = {
+    format: "eland-job",
+    version: 5,
+    name: "Planned",
+    edition: 3,
+    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+    block: { school: "traced", rules: {}, onTape: true },
+    style: { id: "flare", params: {} },
+    making: { closing: "legs-first", gate: "toile", plan: { week: [0, 60, 60, 60, 60, 60, 180], due: "2026-12-24" } },
+  };
+  const read = readJob(kept);
+  expect(read).toMatchObject({ kind: "job", from: 5, job: { ...kept, version: JOB_VERSION } });
+  const plan = { ...kept.making.plan, fittings: ["2026-12-05"] };
+  expect(readJob({ ...kept, version: JOB_VERSION, making: { ...kept.making, plan } }).kind).toBe("job");
+  const odd = readJob({
+    ...kept,
+    version: JOB_VERSION,
+    making: { ...kept.making, plan: { ...plan, fittings: ["soon"] } },
+  });
+  expect(odd.kind !== "job" && odd.errors.map((e) => e.path)).toEqual(["making.plan.fittings.0"]);
+});

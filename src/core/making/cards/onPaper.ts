@@ -29,9 +29,8 @@ const rankOf = ({ is }: Panel): number => (is.part !== null ? 3 : is.root === "f
 
 /** Net panels on paper, then their allowances. */
 export function paperCards({ panels, sewn, pieces }: MadeGarment): readonly Draft[] {
-  const all = [...panels]
-    .sort((a, b) => rankOf(a) - rankOf(b))
-    .concat(sewn.filter((p) => !panels.some((own) => own.id === p.id)))
-    .filter((p) => !sewn.some((s) => s.is.leftOf === p.id));
+  const all = [...panels, ...sewn.filter((p) => !panels.some((own) => own.id === p.id))]
+    .filter((p) => !sewn.some((s) => s.is.leftOf === p.id))
+    .sort((a, b) => rankOf(a) - rankOf(b));
   return [...all.flatMap((panel) => wholeCards(panel, originOf(panel))), ...pieces.flatMap(allowanceCards)];
 }
