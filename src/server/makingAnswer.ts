@@ -81,13 +81,15 @@ export function makingAnswer(value: unknown): Answer {
         note: note && tell(note, tape),
       })),
     ],
-    order: makingOrder(derived, schools).map(({ says, seam, caution, rank: _rank, doing, ...step }) => ({
-      ...step,
-      do: doing,
-      joins: seam,
-      text: tell(says, tape),
-      caution: caution && tell(caution, tape),
-    })),
+    order: makingOrder(derived, schools, job.cloth?.joined).map(
+      ({ says, seam, caution, rank: _rank, doing, ...step }) => ({
+        ...step,
+        do: doing,
+        joins: seam,
+        text: tell(says, tape),
+        caution: caution && tell(caution, tape),
+      }),
+    ),
     undecided: derived.undecided.map((says) => tell(says, tape)),
     schools,
   });

@@ -158,7 +158,7 @@ function useMakingCommands(): readonly Command[] {
           text: `Card: ${c.name}`,
           run: to(`part=cards&card=${c.n}`),
         }));
-        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }).map((step) => ({
+        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, job.cloth?.joined).map((step) => ({
           keys: "",
           text: `Step ${step.n}: ${tell(step.says, tape)}`,
           run: to(`part=order&step=${step.n}`),

@@ -54,7 +54,7 @@ export function workSheetOf(job: Job, derived: Derived, notices: readonly Senten
       },
     ],
     styleLines: derived.worksheet.filter((l) => l.on && !l.passed).map((l) => tell(l.sentence, tape)),
-    order: makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }).map((o) => tell(o.says, tape)),
+    order: makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, job.cloth?.joined).map((o) => tell(o.says, tape)),
     open: [
       ...derived.checks.filter((c) => c.status === "look" && isOpen(c)).map((c) => tell(c.message, tape)),
       ...notices.map((n) => tell(n, tape)),

@@ -84,3 +84,16 @@ test("any moves in any order: an order of making and cards, without a circle", (
     { numRuns: 60, seed: 20261128 },
   );
 });
+
+test("a piece that is joined from two is joined before anything else is done to it, once, in every school", () => {
+  const derived = styled("palazzo");
+  for (const closing of CLOSINGS)
+    for (const hem of HEMS) {
+      const order = makingOrder(derived, { closing, zip: "last", hem }, ["front", "waistband", "nothing of ours"]);
+      expect(order.filter((o) => o.doing === "join").map((o) => o.pieces)).toEqual([["front"], ["waistband"]]);
+      for (const join of order.filter((o) => o.doing === "join"))
+        for (const o of order.filter((other) => other !== join && other.pieces.some((p) => join.pieces.includes(p))))
+          expect(join.n).toBeLessThan(o.n);
+    }
+  expect(makingOrder(derived).some((o) => o.doing === "join")).toBe(false);
+});

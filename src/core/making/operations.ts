@@ -1,4 +1,5 @@
 import type { MadeGarment } from "./garment";
+import { JOIN_ALLOWANCE } from "../cloth";
 import { FINISHES } from "../finish";
 import type { Panel } from "../pattern";
 import type { Piece, Seam } from "../pieces";
@@ -6,6 +7,7 @@ import { ratio, say, type Mm, type Sentence } from "../units";
 
 /** What is done: one act of making. */
 export type Doing =
+  | "join"
   | "fuse"
   | "dart"
   | "pleat"
@@ -70,6 +72,7 @@ function doingOf(seam: Seam, panel: (id: string) => Panel | undefined): Doing {
 
 /** Ranks of the main seams; a school of closing lays its own over these. */
 export const RANKS: Readonly<Record<Doing, number>> = {
+  join: -10,
   fuse: 0,
   dart: 10,
   pleat: 12,
@@ -101,8 +104,28 @@ const HOW: Readonly<Record<Seam["how"], string>> = {
   pleated: ", pleating the longer side",
 };
 
-/** Everything that is sewn, pressed and set in to make a garment, in no order yet. */
-export function operationsOf(derived: MadeGarment): readonly Operation[] {
+/** Minutes to join one copy of a piece from two and press it open. */
+const A_JOIN = 8;
+
+/** Pieces that were wider than the cloth, joined from two before anything else is done to them. */
+const joinsOf = (pieces: readonly Piece[], joined: readonly string[]): readonly Operation[] =>
+  pieces
+    .filter((piece) => joined.includes(piece.id))
+    .map((piece) => ({
+      id: `join-${piece.id}`,
+      doing: "join",
+      says: say`Join the ${piece.name.toLowerCase()} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
+      pieces: [piece.id],
+      seam: null,
+      edges: [],
+      allowance: JOIN_ALLOWANCE,
+      minutes: A_JOIN * piece.cut.count,
+      caution: NEEDLE,
+      rank: RANKS.join,
+    }));
+
+/** Everything that is sewn, pressed and set in to make a garment, in no order yet. `joined`: pieces joined from two. */
+export function operationsOf(derived: MadeGarment, joined: readonly string[]): readonly Operation[] {
   const { seams, pieces, notions, sewn, finish, zip } = derived;
   const panel = (id: string): Panel | undefined => sewn.find((p) => p.id === id);
   const pieceOf = (id: string): Piece | undefined => pieces.find((p) => p.panel.id === id);
@@ -112,7 +135,7 @@ export function operationsOf(derived: MadeGarment): readonly Operation[] {
   const fused = pieces.filter(
     (p) => p.material === "interfacing" || p.alsoCut.some((a) => a.material === "interfacing"),
   );
-  const operations: Operation[] = fused.map((piece) => ({
+  const fusing = fused.map((piece): Operation => ({
     id: `fuse-${piece.id}`,
     doing: "fuse",
     says: say`Fuse the interfacing to the ${piece.name.toLowerCase()}.`,
@@ -124,6 +147,7 @@ export function operationsOf(derived: MadeGarment): readonly Operation[] {
     caution: IRON,
     rank: RANKS.fuse,
   }));
+  const operations: Operation[] = [...joinsOf(pieces, joined), ...fusing];
   for (const piece of pieces) {
     const count = (kind: string): number => piece.panel.lines.filter((l) => l.kind === kind).length;
     const [darts, pleats] = [count("dart"), count("pleat")];

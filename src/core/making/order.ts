@@ -45,6 +45,9 @@ function constraintsOf(
     const seam = o.seam === null ? undefined : byId.get(o.seam);
     return seam && o.doing === "seam" ? [{ o, seam }] : [];
   });
+  // A piece is whole before anything else is done to it.
+  for (const join of doing("join"))
+    for (const o of operations) if (o.pieces.some((p) => join.pieces.includes(p))) before(join.id, o.id);
   // Interfacing before any seam of its piece; darts and pleats before any seam that crosses them.
   for (const early of doing("fuse", "dart", "pleat"))
     for (const o of operations)
@@ -140,9 +143,16 @@ function waitsFor(
   return seen;
 }
 
-/** Operations in an order that keeps every constraint, by rank among those that are free. Throws where they go in a circle. */
-export function makingOrder(derived: MadeGarment, schools: Schools = USUAL_SCHOOLS): readonly Step[] {
-  const operations = operationsOf(derived);
+/**
+ * Operations in an order that keeps every constraint, by rank among those that are free. `joined` are pieces that are joined
+ * from two, by id. Throws where operations go in a circle.
+ */
+export function makingOrder(
+  derived: MadeGarment,
+  schools: Schools = USUAL_SCHOOLS,
+  joined: readonly string[] = [],
+): readonly Step[] {
+  const operations = operationsOf(derived, joined);
   const after = constraintsOf(derived, operations, schools);
   const left = new Map(operations.map((o) => [o.id, o]));
   const done = new Set<string>();

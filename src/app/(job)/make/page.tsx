@@ -96,9 +96,10 @@ export default function MakePage() {
       wanted = false;
     };
   }, []);
+  const joined = job.cloth?.joined;
   const order = useMemo(
-    () => (derived ? minutesLearned(makingOrder(derived, schools), taken) : []),
-    [derived, schools, taken],
+    () => (derived ? minutesLearned(makingOrder(derived, schools, joined), taken) : []),
+    [derived, schools, joined, taken],
   );
   const closes = useMemo(() => {
     const closing = new Set(
