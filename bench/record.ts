@@ -10,7 +10,8 @@ import { oneOf } from "../src/core/testing/choices";
 import { randomFinish } from "../src/core/testing/randomFinish";
 import { randomWorksheet } from "../src/core/testing/randomMoves";
 import { record, RECORDED_FOLDER, recordedJobs, type Recorded } from "../src/core/testing/recorded";
-import { SAMPLE_CARDS, SAMPLE_JOBS } from "../src/store/sampleWorkroom";
+import { SAMPLE_CARDS } from "../src/store/sampleCards";
+import { SAMPLE_JOBS } from "../src/store/sampleWorkroom";
 
 /**
  * Records the sample jobs and 300 random ones with what they come to, before the form of a job changes: the program that

@@ -1,4 +1,4 @@
-import { panelIsClosed, panelOutline, type Join, type Panel, rimGirth, type Drawing } from "./pattern";
+import { type Join, type Panel, rimGirth, type Drawing } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { questionsOf, resolveBody, type BodyMeasures, type Question } from "./body";
 import {
@@ -16,6 +16,7 @@ import { askedHem, meetingHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
 import { freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
 import { draftedOf, type Drafted } from "./derive/drafted";
+import { MEASURES_AT_FAULT, MOVES_AT_FAULT, refuseBadOutlines } from "./derive/lastGate";
 import { planZip, type ZipPlan } from "./derive/zip";
 import type { Job } from "./files";
 import {
@@ -33,7 +34,6 @@ import {
   type ResolvedFinish,
 } from "./finish";
 import { changesMoves, fittedMoves, fittedRules, symptomOf } from "./fitting";
-import { polygonSelfCrossing } from "./geometry";
 import { inspect, readPanels, type Check, type Inspected, type Readings } from "./inspect";
 import type { MoveContext } from "./moves";
 import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
@@ -315,17 +315,4 @@ function meantByFitting({ fittings = [] }: Job, check: string): string | undefin
 function lengthOf({ worksheet, plan }: Shape): { readonly whole: Mm; readonly cuff: Mm | null } {
   const set = worksheet.findLast((l) => l.move === "set-length" && l.on && !l.passed)?.numbers;
   return { whole: set?.length?.mm ?? plan.levels.hem, cuff: set?.less?.mm ?? null };
-}
-
-const MEASURES_AT_FAULT = ["These measures give", "Check waist, hip, crotch depth and the levels."] as const;
-const MOVES_AT_FAULT = ["These moves give", "Take back what was changed last, or switch a move off."] as const;
-
-/** The last gate: an outline that crosses itself or is not finite is never handed on. */
-function refuseBadOutlines(panels: readonly Panel[], path: string, [given, todo]: readonly [string, string]): void {
-  for (const panel of panels) {
-    const outline = panelOutline(panel);
-    const finite = outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
-    if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline))
-      throw new Refusal(path, say`${given} a ${panel.name.toLowerCase()} whose outline crosses itself. ${todo}`);
-  }
 }

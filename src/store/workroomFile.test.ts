@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from "fflate";
 import { seededRandom } from "@/core/geometry";
-import { SAMPLE_CARDS, SAMPLE_JOBS } from "./sampleWorkroom";
+import { SAMPLE_CARDS } from "./sampleCards";
+import { SAMPLE_JOBS } from "./sampleWorkroom";
 import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 import { isZip, readWorkroomFile, writeWorkroomFile, type WorkroomRecords } from "./workroomFile";
 import { mergeOf, questionsOf, writesOf } from "./workroomMerge";

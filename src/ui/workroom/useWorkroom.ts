@@ -154,7 +154,10 @@ export function useWorkroom() {
 
   /** Lays out the sample workroom; jobs of it that are already here are left as they are. */
   const addSample = useCallback(async () => {
-    const { SAMPLE_CARDS, SAMPLE_JOBS } = await import("@/store/sampleWorkroom");
+    const [{ SAMPLE_CARDS }, { SAMPLE_JOBS }] = await Promise.all([
+      import("@/store/sampleCards"),
+      import("@/store/sampleWorkroom"),
+    ]);
     for (const { id, job } of [...SAMPLE_JOBS].reverse()) {
       if (!(await findJob(id))) await writeJob(id, job, 0);
     }

@@ -2,7 +2,8 @@ import { derive, type Derived } from "../../derive";
 import type { Job } from "../../files";
 import { seededRandom } from "../../geometry";
 import { tapeDivision, tapeOf, type Mm } from "../../units";
-import { MISTAKES, type Mistake } from "./mistakes";
+import { MISTAKES } from "./mistakes";
+import type { Mistake } from "./spoiling";
 
 /** A mistake hidden in a garment: what it measures with it, and what it should. */
 export interface Hidden {

@@ -1,2 +1,3 @@
 export { asDrawn, exerciseOf, fromDrawn, hide, MOST_LEVEL, type DrawnExercise, type Exercise } from "./exercise";
-export { MISTAKES, type Mistake } from "./mistakes";
+export { MISTAKES } from "./mistakes";
+export type { Mistake } from "./spoiling";
