@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
-import { layCloth, type Fold, type LayCloth } from "../src/core/cloth";
+import { HandLay, layCloth, type Fold, type LayCloth } from "../src/core/cloth";
 import { fitCloth } from "../src/core/derive/fitCloth";
-import { layWithin, shapesOf } from "../src/core/derive/lay";
+import { layWithin, shapesOf, shapesOfAll } from "../src/core/derive/lay";
 import { movesOfStyle } from "../src/core/derive/newJob";
 import { readJob, type Job } from "../src/core/files";
 import { seededRandom } from "../src/core/geometry";
@@ -21,6 +21,7 @@ const COUNT = Number(process.env.COUNT ?? "500");
 const SECONDS = Number(process.env.SECONDS ?? "10");
 /** Random trials of the largest number that fits, each within so much time. */
 const TRIALS = Number(process.env.TRIALS ?? "0");
+const HAND_MOVES = Number(process.env.HAND ?? 0);
 const FIT_MS = Number(process.env.FIT_MS ?? 6000);
 const FOLD_KINDS: readonly Fold[] = ["open", "lengthwise", "across"];
 const PLAIN: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
@@ -171,6 +172,31 @@ function largest(): void {
   console.log(JSON.stringify({ trials: TRIALS, found, none, onCloth, nextDoesNotFit: sharp, notNarrowed: open }));
 }
 
+/** Pieces of three garments moved by hand: how long a move takes until the lay that comes of it is told. */
+function byHand(): void {
+  const jobs = [1, 2, 3].map((seed) => palazzoJob(plausibleBody(seed), { style: { id: "pleated", params: {} } }));
+  const found = shapesOfAll(jobs, "shell");
+  if (!found.ok) return;
+  const laid = layWithin(found.shapes, PLAIN, 1, { steps: 200, milliseconds: 5000 });
+  if (!laid.ok) return;
+  const places = laid.lay.placements;
+  const hand = new HandLay(found.shapes, PLAIN, places);
+  const random = seededRandom(5);
+  const times = Array.from({ length: HAND_MOVES }, (_, i) => {
+    const piece = i % places.length;
+    const { x, y, turn } = hand.lay().placements[piece] as (typeof places)[number];
+    // A hand goes some millimetres between two pictures.
+    const to = { x: x + 16 * (random() - 0.5), y: y + 16 * (random() - 0.5), turn };
+    const from = performance.now();
+    hand.move(piece, to);
+    hand.lay();
+    return performance.now() - from;
+  }).sort((a, b) => a - b);
+  const at = (share: number): string => (times[Math.floor(share * (times.length - 1))] as number).toFixed(1);
+  console.log(`${places.length} pieces by hand: ${at(0.5)} ms median, ${at(0.99)} ms of 100, ${at(1)} ms at most`);
+}
+
+if (HAND_MOVES > 0) byHand();
 if (TRIALS > 0) largest();
 if (COUNT > 0) randomJobs();
 if (SECONDS > 0) examples();
