@@ -16,7 +16,7 @@ import { choice, namedLength, statedLength, usualOn } from "../params";
 import { quantity, range, Refusal, say, tapeOf, type Mm } from "../units";
 import { askedLength, defineMove } from "./define";
 import { askedGarmentLength, garmentLengthSchema, LENGTH_NAMES } from "./setLength";
-import { bodiceHalves, needsBodice } from "./withBodice";
+import { bodiceHalves, needsBodice, needsWholeCentres } from "./withBodice";
 
 const ID = "end-as-top";
 
@@ -118,6 +118,7 @@ export const endAsTop = defineMove({
   redraws: false,
   apply(state, params, context) {
     needsBodice(state, "length", this.label);
+    needsWholeCentres(state, "length", this.label);
     if (state.joins.some((j) => j.kind === "waist"))
       throw new Refusal("length", say`The bodice is sewn to trousers already. Take that line out first.`);
     const halves = bodiceHalves(state);

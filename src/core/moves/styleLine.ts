@@ -16,7 +16,7 @@ import { quantity, range, Refusal, say, type Mm } from "../units";
 import { paramOr } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { StyleState } from "./move";
-import { bodiceHalves, needsBodice } from "./withBodice";
+import { bodiceHalves, needsBodice, needsWholeCentres } from "./withBodice";
 
 const ID = "style-line";
 
@@ -140,6 +140,7 @@ export const styleLine = defineMove({
   redraws: false,
   apply(state, params, context) {
     needsBodice(state, "below", this.label);
+    needsWholeCentres(state, "below", this.label);
     const { front, back } = bodiceHalves(state);
     const halves = [front, back];
     if (halves.some((p) => edgesWithRole(p, "neck").length !== 1 || !p.landmarks.shoulderEnd || p.worn?.cowl))

@@ -6,7 +6,7 @@ import {
   type OwnBodice,
   type OwnBodiceDrawn,
 } from "../bodice";
-import { isBodice, panelById, type Join, type Panel } from "../pattern";
+import { findEdge, isBodice, panelById, type Join, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
 import { Refusal, say, type Mm, type Unit } from "../units";
 import type { StyleState } from "./move";
@@ -99,6 +99,17 @@ export function bodiceOf(state: StyleState, param: string, label: string): Bodic
       say`“${label}” redraws the bodice, which one brought in keeps as it is. Switch this line off, or draft the bodice.`,
     );
   return state.bodice;
+}
+
+/** Refuses a line that needs the centre of each half in one piece, where a fold or a lap has opened one. */
+export function needsWholeCentres(state: StyleState, param: string, label: string): void {
+  const { front, back } = bodiceHalves(state);
+  const opened = [front, back].find((panel) => !findEdge(panel, "centre"));
+  if (opened)
+    throw new Refusal(
+      param,
+      say`“${label}” needs the centre of the ${opened.name.toLowerCase()} whole. Put this line before the one that opened it.`,
+    );
 }
 
 /** Front and back of the bodice as they lie. */
