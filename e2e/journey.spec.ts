@@ -67,10 +67,10 @@ test("the same by keyboard alone: nothing but keys, from an empty workroom", asy
   await expect(page.getByText("25.0 cm", { exact: true })).toBeVisible();
   await page.keyboard.press("h");
   await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();
-  await tabTo(page, page.getByRole("button", { name: "PDF on Letter" }));
+  await tabTo(page, page.getByRole("button", { name: "PDF on A4" }));
   const coming = page.waitForEvent("download");
   await page.keyboard.press("Enter");
-  expect((await coming).suggestedFilename()).toBe("palazzo-letter.pdf");
+  expect((await coming).suggestedFilename()).toBe("palazzo-a4.pdf");
 });
 
 test("bad input says what to do, and the last good pattern stays", async ({ page }) => {
