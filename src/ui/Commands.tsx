@@ -141,6 +141,7 @@ function useMakingCommands(): readonly Command[] {
   const { id, job, shape, proof } = useOpenJob();
   const tape = useView((v) => v.tape);
   const router = useRouter();
+  const joined = job.cloth?.joined;
   const [found, setFound] = useState<readonly Command[]>([]);
   useEffect(() => {
     let wanted = true;
@@ -158,7 +159,7 @@ function useMakingCommands(): readonly Command[] {
           text: `Card: ${c.name}`,
           run: to(`part=cards&card=${c.n}`),
         }));
-        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, job.cloth?.joined).map((step) => ({
+        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, joined).map((step) => ({
           keys: "",
           text: `Step ${step.n}: ${tell(step.says, tape)}`,
           run: to(`part=order&step=${step.n}`),
@@ -168,7 +169,7 @@ function useMakingCommands(): readonly Command[] {
     return () => {
       wanted = false;
     };
-  }, [id, job.making, shape, proof, router, tape]);
+  }, [id, job.making, joined, shape, proof, router, tape]);
   return found;
 }
 
