@@ -32,7 +32,11 @@ export const layId = (job: string, material: Material): string => `${job}|${mate
 /** The kept lay of a job's material; null where there is none, or none that can be read. */
 export async function findLay(job: string, material: Material): Promise<KeptLay | null> {
   const raw = await (await shelves()).get("lays", layId(job, material));
-  return keptSchema.safeParse(raw).success ? (raw as unknown as KeptLay) : null;
+  if (!keptSchema.safeParse(raw).success) return null;
+  const kept = raw as unknown as KeptLay;
+  // A lay that was kept before several garments shared a cloth is all of the job's own.
+  const placements = kept.lay.placements.map((p) => ({ ...p, bundle: (p as { bundle?: number }).bundle ?? 0 }));
+  return { ...kept, lay: { ...kept.lay, placements } };
 }
 
 /** Keeps a lay in place of the one before; one that a newer Eland kept is left as it is. */

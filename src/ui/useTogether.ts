@@ -11,10 +11,14 @@ export interface Other {
   readonly isWith: boolean;
 }
 
-/** The other garments of the workroom, which of them lie on this job's cloth too, and all that lie on it, this job first. */
+/**
+ * The other garments of the workroom, which of them lie on this job's cloth too, and all that lie on it, this job first. What
+ * lies together is not known until it is read.
+ */
 export function useTogether(id: string, job: Job) {
   const [jobs, setJobs] = useState<readonly { readonly id: string; readonly job: Job }[]>([]);
   const [ids, setIds] = useState<readonly string[]>([]);
+  const [readFor, setReadFor] = useState<string | null>(null);
   useEffect(() => {
     let wanted = true;
     Promise.all([listJobs(), findTogether(id)]).then(
@@ -23,8 +27,9 @@ export function useTogether(id: string, job: Job) {
         setJobs(records.filter((r) => r.id !== id));
         // One that was removed meanwhile lies on it no more.
         setIds(held.filter((own) => records.some((r) => r.id === own)));
+        setReadFor(id);
       },
-      () => undefined,
+      () => wanted && setReadFor(id),
     );
     return () => {
       wanted = false;
@@ -40,5 +45,5 @@ export function useTogether(id: string, job: Job) {
     setIds(next);
     void keepTogether(id, next).catch(() => undefined);
   }
-  return { others, laid, put };
+  return { isRead: readFor === id, others, laid, put };
 }

@@ -37,8 +37,9 @@ export default function ClothPage() {
       ? { width: own ?? USUAL_WIDTH.shell, ...lies }
       : { width: own ?? USUAL_WIDTH[material], fold: "open", foldWidth: null, nap: false, gap: lies.gap, repeat: null };
   }, [job, material]);
-  const { others, laid, put } = useTogether(id, job);
-  const laying = useLay(id, laid, material, cloth);
+  const { isRead, others, laid, put } = useTogether(id, job);
+  // Laid before that is known, a shared lay would be taken for an old one and written over.
+  const laying = useLay(id, laid, material, isRead ? cloth : null);
   const { lay, complaint } = laying;
   const names = useMemo(() => new Map(laying.pieces.map((p) => [p.id, p] as const)), [laying.pieces]);
   const joined = job.cloth?.joined ?? [];
