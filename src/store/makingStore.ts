@@ -21,6 +21,8 @@ const progressSchema = z.object({
 });
 export type MakingProgress = z.infer<typeof progressSchema>;
 
+const channel = typeof window === "undefined" ? null : new BroadcastChannel("eland-making");
+
 const none = (job: string): MakingProgress => ({ id: job, version: RECORD_VERSION, done: {}, cards: {} });
 
 /** How far a job has come; from the start where nothing is kept, or nothing that can be read. */
@@ -29,14 +31,31 @@ export async function findProgress(job: string): Promise<MakingProgress> {
   return read.success ? read.data : none(job);
 }
 
-/** Keeps how far it has come; what a newer Eland kept is left as it is. */
-export async function keepProgress(progress: MakingProgress): Promise<void> {
-  await (
+/**
+ * Changes how far a job has come, from what is held at that moment: a tick in one tab takes none of another's away. What a
+ * newer Eland kept is left as it is. Returns how far it has come.
+ */
+export async function changeProgress(
+  job: string,
+  recipe: (now: MakingProgress) => MakingProgress,
+): Promise<MakingProgress> {
+  const kept = await (
     await shelves()
-  ).replace("making", progress.id, (held) => {
+  ).replace("making", job, (held) => {
     const { version } = (held ?? {}) as { readonly version?: number };
-    return version !== undefined && version > RECORD_VERSION ? (held as MakingProgress) : progress;
+    if (version !== undefined && version > RECORD_VERSION) return held as MakingProgress;
+    const read = progressSchema.safeParse(held);
+    return recipe(read.success ? read.data : none(job));
   });
+  channel?.postMessage(job);
+  return kept;
+}
+
+/** Tells of what other tabs change; returns how to stop listening. */
+export function onProgressElsewhere(job: string, tell: () => void): () => void {
+  const listen = ({ data }: MessageEvent): void => void (data === job && tell());
+  channel?.addEventListener("message", listen);
+  return () => channel?.removeEventListener("message", listen);
 }
 
 /** What was timed in every job: how this maker works. */

@@ -5,6 +5,7 @@ class NoOtherTab {
   onmessage = null;
   postMessage(): void {}
   addEventListener(): void {}
+  removeEventListener(): void {}
   close(): void {}
 }
 Object.assign(globalThis, { BroadcastChannel: NoOtherTab });
