@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { clothSchema, type ClothLay } from "@/core/cloth";
+import { clothSchema, MOST_TOGETHER, type ClothLay } from "@/core/cloth";
 import { readCloth } from "@/core/derive/cloth";
 import { fitCloth } from "@/core/derive/fitCloth";
 import { layWithin, shapesOfAll } from "@/core/derive/lay";
@@ -24,8 +24,6 @@ const searched = {
     .max(2 ** 31)
     .default(1),
 };
-/** Garments that lie on one cloth. */
-const MOST_TOGETHER = 12;
 const laySchema = z.strictObject({
   ...searched,
   with: z.array(z.unknown()).max(MOST_TOGETHER).default([]),

@@ -37,7 +37,7 @@ export function useTogether(id: string, job: Job) {
   }, [id]);
   const others = useMemo(() => jobs.map((other): Other => ({ ...other, isWith: ids.includes(other.id) })), [jobs, ids]);
   const laid = useMemo(
-    () => [job, ...ids.flatMap((own) => jobs.filter((j) => j.id === own).map((j) => j.job))],
+    (): readonly [Job, ...Job[]] => [job, ...ids.flatMap((own) => jobs.filter((j) => j.id === own).map((j) => j.job))],
     [job, ids, jobs],
   );
   function put(other: string, isWith: boolean): void {

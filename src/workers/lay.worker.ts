@@ -49,6 +49,9 @@ export interface Signed {
   readonly pieces: readonly CalledPiece[];
 }
 
+/** The job whose cloth it is, and those that lie on it too. */
+type Garments = readonly [Job, ...Job[]];
+
 let running = 0;
 let known: { readonly of: string; readonly shapes: readonly CutShape[] } | null = null;
 let hand: HandLay | null = null;
@@ -160,10 +163,10 @@ const face = {
   },
 
   /** What would bring short cloth in, each told as it is worked out. */
-  async savings(job: Job, cloth: LayCloth, tell: (saving: Saving) => void): Promise<void> {
+  async savings([job, ...others]: Garments, cloth: LayCloth, tell: (saving: Saving) => void): Promise<void> {
     const derived = derive(job);
     if (!derived.ok) return;
-    for (const saving of savingsOf(job, derived, cloth)) {
+    for (const saving of savingsOf(job, derived, cloth, others)) {
       if (saving) tell(saving);
       await pause();
     }
@@ -171,14 +174,14 @@ const face = {
 
   /** The largest number that lies on the cloth; each number is told as it was tried. */
   async fit(
-    job: Job,
+    [job, ...others]: Garments,
     cloth: LayCloth,
     length: number,
     asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
     tell: (tried: Tried) => void,
   ): Promise<Fitted | LayFault | null> {
     const own = ++running;
-    const search = fitCloth(job, cloth, length, asked);
+    const search = fitCloth(job, cloth, length, asked, others);
     for (;;) {
       const next = search.next();
       if (next.done) return next.value;

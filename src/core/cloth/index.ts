@@ -5,5 +5,5 @@ export { nested } from "./nested";
 export { layCloth } from "./clothLay";
 export { stripWidth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./folds/laidCloth";
 export type { Laid } from "./lay/strip";
-export { FOLDS, clothSchema, type Cloth, type Fold } from "./schema";
+export { FOLDS, FOLD_WORDS, MOST_TOGETHER, clothSchema, type Cloth, type Fold } from "./schema";
 export { cupboardClothSchema, type CupboardCloth } from "./cupboard";

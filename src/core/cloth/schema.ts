@@ -4,6 +4,14 @@ import { lengthInputSchema } from "../units";
 /** How cloth lies while it is cut. */
 export const FOLDS = ["open", "lengthwise", "across"] as const;
 export type Fold = (typeof FOLDS)[number];
+export const FOLD_WORDS: Readonly<Record<Fold, string>> = {
+  open: "open",
+  lengthwise: "folded lengthwise",
+  across: "folded across",
+};
+
+/** Garments that lie on one cloth beside the one whose cloth it is. */
+export const MOST_TOGETHER = 12;
 
 /** A print or weave that comes again: how far apart along the cloth, and the first line from the cut end. */
 const repeatSchema = z.strictObject({

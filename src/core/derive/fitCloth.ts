@@ -5,7 +5,7 @@ import type { Param } from "../params";
 import { say, type Complaint, type Mm } from "../units";
 import { deriveShape } from "../derive";
 import { movesOfStyle } from "./newJob";
-import { layWithin, shapesOf, type LayFault } from "./lay";
+import { layWithin, shapesOfAll, type LayFault } from "./lay";
 
 /** A number of a job's move, tried on its cloth. */
 export interface Tried {
@@ -73,13 +73,14 @@ const fault = (path: string, says: Complaint["says"]): LayFault => ({
 
 /**
  * Looks for the largest number of a move whose pieces lie on the cloth in hand: every number is laid, none is guessed.
- * Yields each as it was tried. Returns the largest found, or why none fits.
+ * `others` lie on the cloth too. Yields each as it was tried. Returns the largest found, or why none fits.
  */
 export function* fitCloth(
   job: Job,
   cloth: LayCloth,
   length: Mm,
   asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
+  others: readonly Job[] = [],
 ): Generator<Tried, Fitted | LayFault, void> {
   const line = lineOf(job, asked.move);
   if (!line) return fault("move", say`There is no line “${asked.move.slice(0, 30)}” that is made.`);
@@ -106,7 +107,7 @@ export function* fitCloth(
   /** A number laid with a seed: like the nearest lay that fits, or afresh. */
   const tryAt = (value: number, seed: number, milliseconds: number): Tried => {
     const tried = withValue(value);
-    const made = shapesOf(tried, "shell", cloth);
+    const made = shapesOfAll([tried, ...others], "shell", cloth);
     if (!made.ok || !isMade(tried, index)) {
       if (!made.ok) refusal ??= made;
       return { value, length: null, fits: false };
@@ -182,7 +183,7 @@ export function* fitCloth(
     if (by === 1) given++;
     by = isHopeless(tries.at(-1), length) ? 1 : by === 1 ? 2 : 1;
   }
-  const isNarrowed = given >= SEEDS;
+  const isNarrowed = given >= SEEDS && (high !== null || low >= range.most);
   const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
   if (!found) return fault("cloth.length", say`No lay was found in the time there was.`);
   return { value: found.value, length: found.lay.length, lay: found.lay, tries, isNarrowed };

@@ -5,7 +5,7 @@ import type { JobChange } from "../inspect";
 import { plain, say, type Mm, type Sentence } from "../units";
 import { applyChanges } from "./changes";
 import { fittable } from "./fittable";
-import { layWithin, shapesOf } from "./lay";
+import { layWithin, shapesOfAll } from "./lay";
 
 /** Something that would bring short cloth in: what is changed, and how much less it takes. */
 export interface Saving {
@@ -74,9 +74,14 @@ const QUICK = { steps: 260, milliseconds: 900 } as const;
 /** Less than this is no saving. */
 const TELLS: Mm = 5;
 
-/** What would bring short cloth in, one after the other as it is worked out; what saves nothing is left out. */
-export function* savingsOf(job: Job, derived: Derived, cloth: LayCloth): Generator<Saving | null, void, void> {
-  const base = shapesOf(job, "shell", cloth);
+/** What would bring short cloth in, one after the other as it is worked out; what saves nothing is left out. `others` lie on it too. */
+export function* savingsOf(
+  job: Job,
+  derived: Derived,
+  cloth: LayCloth,
+  others: readonly Job[] = [],
+): Generator<Saving | null, void, void> {
+  const base = shapesOfAll([job, ...others], "shell", cloth);
   const now = base.ok ? layWithin(base.shapes, cloth, 1, QUICK) : null;
   if (!now?.ok) return;
   for (const idea of ideasOf(job, derived, cloth)) {
@@ -84,7 +89,7 @@ export function* savingsOf(job: Job, derived: Derived, cloth: LayCloth): Generat
     applyChanges(next, idea.changes);
     const fold = next.cloth?.fold ?? cloth.fold;
     const lies = { ...cloth, fold, ...(fold !== cloth.fold && { foldWidth: null }) };
-    const made = shapesOf(next, "shell", lies);
+    const made = shapesOfAll([next, ...others], "shell", lies);
     const laid = made.ok ? layWithin(made.shapes, lies, 1, QUICK) : null;
     const saves = laid?.ok ? now.lay.length - laid.lay.length : 0;
     yield saves > TELLS ? { ...idea, saves } : null;

@@ -1,4 +1,5 @@
 import { addDays, formatISO, getDay, isAfter, differenceInCalendarDays, parseISO } from "date-fns";
+import type { Seam } from "../pieces";
 import type { Step } from "./order";
 import type { Week } from "./schools";
 
@@ -60,6 +61,18 @@ export function scheduled(steps: readonly Planned[], from: string, week: Week, d
   return { days, lateBy };
 }
 
+/** Seams that are closed before a garment can be put on. */
+const CLOSING: ReadonlySet<Seam["kind"]> = new Set(["side", "inseam", "centre", "shoulder"]);
+
+/** The steps that have to be done before a garment can be put on, by id. */
+export function closingSteps(
+  seams: readonly Pick<Seam, "id" | "kind">[],
+  steps: readonly Pick<Step, "id" | "seam">[],
+): ReadonlySet<string> {
+  const closing = new Set(seams.filter(({ kind }) => CLOSING.has(kind)).map(({ id }) => id));
+  return new Set(steps.filter(({ seam }) => seam !== null && closing.has(seam)).map(({ id }) => id));
+}
+
 /** How far a garment is on the morning it is tried on. */
 export interface PlannedFitting {
   readonly date: string;
@@ -70,18 +83,17 @@ export interface PlannedFitting {
 }
 
 /**
- * What can be tried on at each fitting, in the order of their days. `closes` says which steps have to be done before a garment
- * can be put on.
+ * What can be tried on at each fitting, in the order of their days. `closing` are the steps that have to be done before.
  */
 export const fittingsPlanned = (
   { days }: Pick<Schedule, "days">,
   steps: readonly Pick<Step, "id">[],
   dates: readonly string[],
-  closes: (step: Pick<Step, "id">) => boolean,
+  closing: ReadonlySet<string>,
 ): readonly PlannedFitting[] =>
   [...dates].sort().map((date) => {
     // A step that goes on over several days is done on the last of them.
     const later = new Set(days.filter((d) => d.date >= date).flatMap((d) => d.parts.map((p) => p.step.id)));
     const left = steps.filter((step) => later.has(step.id));
-    return { date, done: steps.length - left.length, open: left.filter(closes).length };
+    return { date, done: steps.length - left.length, open: left.filter(({ id }) => closing.has(id)).length };
   });

@@ -8,6 +8,7 @@ import { MOST_SIZES } from "@/core/derive/sizeLimit";
 import { useCards } from "@/store/cardStore";
 import { Choice } from "../Choice";
 import { PaneHeading } from "../StageLayout";
+import { wearersOf } from "../workroom/wearers";
 
 /** How a size set leaves. */
 export type SizeForm = "nested" | "svg" | "r12" | "2000" | "each";
@@ -37,16 +38,13 @@ interface Props {
 /** For whom the style is drafted besides its own wearer, by the newest card of each, and how the set leaves. */
 export function SizeFields({ own, others, as, onOthers, onAs }: Props) {
   const { cards, blocked } = useCards();
-  const newest = useMemo(() => {
-    const byName = new Map<string, Body>();
-    for (const { card } of cards ?? []) {
-      const name = card.name.trim();
-      const held = byName.get(name);
-      if (name && name !== own.name.trim() && (!held || (card.taken ?? "") >= (held.taken ?? "")))
-        byName.set(name, card);
-    }
-    return [...byName.values()].sort((a, b) => a.name.localeCompare(b.name));
-  }, [cards, own.name]);
+  const newest = useMemo(
+    () =>
+      wearersOf([], cards ?? [])
+        .filter(({ name }) => name !== own.name.trim())
+        .map(({ card }) => card),
+    [cards, own.name],
+  );
   return (
     <section aria-label="Sizes">
       <PaneHeading>For whom, besides {own.name.trim() || "this wearer"}</PaneHeading>

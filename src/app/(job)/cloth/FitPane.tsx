@@ -18,13 +18,15 @@ import { besideTheLay } from "@/workers/client";
 const SEARCHES_MS = 14_000;
 
 interface Props {
+  /** Other garments that lie on the cloth too. */
+  readonly others: readonly Job[];
   readonly cloth: LayCloth;
   readonly length: Mm;
   readonly tape: Tape;
 }
 
 /** As wide as my cloth allows: the largest number of a move whose pieces really lie on the cloth in hand. */
-export function FitPane({ cloth, length, tape }: Props) {
+export function FitPane({ others, cloth, length, tape }: Props) {
   const { job, shape } = useOpenJob();
   const choices = useMemo(() => (shape ? fittable(shape) : []), [shape]);
   const [at, setAt] = useState(0);
@@ -47,7 +49,7 @@ export function FitPane({ cloth, length, tape }: Props) {
     try {
       const found = await besideTheLay<Fitted | LayFault | null>((face) =>
         face.fit(
-          of,
+          [of, ...others],
           cloth,
           length,
           { move: choice.id, number: choice.param, seed: 1, milliseconds: SEARCHES_MS },

@@ -14,7 +14,15 @@ import { PaneHeading } from "@/ui/StageLayout";
 import { besideTheLay } from "@/workers/client";
 
 /** What would bring short cloth in, each with what it saves, and one press to do it. */
-export function ShortPane({ job, cloth, tape }: { readonly job: Job; readonly cloth: LayCloth; readonly tape: Tape }) {
+export function ShortPane({
+  jobs,
+  cloth,
+  tape,
+}: {
+  readonly jobs: readonly [Job, ...Job[]];
+  readonly cloth: LayCloth;
+  readonly tape: Tape;
+}) {
   const [found, setFound] = useState<readonly Saving[] | null>(null);
   const [busy, setBusy] = useState(false);
   const run = useRef(0);
@@ -26,7 +34,7 @@ export function ShortPane({ job, cloth, tape }: { readonly job: Job; readonly cl
     try {
       await besideTheLay((face) =>
         face.savings(
-          job,
+          jobs,
           cloth,
           proxy((saving: Saving) => run.current === own && setFound((now) => [...(now ?? []), saving])),
         ),

@@ -2,13 +2,11 @@
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import { useState } from "react";
+import { MOST_TOGETHER } from "@/core/cloth";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { bundleWash } from "./bundleInk";
 import type { Other } from "@/ui/useTogether";
-
-/** A lay takes this many garments beside its own. */
-const MOST = 12;
 
 /** Which other garments lie on this cloth: two wearers from one length, or trousers and their top. */
 export function Together({
@@ -35,7 +33,7 @@ export function Together({
           control={
             <Checkbox
               checked={isWith}
-              disabled={!isWith && chosen.length >= MOST}
+              disabled={!isWith && chosen.length >= MOST_TOGETHER}
               onChange={(_, isOn) => onPut(id, isOn)}
             />
           }

@@ -173,9 +173,9 @@ export default function ClothPage() {
               tape={tape}
             />
           ) : null}
-          {material === "shell" && lay ? <ShortPane job={job} cloth={cloth} tape={tape} /> : null}
+          {material === "shell" && lay ? <ShortPane jobs={laid} cloth={cloth} tape={tape} /> : null}
           {material === "shell" && inHand.length !== null ? (
-            <FitPane cloth={cloth} length={inHand.length} tape={tape} />
+            <FitPane others={laid.slice(1)} cloth={cloth} length={inHand.length} tape={tape} />
           ) : null}
         </>
       }

@@ -1,6 +1,6 @@
 "use client";
 import Button from "@mui/material/Button";
-import { useEffect } from "react";
+import { useEffect, useRef } from "react";
 import type { Card } from "@/core/making";
 import type { Tape } from "@/core/units";
 import { Sentence } from "@/ui/Sentence";
@@ -13,10 +13,14 @@ interface Props {
   readonly onChange: (n: number) => void;
 }
 
+/** A finger that goes this far across, in pixels, turns to the next card or the one before. */
+const SWIPE = 56;
+
 /** One card at arm's length: its drawing, with what is new lit and its measures as arrows, and one act in large type. */
 export function CardView({ cards, at, tape, onChange }: Props) {
   const card = cards[at - 1];
   const last = cards.length;
+  const from = useRef<number | null>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if ((event.target as HTMLElement).closest("input, [role=combobox]")) return;
@@ -40,7 +44,18 @@ export function CardView({ cards, at, tape, onChange }: Props) {
   }, []);
   if (!card) return null;
   return (
-    <section aria-label="Chalk cards" style={{ display: "flex", flexDirection: "column", height: "100%" }}>
+    <section
+      aria-label="Chalk cards"
+      style={{ display: "flex", flexDirection: "column", height: "100%", touchAction: "pan-y" }}
+      onPointerDown={(event) => {
+        from.current = event.pointerType === "touch" ? event.clientX : null;
+      }}
+      onPointerUp={(event) => {
+        const by = from.current === null ? 0 : event.clientX - from.current;
+        from.current = null;
+        if (Math.abs(by) >= SWIPE) onChange(Math.min(last, Math.max(1, at + (by < 0 ? 1 : -1))));
+      }}
+    >
       <div style={{ flex: 1, minHeight: 0, background: "var(--table)" }}>
         <CardPicture card={card} own={cards.filter((c) => c.drawing === card.drawing)} tape={tape} />
       </div>

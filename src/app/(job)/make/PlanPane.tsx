@@ -18,14 +18,14 @@ interface Props {
   readonly job: Job;
   /** What is left to do. */
   readonly left: readonly Step[];
-  /** True for a step that has to be done before the garment can be put on. */
-  readonly closes: (step: Pick<Step, "id">) => boolean;
+  /** Steps that have to be done before the garment can be put on. */
+  readonly closing: ReadonlySet<string>;
   readonly today: string;
   readonly tape: Tape;
 }
 
 /** What is left, spread over the days there is time on; late days are said at once. */
-export function PlanPane({ job, left, closes, today, tape }: Props) {
+export function PlanPane({ job, left, closing, today, tape }: Props) {
   const plan = job.making?.plan;
   const week = plan?.week ?? USUAL;
   const found = scheduled(left, plan?.from && plan.from > today ? plan.from : today, week, plan?.due ?? null);
@@ -35,7 +35,7 @@ export function PlanPane({ job, left, closes, today, tape }: Props) {
     });
   const last = found?.days.at(-1)?.date;
   const dates = plan?.fittings ?? [];
-  const fittings = found ? fittingsPlanned(found, left, dates, closes) : [];
+  const fittings = found ? fittingsPlanned(found, left, dates, closing) : [];
   return (
     <section aria-label="Days of making" style={{ marginTop: 16 }}>
       <PaneHeading>Minutes on each day</PaneHeading>

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
 import {
   cardsOf,
+  closingSteps,
   makingOrder,
   minutesLearned,
   USUAL_SCHOOLS,
@@ -30,9 +31,6 @@ import { OrderView } from "./OrderView";
 import { PlanPane } from "./PlanPane";
 import { WaitsChart } from "./WaitsChart";
 import { useProgress } from "./useProgress";
-
-/** Seams that are closed before a garment can be put on. */
-const CLOSING_KINDS: ReadonlySet<Derived["seams"][number]["kind"]> = new Set(["side", "inseam", "centre", "shoulder"]);
 
 const PARTS = ["cards", "order", "lists"] as const;
 type Part = (typeof PARTS)[number];
@@ -101,13 +99,7 @@ export default function MakePage() {
     () => (derived ? minutesLearned(makingOrder(derived, schools, joined), taken) : []),
     [derived, schools, joined, taken],
   );
-  const closes = useMemo(() => {
-    const closing = new Set(
-      (derived?.seams ?? []).filter(({ kind }) => CLOSING_KINDS.has(kind)).map((seam) => seam.id),
-    );
-    const steps = new Set(order.filter((o) => o.seam !== null && closing.has(o.seam)).map((o) => o.id));
-    return ({ id: step }: { readonly id: string }): boolean => steps.has(step);
-  }, [derived, order]);
+  const closing = useMemo(() => closingSteps(derived?.seams ?? [], order), [derived, order]);
   const at = Math.min(Math.max(1, progress?.cards[on] ?? 1), Math.max(1, cards.length));
   const go = useCallback((n: number) => change((now) => ({ ...now, cards: { ...now.cards, [on]: n } })), [change, on]);
   // What the search led to is shown once; from then on the hand decides.
@@ -199,7 +191,7 @@ export default function MakePage() {
               <PlanPane
                 job={job}
                 left={order.filter((o) => !progress?.done[o.id])}
-                closes={closes}
+                closing={closing}
                 today={today}
                 tape={tape}
               />

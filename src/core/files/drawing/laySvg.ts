@@ -1,4 +1,4 @@
-import type { ClothLay, LayCloth } from "../../cloth";
+import { FOLD_WORDS, type ClothLay, type LayCloth } from "../../cloth";
 import { formatLength, type Tape } from "../../units";
 import { fileStem, type HandedFile } from "../job";
 import { escaped } from "./markup";
@@ -30,7 +30,7 @@ export function laySvg(
     return `<path d="M${x} ${lay.drawnWidth + 6}v${i % 5 === 0 ? 14 : 7}" stroke="#14302a" stroke-width="0.7"/>${i % 5 === 0 ? `<text x="${x}" y="${lay.drawnWidth + 40}" font-size="16" text-anchor="middle" font-family="sans-serif">${formatLength(x, tape)}</text>` : ""}`;
   });
   const words = escaped(
-    `${title}: needs ${formatLength(lay.length, tape)}, ${formatLength(cloth.width, tape)} wide, ${cloth.fold === "open" ? "open" : `folded ${cloth.fold}`}`,
+    `${title}: needs ${formatLength(lay.length, tape)}, ${formatLength(cloth.width, tape)} wide, ${FOLD_WORDS[cloth.fold]}`,
   );
   const text = `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(1)}mm" height="${tall.toFixed(1)}mm" viewBox="${-ROOM} ${-ROOM} ${wide.toFixed(1)} ${tall.toFixed(1)}">

@@ -1,14 +1,13 @@
 import { rgb } from "pdf-lib";
-import type { ClothLay, LayCloth, Placement } from "../../cloth";
+import { FOLD_WORDS, type ClothLay, type LayCloth, type Placement } from "../../cloth";
 import { boxOf, type Box, type Point } from "../../geometry";
-import { formatLength, type Mm, type Tape } from "../../units";
+import { formatLength, MM_PER, type Mm, type Tape } from "../../units";
 import { fileStem, type HandedFile } from "../job";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
-import { INK, type Pen } from "./pen";
+import { INK, QUIET, type Pen } from "./pen";
 import { boxPoints, MARGIN } from "./tiles";
 
-const QUIET = rgb(0.42, 0.46, 0.44);
 const FILL = rgb(0.93, 0.93, 0.88);
 /** A strip's page shows so much of the cloth's length, and repeats so much of the page before. */
 const STRIP: { readonly shows: Mm; readonly repeats: Mm } = { shows: 1000, repeats: 100 };
@@ -32,7 +31,7 @@ export async function layPdf(told: Told, paper: SheetName): Promise<HandedFile> 
   const book = await newBook(told.title);
   const { lay } = told;
   const whole: Box = { left: 0, top: 0, right: lay.length, bottom: lay.drawnWidth };
-  const words = `${told.title}: ${formatLength(lay.length, told.tape)} of cloth ${formatLength(told.cloth.width, told.tape)} wide, ${FOLDED[told.cloth.fold]}, ${Math.round(lay.utilisation * 100)} % used`;
+  const words = `${told.title}: ${formatLength(lay.length, told.tape)} of cloth ${formatLength(told.cloth.width, told.tape)} wide, ${FOLD_WORDS[told.cloth.fold]}, ${Math.round(lay.utilisation * 100)} % used`;
   drawPart(book.page(wide, tall), told, whole, words, { width: wide, height: tall });
   const step = STRIP.shows - STRIP.repeats;
   const count = lay.length <= STRIP.shows ? 0 : Math.ceil((lay.length - STRIP.repeats) / step);
@@ -48,8 +47,6 @@ export async function layPdf(told: Told, paper: SheetName): Promise<HandedFile> 
   }
   return { name: `${fileStem(told.title)}-lay-${paper}.pdf`, type: "application/pdf", bytes: await book.bytes() };
 }
-
-const FOLDED = { open: "open", lengthwise: "folded along its length", across: "folded across" } as const;
 
 /** One page: a part of the cloth as large as the page takes it. */
 function drawPart(
@@ -112,7 +109,7 @@ function drawPlaced(
 
 /** Lengths from the cut end along the lower edge. */
 function drawLengths(pen: Pen, part: Box, length: Mm, at: (p: Point) => Point, tape: Tape, scale: number): void {
-  const step = (tape === "in" ? 25.4 * 6 : 100) * (scale < 0.08 ? 2 : 1);
+  const step = (tape === "in" ? 6 * MM_PER.in : 100) * (scale < 0.08 ? 2 : 1);
   for (let x = Math.ceil(part.left / step) * step; x <= Math.min(part.right, length) + 1e-6; x += step) {
     const [px, py] = at([x, part.top]);
     pen.run(

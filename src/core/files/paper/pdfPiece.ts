@@ -3,13 +3,11 @@ import type { Box, Point } from "../../geometry";
 import { isOf } from "../../pattern";
 import type { Mm } from "../../units";
 import type { PrintOptions } from "./options";
-import { INK, type Pen, type Stroke } from "./pen";
+import { BACK, FRONT, INK, type Pen, type Stroke } from "./pen";
 import { labelPlace, type PlacedPiece } from "./sheet";
 import { sizeDash } from "./sizeLines";
 
 export const FAINT = rgb(0.55, 0.6, 0.57);
-const FRONT = rgb(0.04, 0.43, 0.43);
-const BACK = rgb(0.48, 0.18, 0.49);
 
 /** A small cross, to be met by another. */
 export function cross(pen: Pen, [x, y]: Point): void {

@@ -24,6 +24,10 @@ import type { Mm } from "../../units";
 export const PT_PER_MM = 72 / 25.4;
 
 export const INK = rgb(0.08, 0.19, 0.16);
+export const QUIET = rgb(0.42, 0.46, 0.44);
+/** Seam lines of front and back. */
+export const FRONT = rgb(0.04, 0.43, 0.43);
+export const BACK = rgb(0.48, 0.18, 0.49);
 
 export interface Stroke {
   readonly color: RGB;

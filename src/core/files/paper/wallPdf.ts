@@ -5,12 +5,11 @@ import { tell, type Mm, type Tape } from "../../units";
 import { fileStem, type HandedFile } from "../job";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
-import { INK, type Pen } from "./pen";
+import { INK, QUIET, type Pen } from "./pen";
 
 const MARGIN: Mm = 10;
 const GAP: Mm = 5;
 const LIT = rgb(0.85, 0.42, 0.08);
-const QUIET = rgb(0.42, 0.46, 0.44);
 
 /** A page of the given paper divided into equal fields, row by row. */
 function fieldsOf(paper: SheetName, columns: number, rows: number): readonly Box[] {

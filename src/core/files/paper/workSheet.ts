@@ -1,10 +1,9 @@
-import { rgb } from "pdf-lib";
 import { boxOf, type Point } from "../../geometry";
 import { panelOutline, type Panel } from "../../pattern";
 import type { Mm } from "../../units";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
-import { INK, type Pen } from "./pen";
+import { BACK, FRONT, INK, QUIET, type Pen } from "./pen";
 import { MARGIN } from "./tiles";
 
 /** What a work sheet tells: short rows in columns, then lines of words. */
@@ -21,9 +20,6 @@ export interface WorkSheet {
   readonly open: readonly string[];
 }
 
-const QUIET = rgb(0.42, 0.46, 0.44);
-const FRONT = rgb(0.04, 0.43, 0.43);
-const BACK = rgb(0.48, 0.18, 0.49);
 const GAP: Mm = 6;
 /** Share of the page that drawing and tables take; words below. */
 const DRAWN: Mm = 74;
