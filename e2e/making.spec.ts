@@ -85,3 +85,61 @@ test("the legs of a one-piece are chosen on the shelf, and a top is made of it",
   await page.getByRole("button", { name: "Cowl top" }).click();
   await expect(page.getByText(/Slash the chest line from the centre/)).toBeVisible({ timeout: 15_000 });
 });
+
+test("ticks in two tabs are all kept and seen in both, and undo of the job takes none away", async ({
+  page,
+  context,
+}) => {
+  await openSample(page);
+  await openStage(page, "make");
+  await page.getByRole("tab", { name: "Order" }).click();
+  const other = await context.newPage();
+  await other.goto("/make?job=sample-heron-walk");
+  await other.getByRole("tab", { name: "Order" }).click();
+  const ticks = (where: typeof page) => where.getByRole("checkbox", { name: /^\d|done|Done|Fuse|Sew/ });
+  await expect(ticks(page).first()).toBeVisible({ timeout: 20_000 });
+  await expect(ticks(other).first()).toBeVisible({ timeout: 20_000 });
+  await ticks(page).nth(0).check();
+  await expect(ticks(other).nth(0)).toBeChecked();
+  await ticks(other).nth(1).check();
+  await expect(ticks(page).nth(1)).toBeChecked();
+  await page.getByRole("combobox", { name: "The hem" }).click();
+  await page.getByRole("option").first().click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.reload();
+  await page.getByRole("tab", { name: "Order" }).click();
+  await expect(page.getByRole("checkbox", { checked: true })).toHaveCount(2, { timeout: 20_000 });
+});
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 780 }, hasTouch: true });
+
+  for (const kind of [/paper/, /cloth/, /block/])
+    test(`a card stands whole on the screen, ${kind.source}, and the next comes by a swipe`, async ({ page }) => {
+      await openSample(page);
+      await openStage(page, "make");
+      if (kind.source !== "paper") {
+        await page
+          .getByRole("button", { name: /^Making|^Make|Worksheet|Cards/ })
+          .first()
+          .click();
+        await page.getByRole("combobox", { name: "Drawn" }).click();
+        await page.getByRole("option", { name: kind }).click();
+        await page.getByRole("button", { name: "Back to the table" }).click();
+      }
+      const cards = page.getByRole("region", { name: "Chalk cards" });
+      for (let n = 1; n <= 8; n++) {
+        await expect(cards.getByText(new RegExp(`card ${n} of`))).toBeVisible();
+        const next = await cards.getByRole("button", { name: "Next" }).boundingBox();
+        expect((next?.y ?? 1e9) + (next?.height ?? 0)).toBeLessThanOrEqual(780);
+        await cards.evaluate((element) => {
+          const at = (type: string, clientX: number): boolean =>
+            element.dispatchEvent(
+              new PointerEvent(type, { bubbles: true, pointerType: "touch", clientX, clientY: 200 }),
+            );
+          at("pointerdown", 300);
+          at("pointerup", 120);
+        });
+      }
+    });
+});
