@@ -82,6 +82,8 @@ describe.each(GARMENTS)("%s, drawn by a stranger from its cards alone", (_, deri
           if (total === undefined) continue;
           const parts = [1, 2, 3].map((n) => numbers[`${name}Part${n}`] ?? 0);
           expect(parts.reduce((sum, mm) => sum + mm, 0)).toBeCloseTo(total, 6);
+          // No allowance of a garment is wider than this: what lies beyond the net is an allowance, not a piece of the leg.
+          for (const mm of parts.slice(1)) expect(Math.abs(mm)).toBeLessThan(120);
           expect(Math.abs(total - (numbers[name] ?? NaN))).toBeLessThanOrEqual(HALF_AN_EIGHTH + 1e-6);
           expect(said(says)).toMatch(/\.$/);
         }
@@ -103,4 +105,11 @@ test("random garments: paper, cloth and short cards each draw them within half a
     }
   });
   expect(off).toEqual([]);
+});
+
+test("no card tells more than a hand can keep: few places and few words, whatever lies inside the piece", () => {
+  for (const [id, derived] of GARMENTS)
+    for (const kind of ["paper", "cloth", "short"] as const)
+      for (const card of cardsOf(derived, kind, "in"))
+        expect([id, kind, card.name, said(card.says).length < 440]).toEqual([id, kind, card.name, true]);
 });

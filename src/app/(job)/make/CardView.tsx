@@ -2,8 +2,9 @@
 import Button from "@mui/material/Button";
 import { useEffect, useRef } from "react";
 import type { Card } from "@/core/making";
-import type { Tape } from "@/core/units";
+import { tell, type Tape } from "@/core/units";
 import { Sentence } from "@/ui/Sentence";
+import { usePhone } from "@/ui/usePhone";
 import { CardPicture } from "./CardPicture";
 
 interface Props {
@@ -13,6 +14,9 @@ interface Props {
   readonly onChange: (n: number) => void;
 }
 
+/** Letters on a phone, in pixels: held in the hand, long words are set smaller, so that the drawing stays beside them. */
+const phoneSize = (length: number): number => (length > 280 ? 17 : length > 160 ? 20 : 23);
+
 /** A finger that goes this far across, in pixels, turns to the next card or the one before. */
 const SWIPE = 56;
 
@@ -21,6 +25,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
   const card = cards[at - 1];
   const last = cards.length;
   const from = useRef<number | null>(null);
+  const phone = usePhone();
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if ((event.target as HTMLElement).closest("input, [role=combobox]")) return;
@@ -60,7 +65,15 @@ export function CardView({ cards, at, tape, onChange }: Props) {
         <CardPicture card={card} own={cards.filter((c) => c.drawing === card.drawing)} tape={tape} />
       </div>
       <div style={{ borderTop: "1px solid var(--rule)", background: "var(--panel)", padding: "14px 20px 16px" }}>
-        <p aria-live="polite" style={{ margin: "0 0 12px", fontSize: 25, lineHeight: 1.32, minHeight: 132 }}>
+        <p
+          aria-live="polite"
+          style={{
+            margin: "0 0 12px",
+            fontSize: phone ? phoneSize(tell(card.says, tape).length) : 25,
+            lineHeight: 1.32,
+            minHeight: phone ? 0 : 132,
+          }}
+        >
           <Sentence says={card.says} tape={tape} />
         </p>
         <div style={{ display: "flex", gap: 12, alignItems: "center" }}>

@@ -1,4 +1,4 @@
-import { boxOf, pathNearest, pointDistance, type Point } from "../../geometry";
+import { boxOf, pathAt, pathNearest, type Point } from "../../geometry";
 import { edgesWithRole, type Panel } from "../../pattern";
 import type { Piece } from "../../pieces";
 import { roundToTape, say, type Mm, type Sentence, type Tape } from "../../units";
@@ -35,15 +35,17 @@ function cutPanel(piece: Piece): Panel {
   return { ...piece.panel, name: piece.name, edges };
 }
 
-/** What lies beyond a place of the seam line, by its kind. */
-function kindAt(piece: Piece, p: Point): string {
-  const distances = piece.panel.edges.map(({ path }) => pathNearest(path, p).distance);
-  const nearest = piece.panel.edges[distances.indexOf(Math.min(...distances))];
-  const edge = piece.edges.find((e) => e.edge === nearest?.id);
-  if (!edge) return "seam";
-  if (edge.surplus) return "seam and surplus to trim";
-  if (edge.role === "hem") return "hem";
-  return edge.isFree ? "edge" : "seam";
+/** The place of the seam line nearest to another, and what lies beyond it there, by its kind. */
+function seamAt(piece: Piece, p: Point): { readonly at: Point; readonly kind: string } {
+  const near = piece.panel.edges.map(({ path }) => pathNearest(path, p));
+  const nearest = near.reduce((best, own, i) => (own.distance < (near[best]?.distance ?? Infinity) ? i : best), 0);
+  const panelEdge = piece.panel.edges[nearest] as Panel["edges"][number];
+  const at = pathAt(panelEdge.path, near[nearest]?.along ?? 0).point;
+  const edge = piece.edges.find((e) => e.edge === panelEdge.id);
+  if (!edge) return { at, kind: "seam" };
+  if (edge.surplus) return { at, kind: "seam and surplus to trim" };
+  if (edge.role === "hem") return { at, kind: "hem" };
+  return { at, kind: edge.isFree ? "edge" : "seam" };
 }
 
 /** A part of a number, by its kind; negative where it is taken off. */
@@ -59,10 +61,6 @@ const partsSaid = (parts: readonly NumberPart[]): Sentence =>
     ", ",
   )})`;
 
-/** The place of a polygon nearest to another. */
-const nearestOf = (points: readonly Point[], p: Point): Point =>
-  points.reduce((best, q) => (pointDistance(p, q) < pointDistance(p, best) ? q : best));
-
 /**
  * Tells the places of a cut line from the upper left of the cloth it takes, every number with its parts. Parts and total are
  * whole divisions of the tape, so that what is printed adds up; places measured as they are drawn stay beside them.
@@ -74,14 +72,14 @@ function inParts(piece: Piece, tape: Tape, origin: Origin): Telling {
   const [leftmost, topmost] = [edgeOfBox(0), edgeOfBox(1)];
   const told = (axis: 0 | 1, p: Point): { total: Mm; parts: readonly NumberPart[] } => {
     const [start, edge, at] = axis === 0 ? [cut.left, seam.left, leftmost] : [cut.top, seam.top, topmost];
-    const net = nearestOf(piece.seamLine, p);
+    const net = seamAt(piece, p);
     const total = read(p[axis] - start);
     const before = read(edge - start);
-    const here = read(p[axis] - net[axis]);
+    const here = read(p[axis] - net.at[axis]);
     const parts = [
       { kind: "net", mm: total - before - here },
-      { kind: kindAt(piece, at), mm: before },
-      { kind: kindAt(piece, net), mm: here },
+      { kind: seamAt(piece, at).kind, mm: before },
+      { kind: net.kind, mm: here },
     ].filter(({ mm }) => Math.abs(mm) > 1e-6);
     return { total, parts };
   };
@@ -142,7 +140,7 @@ function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
   const origin: Origin = {
     at: [box.left, box.top],
     name: "O",
-    upright: "the left edge of the cloth for it",
+    upright: "its left edge",
     level: "its upper end",
   };
   const also = piece.alsoCut.map((a) => `${a.count} of ${a.material}${a.note ? `, ${a.note}` : ""}`).join("; ");

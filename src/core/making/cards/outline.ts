@@ -1,7 +1,7 @@
-import type { Point } from "../../geometry";
+import { line, pathFlatten, type Point } from "../../geometry";
 import type { Edge, Panel } from "../../pattern";
 import { say, type Mm, type Sentence } from "../../units";
-import { around, runsOf, type Run } from "../runs";
+import { around, handCurve, runsOf, type Run } from "../runs";
 import { letter, numbersOf, type Act, type Draft } from "./card";
 import { from, listed, placed, placeName, type Origin } from "./places";
 
@@ -111,34 +111,53 @@ const INNER: Readonly<Record<string, string>> = {
   crease: "the crease",
 };
 
+/** The stretches in which a hand draws a line through places. */
+export const runsThrough = (points: readonly Point[]): readonly Run[] =>
+  runsOf(points.slice(1).map((to, i) => line(points[i] as Point, to)));
+
+/** A line inside a panel with more corners than a dart is drawn stretch by stretch. */
+const MOST_TOLD = 3;
+
 /** Darts, pleats, folds and grain inside a panel. */
 export function innerCards(panel: Panel, origin: Origin, of: string = panel.id): readonly Draft[] {
   const shift = from(origin);
-  return panel.lines.flatMap((line): Draft[] => {
-    const what = INNER[line.kind];
-    if (!what || line.points.length < 2) return [];
-    const told = listed(
-      line.points.map((p) => placed(p, origin)),
-      "; to ",
+  const card = (says: Sentence, kind: string, points: readonly Point[]): Draft => ({
+    panel: panel.id,
+    name: panel.name,
+    drawing: of,
+    says,
+    numbers: Object.fromEntries(
+      points.map(shift).flatMap(([right, down], i) => [
+        [`right${i + 1}`, right],
+        [`down${i + 1}`, down],
+      ]),
+    ),
+    act: { kind: "inner", line: kind, points: points.map(shift) },
+    points: {},
+  });
+  return panel.lines.flatMap(({ kind, points }): readonly Draft[] => {
+    const what = INNER[kind];
+    if (!what || points.length < 2) return [];
+    if (points.length <= MOST_TOLD) {
+      const told = listed(
+        points.map((p) => placed(p, origin)),
+        "; to ",
+      );
+      return [card(say`${panel.name}: draw ${what}: from ${told}.`, kind, points)];
+    }
+    return runsThrough(points).map((run) =>
+      card(
+        say`${panel.name}, ${what}: mark M, ${placed(run.from, origin)}, and N, ${placed(run.to, origin)}. ${drawing(run, "M", "N")}`,
+        kind,
+        drawnThrough(run),
+      ),
     );
-    return [
-      {
-        panel: panel.id,
-        name: panel.name,
-        drawing: of,
-        says: say`${panel.name}: draw ${what}: from ${told}.`,
-        numbers: Object.fromEntries(
-          line.points.map(shift).flatMap(([right, down], i) => [
-            [`right${i + 1}`, right],
-            [`down${i + 1}`, down],
-          ]),
-        ),
-        act: { kind: "inner", line: line.kind, points: line.points.map(shift) },
-        points: {},
-      },
-    ];
   });
 }
+
+/** The places of a stretch as a hand draws it. */
+const drawnThrough = ({ straight, from: a, to, guides, leaves, arrives }: Run): readonly Point[] =>
+  straight ? [a, to] : pathFlatten(handCurve([a, ...guides.map((g) => g.at), to], leaves, arrives), 0.2);
 
 /** How large a sheet a panel takes, and where its origin lies on it. */
 export function sheetCard(panel: Panel, origin: Origin, of: string = panel.id): Draft {

@@ -1,9 +1,9 @@
 import { pathFlatten, pointDistance, type Path, type Point } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
-import { angle, say, toDegrees, type Mm, type Radians } from "../../units";
+import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
 import type { MadeGarment, ToldLine } from "../garment";
 import { letter, type Draft, type LaidEdge } from "./card";
-import { drawing, innerCards, stretchAct, stretchesOf, stretchNumbers, wholeCards } from "./outline";
+import { drawing, innerCards, runsThrough, stretchAct, stretchesOf, stretchNumbers, wholeCards } from "./outline";
 import { from, listed, originOf, placed, placeName, type Origin } from "./places";
 
 /** Nearer than this, two places are the same on paper. */
@@ -73,30 +73,40 @@ function slashCards(
   return drawn.flatMap((d) => {
     const openings = openingsOf(d);
     const each = d.slashes.length > 0 ? openings.length / d.slashes.length : 0;
-    return d.slashes.map((slash, i): Draft => {
-      const lettered = slash.map((p) => [nameOf(p), p] as const);
+    return d.slashes.flatMap((slash, i): readonly Draft[] => {
       const own = openings.slice(Math.round(i * each), Math.round((i + 1) * each));
       const end = slash.at(-1);
       const isHinged = end !== undefined && d.hinges.some((h) => pointDistance(h, end) < HINGE);
-      const last = lettered.at(-1)?.[0] ?? "";
       const widths = own.map(([a, b]) => say`${pointDistance(a, b)}`);
-      return {
+      const cut = (says: Sentence, places: readonly Point[], isLast: boolean): Draft => ({
         ...base,
         says: say`${base.name}: mark ${listed(
-          lettered.map(([name, p]) => say`${name}, ${placed(p, origin)}`),
-        )}. Cut from ${lettered.map(([name]) => name).join(" to ")}${isHinged ? `, up to ${last} and not through it: it is hinged there` : ""}.${widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
-        numbers: Object.fromEntries(own.map(([a, b], k) => [`opened${k + 1}`, pointDistance(a, b)])),
+          places.map((p) => say`${nameOf(p)}, ${placed(p, origin)}`),
+        )}. ${says}${isLast && isHinged ? `, up to ${nameOf(end)} and not through it: it is hinged there` : ""}.${isLast && widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
+        numbers: isLast ? Object.fromEntries(own.map(([a, b], k) => [`opened${k + 1}`, pointDistance(a, b)])) : {},
         act: {
           kind: "cut",
-          points: slash.map(shift),
-          hinge: isHinged ? shift(end) : null,
-          openings: own.map(([a, b]) => ({ from: shift(a), to: shift(b), width: pointDistance(a, b) })),
+          points: places.map(shift),
+          hinge: isLast && isHinged ? shift(end) : null,
+          openings: isLast ? own.map(([a, b]) => ({ from: shift(a), to: shift(b), width: pointDistance(a, b) })) : [],
         },
-        points: Object.fromEntries(lettered.map(([name, p]) => [name, shift(p)])),
-      };
+        points: Object.fromEntries(places.map((p) => [nameOf(p), shift(p)])),
+      });
+      if (slash.length <= MOST_PLACES) return [cut([`Cut from ${slash.map(nameOf).join(" to ")}`], slash, true)];
+      // A slash along a curve is cut stretch by stretch.
+      const runs = runsThrough(slash);
+      return runs.map((run, k) =>
+        cut(
+          say`${drawing(run, nameOf(run.from), nameOf(run.to))} Cut along it`,
+          [run.from, run.to],
+          k === runs.length - 1,
+        ),
+      );
     });
   });
 }
+/** Places that one card of a slash marks. */
+const MOST_PLACES = 4;
 /** A slash ends on its hinge, within this. */
 const HINGE: Mm = 1;
 
@@ -184,10 +194,9 @@ const outlineCard = (panel: Panel, group: string): Draft => ({
 });
 
 /** A panel that was not there before. */
-const newCards = (line: ToldLine, panel: Panel, n: number): readonly Draft[] => {
+const newCards = (panel: Panel, n: number): readonly Draft[] => {
   const group = `${n}:${panel.id}`;
-  const [sheet, ...rest] = wholeCards(panel, originOf(panel), group);
-  return sheet ? [{ ...sheet, says: say`${line.sentence} ${sheet.says}` }, ...rest, outlineCard(panel, group)] : [];
+  return [...wholeCards(panel, originOf(panel), group), outlineCard(panel, group)];
 };
 
 const isSame = (was: Panel, is: Panel): boolean =>
@@ -206,7 +215,7 @@ function lineCards(line: ToldLine, n: number): readonly Draft[] {
   const { before, after } = line;
   const cards = after.panels.flatMap((panel): readonly Draft[] => {
     const was = before.panels.find((p) => p.id === panel.id);
-    if (!was) return newCards(line, panel, n);
+    if (!was) return newCards(panel, n);
     return isSame(was, panel) ? [] : changedCards(line, was, panel, n);
   });
   const gone = before.panels
@@ -220,18 +229,21 @@ function lineCards(line: ToldLine, n: number): readonly Draft[] {
       act: { kind: "put-away" },
       points: {},
     }));
-  if (cards.length + gone.length > 0) return [...cards, ...gone];
-  return [
-    {
-      panel: line.drawn[0]?.panel ?? "",
-      name: line.label,
-      drawing: `${n}`,
-      says: line.sentence,
-      numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
-      act: { kind: "change", move: line.move, before: [] },
-      points: {},
-    },
-  ];
+  // Where it changes no panel that was there, what it does is said once before what is new.
+  const isSaid = after.panels.some((panel) => {
+    const was = before.panels.find((p) => p.id === panel.id);
+    return was !== undefined && !isSame(was, panel);
+  });
+  const told: Draft = {
+    panel: cards[0]?.panel ?? line.drawn[0]?.panel ?? "",
+    name: line.label,
+    drawing: `${n}`,
+    says: line.sentence,
+    numbers: Object.fromEntries(Object.entries(line.numbers).map(([name, q]) => [name, q.mm])),
+    act: { kind: "change", move: line.move, before: [] },
+    points: {},
+  };
+  return [...(isSaid ? [] : [told]), ...cards, ...gone];
 }
 
 /** The block as it is cut out, traced. */
