@@ -78,7 +78,8 @@ export type Draft = Omit<Card, "n">;
 /** Numbers of a place, by how they are measured from the origin. */
 export const numbersOf = ([right, down]: Point): Readonly<Record<string, Mm>> => ({ right, down });
 
-const LETTERS = "ABCDEFGHIJKLMNOPQRSTUVWXYZ";
+/** O is the origin's own. */
+const LETTERS = "ABCDEFGHIJKLMNPQRSTUVWXYZ";
 /** The letter of a place by its number: A to Z, then A1. */
 export const letter = (i: number): string =>
-  i < 26 ? (LETTERS[i] as string) : `${LETTERS[i % 26]}${Math.floor(i / 26)}`;
+  `${LETTERS[i % LETTERS.length]}${i < LETTERS.length ? "" : Math.floor(i / LETTERS.length)}`;

@@ -18,11 +18,16 @@ export const plainly =
   (origin: Origin): Telling =>
   (p) => ({ says: placed(p, origin), numbers: numbersOf(from(origin)(p)) });
 
+/** Nearer than this to the straight line no tape tells a place from it. */
+const ON_CHORD: Mm = 0.8;
+const offOf = (off: Mm): Sentence =>
+  Math.abs(off) < ON_CHORD ? say`on it` : say`${Math.abs(off)} to the ${off > 0 ? "left" : "right"} of it`;
+
 /** How a curve is drawn, by its guide places. */
 function byGuides({ guides, miss }: Run, a: string, b: string): Sentence {
   const list = guides.reduce<Sentence>(
     (all, g, i) =>
-      say`${all}${i === 0 ? "" : i === guides.length - 1 ? " and " : ", "}${Math.abs(g.off)} to the ${g.off > 0 ? "left" : "right"} of it, ${g.along} from ${a}`,
+      say`${all}${i === 0 ? "" : i === guides.length - 1 ? " and " : ", "}${offOf(g.off)}, ${g.along} from ${a}`,
     say``,
   );
   return say`Curve from ${a} to ${b}: along the straight line between them it passes ${list}.${miss > TOLD_MISS ? say` Drawn so it is within ${miss}.` : ""}`;
