@@ -13,18 +13,8 @@ import {
   type StoredJob,
 } from "./database";
 import { shelves } from "./shelf";
-import {
-  changeJob,
-  flush,
-  keepMineAsCopy,
-  openJob,
-  ownMoves,
-  redo,
-  setAtPath,
-  takeTheirs,
-  undo,
-  useJobStore,
-} from "./jobStore";
+import { ownMoves, setAtPath } from "@/core/derive/changes";
+import { changeJob, flush, keepMineAsCopy, openJob, redo, takeTheirs, undo, useJobStore } from "./jobStore";
 
 const job = palazzoJob(HAND_BODY);
 let n = 0;

@@ -2,8 +2,6 @@ import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
 import type { Job } from "@/core/files";
-import { ownMoves } from "@/core/derive/changes";
-import { exactLength } from "@/core/units";
 import {
   findJob,
   HeldUnreadable,
@@ -13,14 +11,11 @@ import {
   type StoredJob,
   type Unreadable,
 } from "./database";
-import type { Pull } from "./pull";
 import { useStoreState } from "./shelf";
 import { useTyping } from "./typing";
 
 /** Where the open job stands with the browser's store. */
 export type SaveState = "loading" | "missing" | "unreadable" | "saved" | "saving" | "blocked" | "conflict";
-
-export { applyChanges, ownMoves, setAtPath } from "@/core/derive/changes";
 
 interface JobState {
   id: string | null;
@@ -93,15 +88,6 @@ export function changeJob(recipe: (job: Job) => void): void {
   useJobStore.setState((state) => {
     if (state.job) recipe(state.job);
   });
-}
-
-/** Sets what a handle pulls: its parameter, exactly, and takes away those that would win over it. */
-export function setPulled(job: Job, pull: Pull): void {
-  const entry = ownMoves(job)[pull.moveIndex];
-  if (!entry) return;
-  for (const other of pull.clears) delete entry.params[other];
-  entry.params[pull.param] = pull.counts ? Math.round(pull.value) : exactLength(pull.value);
-  for (const [param, value] of Object.entries(pull.also ?? {})) entry.params[param] = exactLength(value);
 }
 
 useJobStore.subscribe((state, before) => {

@@ -6,8 +6,7 @@ import type { Handle } from "@/core/moves";
 import { STYLES } from "@/core/styles";
 import { HAND_BODY, palazzoJob } from "@/core/testing/jobs";
 import { HIP_WIDE, jobWith, STRAIGHT, type Line } from "@/core/testing/worksheet";
-import { setPulled } from "./jobStore";
-import { pullOf, type Pull } from "./pull";
+import { setPulled, pullOf, type Pull } from "./pull";
 
 /** What a hand moves in these tests, in millimetres. */
 const HAND = 4;

@@ -3,7 +3,8 @@ import { seededRandom } from "@/core/geometry";
 import { SAMPLE_CARDS } from "./sampleCards";
 import { SAMPLE_JOBS } from "./sampleWorkroom";
 import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
-import { isZip, readWorkroomFile, writeWorkroomFile, type WorkroomRecords } from "./workroomFile";
+import { isZip } from "./zip";
+import { readWorkroomFile, writeWorkroomFile, type WorkroomRecords } from "./workroomFile";
 import { mergeOf, questionsOf, writesOf } from "./workroomMerge";
 
 const MADE = "2026-11-28T10:00:00.000Z";

@@ -49,9 +49,6 @@ export type WorkroomRead =
 
 const refused = (message: string): WorkroomRead => ({ kind: "refused", message });
 
-/** True for bytes that start as a zip does. */
-export const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b;
-
 const ENTRY = new RegExp(`^(${SHELVES.join("|")})/(\\d{1,6})\\.(json|bin)$`);
 
 /** Reads a workroom's file whole, or refuses it whole with a sentence. What its records hold is checked by who keeps them. */

@@ -1,7 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useEffect } from "react";
-import { jobFile } from "@/core/files";
+import { jobFile } from "@/core/files/handedFile";
 import { useJobStore } from "@/store/jobStore";
 import { download } from "./download";
 

@@ -1,7 +1,8 @@
 "use client";
 import type { Job } from "@/core/files";
 import { formatLength, keptText, tellSum, type Mm, type Sentence } from "@/core/units";
-import { changeJob, setAtPath } from "@/store/jobStore";
+import { setAtPath } from "@/core/derive/changes";
+import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { faultAt, useOpenJob } from "./JobContext";
 import { LengthField } from "./LengthField";

@@ -5,7 +5,7 @@ import type { HandOver } from "@/core/derive/handOver";
 import type { DrawnExercise } from "@/core/derive/practice";
 import type { PrintOptions } from "@/core/files/paper/options";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
-import type { WorkroomRead } from "@/store/workroomFile";
+import type { WorkroomRead, WorkroomRecords } from "@/store/workroomFile";
 import type { DeriveWorker, SizesShown } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
 import type { LayWorker } from "./lay.worker";
@@ -97,3 +97,7 @@ export const broughtIn = (text: string, unitMm: number | null): Promise<BroughtI
 /** A whole workroom handed over as a file, or why it cannot be taken in. */
 export const workroomRead = (bytes: Uint8Array): Promise<WorkroomRead> =>
   reading.ask<WorkroomRead>(UNPACKS_WITHIN_MS, (face) => face.readWorkroomFile(bytes));
+
+/** The whole workroom as the bytes of a file. */
+export const workroomWritten = (records: WorkroomRecords, made: string): Promise<Uint8Array> =>
+  reading.ask<Uint8Array>(WRITES_WITHIN_MS, (face) => face.writeWorkroomFile(records, made));

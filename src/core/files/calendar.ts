@@ -1,7 +1,7 @@
 import { createEvents, type DateArray } from "ics";
 import type { MakingDay } from "../making";
 import { tell, type Tape } from "../units";
-import { fileStem, type HandedFile } from "./job";
+import { fileStem, type HandedFile } from "./handedFile";
 
 const dayOf = (iso: string): DateArray => iso.split("-").map(Number) as unknown as DateArray;
 

@@ -1,7 +1,7 @@
 import { boxOf, pathEnd, pathStart, type Path } from "../geometry";
 import { cardsByDrawing, pictureOf, type Card } from "../making";
 import { tell, type Tape } from "../units";
-import { fileStem, type HandedFile } from "./job";
+import { fileStem, type HandedFile } from "./handedFile";
 import { escaped } from "./drawing/markup";
 
 const data = (path: Path): string =>

@@ -10,7 +10,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import { useSnackbar } from "notistack";
 import { useMemo, useState } from "react";
 import type { Body } from "@/core/body";
-import { jobFile } from "@/core/files";
+import { jobFile } from "@/core/files/handedFile";
 import type { HandOver } from "@/core/derive/handOver";
 import { USUAL_PRINT } from "@/core/files/paper/options";
 import { useView } from "@/store/viewStore";

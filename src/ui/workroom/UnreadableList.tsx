@@ -1,6 +1,6 @@
 "use client";
 import Button from "@mui/material/Button";
-import { fileStem } from "@/core/files";
+import { fileStem } from "@/core/files/handedFile";
 import type { Unreadable } from "@/store/database";
 import { download } from "../download";
 import { Sentence } from "../Sentence";

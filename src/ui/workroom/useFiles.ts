@@ -2,10 +2,11 @@
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
-import { isZip, writeWorkroomFile, type WorkroomRecords } from "@/store/workroomFile";
+import type { WorkroomRecords } from "@/store/workroomFile";
+import { isZip } from "@/store/zip";
 import { keepAll, wholeWorkroom } from "@/store/wholeWorkroom";
 import { mergeOf, questionsOf, writesOf, type Choice, type Merge } from "@/store/workroomMerge";
-import { workroomRead } from "@/workers/client";
+import { workroomRead, workroomWritten } from "@/workers/client";
 import { download } from "../download";
 
 const MOST_JOB_BYTES = 2_000_000;
@@ -101,7 +102,7 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
     setBusy(true);
     try {
       const made = new Date().toISOString();
-      const bytes = writeWorkroomFile(await wholeWorkroom(), made);
+      const bytes = await workroomWritten(await wholeWorkroom(), made);
       download({ name: `workroom-${made.slice(0, 10)}.eland.zip`, type: "application/zip", bytes });
     } catch {
       enqueueSnackbar("The browser’s store does not answer, so nothing was handed over. Load this page again.", {

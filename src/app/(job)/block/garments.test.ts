@@ -8,7 +8,7 @@ import { plausibleBody } from "@/core/testing/bodies";
 import { derive } from "@/core/derive";
 import { badPattern } from "@/core/testing/badOutline";
 import { STYLES } from "@/core/styles";
-import { applyChanges } from "@/store/jobStore";
+import { applyChanges } from "@/core/derive/changes";
 import type { ZodObject } from "zod";
 import { MOVES } from "@/core/moves";
 import { RULE_SECTIONS } from "@/core/drafting";

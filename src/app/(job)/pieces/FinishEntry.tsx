@@ -1,7 +1,8 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
-import { changeJob, setAtPath } from "@/store/jobStore";
+import { setAtPath } from "@/core/derive/changes";
+import { changeJob } from "@/store/jobStore";
 import type { Job } from "@/core/files";
 import type { Quantity } from "@/core/units";
 import { Choice } from "@/ui/Choice";

@@ -4,7 +4,8 @@ import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { usualOn, type LevelsParam, type PerTape } from "@/core/params";
 import { formatLength, keptText, readLength, type LengthInput, type Tape, type Unit } from "@/core/units";
-import { changeJob, ownMoves } from "@/store/jobStore";
+import { ownMoves } from "@/core/derive/changes";
+import { changeJob } from "@/store/jobStore";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { LengthField } from "@/ui/LengthField";
 

@@ -1,6 +1,7 @@
 "use client";
 import { STYLES } from "@/core/styles";
-import { changeJob, ownMoves } from "@/store/jobStore";
+import { ownMoves } from "@/core/derive/changes";
+import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
 import { useOpenJob } from "@/ui/JobContext";
 

@@ -1,6 +1,6 @@
 import { FOLD_WORDS, type ClothLay, type LayCloth } from "../../cloth";
 import { formatLength, type Tape } from "../../units";
-import { fileStem, type HandedFile } from "../job";
+import { fileStem, type HandedFile } from "../handedFile";
 import { escaped } from "./markup";
 
 /** Room round the cloth for words, in millimetres. */

@@ -2,7 +2,7 @@ import { rgb } from "pdf-lib";
 import { FOLD_WORDS, type ClothLay, type LayCloth, type Placement } from "../../cloth";
 import { boxOf, type Box, type Point } from "../../geometry";
 import { formatLength, MM_PER, type Mm, type Tape } from "../../units";
-import { fileStem, type HandedFile } from "../job";
+import { fileStem, type HandedFile } from "../handedFile";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
 import { INK, QUIET, type Pen } from "./pen";

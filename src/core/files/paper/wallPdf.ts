@@ -2,7 +2,7 @@ import { rgb } from "pdf-lib";
 import { boxOf, pathFlatten, type Box, type Point } from "../../geometry";
 import { cardsByDrawing, pictureOf, type Card } from "../../making";
 import { tell, type Mm, type Tape } from "../../units";
-import { fileStem, type HandedFile } from "../job";
+import { fileStem, type HandedFile } from "../handedFile";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
 import { INK, QUIET, type Pen } from "./pen";
