@@ -1,5 +1,6 @@
 import { writeFileSync } from "node:fs";
-import { derive, deriveShape, type Derived, type Shape } from "../src/core/derive";
+import { derive, type Derived } from "../src/core/derive";
+import { deriveShape, type Shape } from "../src/core/derive/shape";
 import { applyChanges } from "../src/core/derive/changes";
 import { withCures } from "../src/core/derive/cures";
 import { patternAfter } from "../src/core/derive/asItLies";

@@ -1,6 +1,6 @@
 import { writeFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
-import { deriveShape } from "../src/core/derive";
+import { deriveShape } from "../src/core/derive/shape";
 import { jobInStyle } from "../src/core/derive/newJob";
 import { panelPath, isOf, type Panel } from "../src/core/pattern";
 import { STYLES } from "../src/core/styles";

@@ -1,5 +1,5 @@
 import { said } from "@/core/testing/said";
-import { deriveShape, type Shape } from "@/core/derive";
+import { deriveShape, type Shape } from "@/core/derive/shape";
 import { movesOfStyle } from "@/core/derive/newJob";
 import type { Job } from "@/core/files";
 import type { Handle } from "@/core/moves";

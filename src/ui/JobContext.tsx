@@ -1,6 +1,6 @@
 "use client";
 import { createContext, useContext } from "react";
-import type { DeriveFault, Shape } from "@/core/derive";
+import type { DeriveFault, Shape } from "@/core/derive/shape";
 import type { Job } from "@/core/files";
 import { tell, type Tape } from "@/core/units";
 import type { Proof } from "@/workers/proof";

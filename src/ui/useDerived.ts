@@ -2,7 +2,7 @@
 import { sentenceOf } from "./sentenceOf";
 import { useSnackbar } from "notistack";
 import { startTransition, useEffect, useMemo, useRef, useState } from "react";
-import { deriveShape, type DeriveFault, type Shape } from "@/core/derive";
+import { deriveShape, type DeriveFault, type Shape } from "@/core/derive/shape";
 import type { Job } from "@/core/files";
 import { setPulled, pullOf, type Pull } from "@/store/pull";
 import { useView } from "@/store/viewStore";

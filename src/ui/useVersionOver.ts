@@ -1,7 +1,7 @@
 "use client";
 import { type Panel } from "@/core/pattern";
 import { useMemo } from "react";
-import { deriveShape } from "@/core/derive";
+import { deriveShape } from "@/core/derive/shape";
 import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
 import { jobOfVersion } from "@/core/derive/versions";
 import type { Readings } from "@/core/inspect";

@@ -1,6 +1,7 @@
 import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
-import { derive, deriveShape } from "@/core/derive";
+import { derive } from "@/core/derive";
+import { deriveShape } from "@/core/derive/shape";
 import { withCures } from "@/core/derive/cures";
 import { handOver, noticesOf, type HandOver } from "@/core/derive/handOver";
 import { eachFile, nestedFile, nestedPieces, sizeRows, sizesOf, type SizeRow } from "@/core/derive/sizeSet";

@@ -1,5 +1,6 @@
 export { cutShapes, materialsOf, type CutShape } from "./cutShapes";
-export { JOIN_ALLOWANCE, joinedShapes, widerThan } from "./joins";
+export { joinedShapes } from "./joins";
+export { JOIN_ALLOWANCE, widerThan } from "./wider";
 export { HandLay } from "./byHand";
 export { nested } from "./nested";
 export { layCloth } from "./clothLay";

@@ -3,6 +3,7 @@ import { boxOf, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
 import { Refusal, say, type Mm } from "../units";
 import { inFrame, type CutShape } from "./cutShapes";
+import { JOIN_ALLOWANCE, widthOf } from "./wider";
 
 /** How a piece that is wider than the cloth may be joined from two along its grain. */
 interface Joining {
@@ -12,8 +13,6 @@ interface Joining {
   readonly only: { readonly from: Mm; readonly way: 1 | -1 } | null;
 }
 
-/** A join is sewn with this on both sides. */
-export const JOIN_ALLOWANCE: Mm = 15;
 /** Slivers smaller than this are no part of a piece. */
 const SLIVER = 400;
 
@@ -45,15 +44,6 @@ function clipped(outline: readonly Point[], low: Mm, high: Mm): readonly (readon
     .map((path) => path.map(({ x, y }): Point => [x, y]))
     .filter((part) => Math.abs(polygonArea(part)) > SLIVER);
 }
-
-const widthOf = ({ whole }: CutShape): Mm => {
-  const { top, bottom } = boxOf(whole);
-  return bottom - top;
-};
-
-/** Pieces that are wider than so much cloth, by id. */
-export const widerThan = (shapes: readonly CutShape[], width: Mm): readonly string[] =>
-  shapes.filter((shape) => widthOf(shape) > width + 1e-6).map((shape) => shape.piece);
 
 /**
  * Shapes with those named cut in two along the grain where they are wider than the cloth: the larger part as wide as the

@@ -1,5 +1,5 @@
 import { said } from "../testing/said";
-import { deriveShape, type Shape } from "../derive";
+import { deriveShape, type Shape } from "./shape";
 import type { Job } from "../files";
 import { STYLES } from "../styles";
 import { plausibleBody } from "../testing/bodies";

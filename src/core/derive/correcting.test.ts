@@ -1,4 +1,5 @@
-import { derive, deriveShape } from "../derive";
+import { derive } from "../derive";
+import { deriveShape } from "./shape";
 import { SYMPTOMS, symptomOf, type Fitting } from "../fitting";
 import { readJob, type Job } from "../files";
 import { pathLength, type Point } from "../geometry";

@@ -3,7 +3,8 @@ import { isBodice, panelOutline, type Panel } from "../pattern";
 import type { Piece } from "../pieces";
 import { usualOn } from "../params";
 import { tapeOf, type Mm, type Sentence } from "../units";
-import { derive, deriveShape, type Derived, type Shape } from "../derive";
+import { derive, type Derived } from "../derive";
+import { deriveShape, type Shape } from "./shape";
 import type { Job } from "../files";
 
 /** A correction as it can be made on this pattern. */

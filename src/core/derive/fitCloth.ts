@@ -3,7 +3,7 @@ import type { Job } from "../files";
 import { MOVES } from "../moves";
 import type { Param } from "../params";
 import { say, type Complaint, type Mm } from "../units";
-import { deriveShape } from "../derive";
+import { deriveShape } from "./shape";
 import { movesOfStyle } from "./newJob";
 import { layWithin, shapesOfAll, type LayFault } from "./lay";
 

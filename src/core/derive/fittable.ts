@@ -1,4 +1,4 @@
-import type { Shape } from "../derive";
+import type { Shape } from "./shape";
 import { MOVES } from "../moves";
 import type { Words } from "../units";
 

@@ -1,4 +1,4 @@
-import { deriveShape } from "../derive";
+import { deriveShape } from "./shape";
 import { plausibleBody } from "../testing/bodies";
 import { palazzoJob, shapeOf } from "../testing/jobs";
 import { said } from "../testing/said";

@@ -1,11 +1,11 @@
-import type * as Engine from "../derive";
+import type * as Engine from "./shape";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Job } from "../files";
 
 /** The engine as a page has it that was just opened. */
 function opened(): typeof Engine {
   let fresh: typeof Engine | null = null;
-  jest.isolateModules(() => (fresh = jest.requireActual<typeof Engine>("../derive")));
+  jest.isolateModules(() => (fresh = jest.requireActual<typeof Engine>("./shape")));
   if (!fresh) throw new Error("the engine did not load");
   return fresh;
 }

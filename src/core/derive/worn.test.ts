@@ -1,4 +1,4 @@
-import { deriveShape, type Shape } from "../derive";
+import { deriveShape, type Shape } from "./shape";
 import { SYMPTOMS, symptomOf } from "../fitting";
 import { onPanel, panelOutline, isOf } from "../pattern";
 import { STYLES } from "../styles";

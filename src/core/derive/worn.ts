@@ -3,7 +3,7 @@ import { polygonSections, type Path, type Point } from "../geometry";
 import { silhouetteOf } from "../inspect";
 import { hasLegs, isBodice, isOf, panelOutline, type Panel } from "../pattern";
 import type { Mm } from "../units";
-import { SHOE, type Shape } from "../derive";
+import { SHOE, type Shape } from "./shape";
 
 /** A garment on its wearer from the front or the back, as plain lines; y runs down from the natural waist. */
 export interface Worn {

@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { netWaist } from ".";
 import { dartBudget } from "./darts";
 import { kneeSlope } from "./legSeams";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";

@@ -1,4 +1,4 @@
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { palazzoJob } from "../testing/jobs";
 
 test("every school says what it cannot draft by the measure at fault", () => {

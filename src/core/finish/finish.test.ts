@@ -2,7 +2,8 @@ import { panelById, type Panel } from "../pattern";
 import { said } from "../testing/said";
 import { pathLength } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { derive, deriveShape, type Derived } from "../derive";
+import { derive, type Derived } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { resolveAllowances, resolveFinish, waistLevelEffect, type Finish } from ".";
 
 const style: Finish = {

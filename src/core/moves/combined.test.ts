@@ -1,6 +1,7 @@
 import { said } from "../testing/said";
 import fc from "fast-check";
-import { derive, deriveShape, type DeriveFault, type Shape } from "../derive";
+import { derive } from "../derive";
+import { deriveShape, type DeriveFault, type Shape } from "../derive/shape";
 import type { Job } from "../files";
 import { MOVES } from ".";
 import { nearestOf } from "../units";

@@ -1,5 +1,5 @@
 import { said } from "../testing/said";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import { edgeLength, made, movesOf } from "../testing/worksheet";
 

@@ -1,6 +1,6 @@
 import { said } from "../testing/said";
 import fc from "fast-check";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { badPattern } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";
 import { HIP_WIDE, jobWith, STRAIGHT, type Line } from "../testing/worksheet";

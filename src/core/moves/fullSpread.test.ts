@@ -1,5 +1,5 @@
 import { panelOutline, panelWidthAt, roleLength } from "../pattern";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { distanceToOutline } from "../geometry";
 import { badOutline, badPattern } from "../testing/badOutline";
 import { edgeLength, jobWith, made } from "../testing/worksheet";

@@ -3,7 +3,7 @@ import { pathFlatten } from "../geometry";
 import { edgesWithRole, panelById, type Panel } from "../pattern";
 import { plausibleBody } from "../testing/bodies";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 
 const job = (params: Record<string, unknown> = {}, body: Job["body"] = HAND_BODY, more: Partial<Job> = {}): Job =>
   palazzoJob(body, { style: { id: "one-piece", params }, ...more });

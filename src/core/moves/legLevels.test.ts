@@ -1,6 +1,6 @@
 import { said } from "../testing/said";
 import { panelWidthAt, roleLength } from "../pattern";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { jobWith, legGirth, made, type Line } from "../testing/worksheet";
 

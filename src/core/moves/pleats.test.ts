@@ -11,7 +11,7 @@ import {
   pointSubtract,
   type Point,
 } from "../geometry";
-import type { Shape } from "../derive";
+import type { Shape } from "../derive/shape";
 import type { Job } from "../files";
 import { badPattern } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";

@@ -1,6 +1,6 @@
 import { landmarkOf } from "../pattern";
 import { said } from "../testing/said";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import { edgeLength, made, spreadBy } from "../testing/worksheet";
 

@@ -1,6 +1,6 @@
 import { edgeOf, landmarkOf, roleLength, slashAndSpread } from "../pattern";
 import fc from "fast-check";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { pathEndTangent, pathLength, pathStartTangent, pointDot } from "../geometry";
 import { badPair } from "../testing/badOutline";
 import { plausibleBody } from "../testing/bodies";

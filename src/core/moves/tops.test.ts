@@ -1,4 +1,4 @@
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import type { Job } from "../files";
 import { pathEnd, pathFlatten, pathLength, pathStart, pointDistance, type Point } from "../geometry";
 import { edgeOf, panelById, refsLength, roleLength, type Panel } from "../pattern";

@@ -1,6 +1,6 @@
 import { panelWidthAt } from "../pattern";
 import { said } from "../testing/said";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { edgeLength, jobWith, made } from "../testing/worksheet";
 
 const plain = made();

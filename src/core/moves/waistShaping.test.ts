@@ -1,4 +1,4 @@
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { netWaist } from "../drafting";
 import { edgeLength, jobWith, made } from "../testing/worksheet";
 

@@ -1,4 +1,5 @@
-import { deriveShape, derive } from "../derive";
+import { derive } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { newJob } from "../derive/newJob";
 import { hemTurnOf, waistTold } from "../finish";
 import type { Body } from "../body";

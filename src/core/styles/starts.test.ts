@@ -1,6 +1,6 @@
 import { landmarkOf, panelById, panelWidthAt, roleLength } from "../pattern";
 import { said } from "../testing/said";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import { newJob } from "../derive/newJob";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { edgeLength, legGirth, panelOf, seamLengths } from "../testing/worksheet";

@@ -1,6 +1,6 @@
 import { said } from "../testing/said";
 import fc from "fast-check";
-import { deriveShape } from "../derive";
+import { deriveShape } from "../derive/shape";
 import type { Job } from "../files";
 import { STYLES } from ".";
 import { badPattern } from "../testing/badOutline";

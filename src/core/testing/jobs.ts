@@ -1,6 +1,7 @@
 import { panelById, type Panel } from "../pattern";
 import { complaintsOf } from "./said";
-import { derive, deriveShape, type Derived, type Shape } from "../derive";
+import { derive, type Derived } from "../derive";
+import { deriveShape, type Shape } from "../derive/shape";
 import { JOB_VERSION, type Job } from "../files";
 import { STYLES } from "../styles";
 import { jobFrom } from "./jobFrom";

@@ -2,7 +2,8 @@ import { panelPath, type Panel } from "../pattern";
 import { gunzipSync } from "node:zlib";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import type { Derived, DeriveFault } from "../derive";
+import type { Derived } from "../derive";
+import type { DeriveFault } from "../derive/shape";
 import { pathAt, pathLength, type Point } from "../geometry";
 
 /** An outline as it was drawn when its job was recorded: places at equal arc lengths along it, in millimetres. */

@@ -1,5 +1,5 @@
 import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../pattern";
-import type { Shape } from "../derive";
+import type { Shape } from "../derive/shape";
 import { drawnLeg } from "../drafting";
 import { pathEnd, pathLength, pathStart, pointDistance } from "../geometry";
 import { resolveBody, type Body, type BodyMeasures } from "../body";

@@ -2,7 +2,7 @@ import { edgeOf, panelById, panelWidthAt, refsLength, type Panel } from "../patt
 import type { WorksheetLine } from "../derive/worksheetLine";
 import { pathLength } from "../geometry";
 import type { Job } from "../files";
-import type { Shape } from "../derive";
+import type { Shape } from "../derive/shape";
 import type { Mm } from "../units";
 import { HAND_BODY, palazzoJob, shapeOf } from "./jobs";
 

@@ -1,5 +1,5 @@
 "use client";
-import type { DeriveFault } from "@/core/derive";
+import type { DeriveFault } from "@/core/derive/shape";
 import type { Sentence as Says, Tape } from "@/core/units";
 import { Sentence } from "../Sentence";
 

@@ -4,6 +4,7 @@ import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from "d3-zo
 import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState, type ReactNode } from "react";
 import type { Box } from "@/core/geometry";
 import type { Tape } from "@/core/units";
+import { FIT_EVENT } from "./fitEvent";
 
 /** How the table is seen: screen = world * k + (x, y). */
 export interface View {
@@ -27,7 +28,6 @@ interface Props {
 }
 
 const MARGIN = { top: 34, right: 44, bottom: 64, left: 62 };
-export const FIT_EVENT = "eland-fit";
 
 /** Pattern paper: pans and zooms, with a cross every few centimetres or inches, true to scale. */
 export function Table({ label, bounds, fitKey, tape, children, overlay, footer }: Props) {

@@ -1,7 +1,7 @@
 import "./browser";
 import { render, type RenderResult } from "@testing-library/react";
 import type { ReactNode } from "react";
-import { deriveShape } from "@/core/derive";
+import { deriveShape } from "@/core/derive/shape";
 import type { Job } from "@/core/files";
 import { useJobStore } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";

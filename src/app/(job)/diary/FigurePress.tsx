@@ -1,6 +1,6 @@
 "use client";
 import { useMemo, useState } from "react";
-import type { Shape } from "@/core/derive";
+import type { Shape } from "@/core/derive/shape";
 import { panelPlaceOf, wornOf } from "@/core/derive/worn";
 import type { Point } from "@/core/geometry";
 import { WornView } from "@/ui/WornView";

@@ -1,4 +1,4 @@
-import type { Shape } from "@/core/derive";
+import type { Shape } from "@/core/derive/shape";
 import { changeOf, curesOf } from "@/core/derive/correcting";
 import type { Job } from "@/core/files";
 import { placeOfCure, symptomOf, type Fitting, type Symptom } from "@/core/fitting";

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { deriveShape, type Shape } from "@/core/derive";
+import { deriveShape, type Shape } from "@/core/derive/shape";
 import { jobOfVersion } from "@/core/derive/versions";
 import type { Job } from "@/core/files";
 

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { SHOE } from "@/core/derive";
+import { SHOE } from "@/core/derive/shape";
 import { wornOf } from "@/core/derive/worn";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";

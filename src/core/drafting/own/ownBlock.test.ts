@@ -1,6 +1,6 @@
 import { edgeOf, edgesWithRole, landmarkOf } from "../../pattern";
 import { distanceToChord, pathAt, pathEnd, pathFlatten, pathLength, pathStart } from "../../geometry";
-import { deriveShape } from "../../derive";
+import { deriveShape } from "../../derive/shape";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../../testing/jobs";
 import { ownBlockJob, ownBlockOf } from "../../testing/ownBlock";
 import { movesOf } from "../../testing/worksheet";
