@@ -15,7 +15,9 @@ import { StoreNotice } from "../StoreNotice";
 import { usePhone } from "../usePhone";
 import { BinList } from "./BinList";
 import { useFiles } from "./useFiles";
+import { EmptyRoom } from "./EmptyRoom";
 import { ExampleList } from "./ExampleList";
+import { FindJobs } from "./FindJobs";
 import { JobCard } from "./JobCard";
 import type { NewJobStart } from "./NewJobDialog";
 import { OwnStyleList } from "./OwnStyleList";
@@ -31,12 +33,6 @@ const NewJobDialog = dynamic(() => import("./NewJobDialog").then((m) => m.NewJob
 const CANNOT_KEEP = "The browser’s store is full or blocked, so the job was not kept. Make room, and try again.";
 
 const NOT_DONE = "The browser’s store is full or blocked, so nothing was changed. Try again.";
-
-const ORDERS: readonly (readonly [SortBy, string])[] = [
-  ["changed", "last change"],
-  ["name", "name"],
-  ["wearer", "wearer"],
-];
 
 type Shown = "jobs" | "wearers" | "styles" | "examples";
 
@@ -193,49 +189,13 @@ export function Workroom() {
             />
           </div>
           {shown === "jobs" && list.length > 0 ? (
-            <>
-              <input
-                type="search"
-                className="plain-field"
-                placeholder="Search"
-                value={search}
-                aria-label="Search jobs by name, wearer, style or cloth"
-                onChange={(event) => setSearch(event.target.value)}
-                style={{ width: 220 }}
-              />
-              <label style={{ display: "flex", alignItems: "center", gap: 8 }}>
-                In order of
-                <select
-                  className="plain-field"
-                  value={sort}
-                  onChange={(event) => setSort(event.target.value as SortBy)}
-                >
-                  {ORDERS.map(([order, words]) => (
-                    <option key={order} value={order}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            </>
+            <FindJobs search={search} sort={sort} onSearch={setSearch} onSort={setSort} />
           ) : null}
         </div>
         {shown === "jobs" ? (
           <>
             {empty ? (
-              <div style={{ padding: "24px 0", maxWidth: 560, fontSize: 16, lineHeight: 1.5 }}>
-                <p>
-                  Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page,
-                  or look round the sample workroom: a travelling puppet theatre, its company and their trousers, all
-                  invented.
-                </p>
-                <Button variant="contained" onClick={() => setMaking({})} sx={{ mr: 1.5 }}>
-                  Start a job
-                </Button>
-                <Button variant="outlined" onClick={() => void addSample()}>
-                  Lay out the sample workroom
-                </Button>
-              </div>
+              <EmptyRoom onStart={() => setMaking({})} onSample={() => void addSample()} />
             ) : (
               <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
                 Kept in this browser only

@@ -1,9 +1,10 @@
 "use client";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
-import type { ClothLay, LayCloth, Placement } from "@/core/cloth";
-import type { Material, Panel } from "@/core/pattern";
+import { FOLD_WORDS, type ClothLay, type LayCloth } from "@/core/cloth";
+import type { Material } from "@/core/pattern";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import { bundleWash } from "./bundleInk";
+import { LayPiece, type PieceNamed } from "./LayPiece";
+import { LayTape } from "./LayTape";
 import type { Laying } from "./useLay";
 
 interface Props {
@@ -12,10 +13,7 @@ interface Props {
   /** Length in hand; null where it is bought. */
   readonly inHand: Mm | null;
   readonly material: Material;
-  readonly names: ReadonlyMap<
-    string,
-    { readonly name: string; readonly root: Panel["is"]["root"]; readonly part: boolean }
-  >;
+  readonly names: ReadonlyMap<string, PieceNamed>;
   readonly tape: Tape;
   readonly laying: Laying;
 }
@@ -24,31 +22,6 @@ interface Props {
 const ROOM = { top: 200, right: 60, bottom: 200, left: 60 } as const;
 /** A key moves a piece by this; with Shift by ten times it. */
 const BY_KEY: Mm = 5;
-
-const pathOf = (outline: Placement["outline"]): string =>
-  `${outline.map(([x, y], i) => `${i === 0 ? "M" : "L"}${x.toFixed(1)} ${y.toFixed(1)}`).join("")}Z`;
-
-/** Marks of the tape along the cut: every five centimetres, or every two inches. */
-const TAPE_STEP: Readonly<Record<Tape, { readonly small: Mm; readonly large: Mm }>> = {
-  cm: { small: 100, large: 500 },
-  in: { small: 101.6, large: 609.6 },
-};
-
-const FOLD_WORDS = {
-  open: "open, right side up",
-  lengthwise: "folded lengthwise, the fold below",
-  across: "folded across, the fold at the far end",
-} as const;
-
-function styleOf(
-  part: boolean,
-  root: Panel["is"]["root"],
-): { readonly ink: string; readonly dash: string | undefined; readonly wash: string } {
-  if (part) return { ink: "var(--lining)", dash: "2 3", wash: "var(--lining-wash, var(--panel))" };
-  return root === "back"
-    ? { ink: "var(--back)", dash: "9 4", wash: "var(--back-wash, var(--panel))" }
-    : { ink: "var(--front)", dash: undefined, wash: "var(--front-wash, var(--panel))" };
-}
 
 /** The lay to scale, the cut end on the left: pieces are pulled, turned and locked by hand. */
 export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: Props) {
@@ -65,11 +38,8 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
     height: deep + ROOM.top + ROOM.bottom,
   };
   const word = Math.max(30, box.width / 54);
-  const step = TAPE_STEP[tape];
   // What is cut beyond the fold or once the cloth is opened is not one strip that a hand can lay.
   const byHand = lay.singles === "none" || lay.singles === "both-layers";
-  // Laid with the edge or fold that faces the cutter below.
-  const down = (y: number): number => deep - y;
 
   function point(event: PointerEvent): readonly [number, number] | null {
     const matrix = svg.current?.getScreenCTM();
@@ -124,7 +94,6 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
     event.stopPropagation();
   }
 
-  const marks = Array.from({ length: Math.floor(long / step.small) + 1 }, (_, i) => i * step.small);
   const isShort = inHand !== null && lay.length > inHand + 1e-6;
   return (
     <svg
@@ -183,69 +152,22 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
             />
           ))
         : null}
-      {lay.placements.map((p, i) => {
-        const of = names.get(p.piece);
-        const { ink, dash, wash } = styleOf(of?.part ?? false, of?.root ?? null);
-        const isLocked = laying.locked.has(i);
-        const label = `${of?.name ?? p.piece}${p.layers === 2 && !p.onFold ? ", 2 layers" : ""}${p.onFold ? ", on the fold" : ""}${isLocked ? ", locked" : ""}`;
-        const xs = p.outline.map(([x]) => x);
-        const ys = p.outline.map(([, y]) => y);
-        const [wide, tall] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
-        const size = Math.min(word, wide / Math.max(6, (of?.name ?? p.piece).length * 0.62), tall * 0.55);
-        const way = p.turn === 0 || p.turn === 2 ? 1 : -1;
-        return (
-          <g
-            key={`${p.piece}-${p.copy}`}
-            tabIndex={0}
-            role="button"
-            aria-label={label}
-            aria-pressed={chosen === i}
-            data-piece={p.piece}
-            style={{ cursor: byHand ? (held?.piece === i ? "grabbing" : "grab") : "default", outline: "none" }}
-            onPointerDown={(event) => grab(event, i)}
-            onFocus={() => setChosen(i)}
-            onDoubleClick={() => laying.lock(i)}
-            onKeyDown={(event) => key(event, i)}
-          >
-            {p.bundle > 0 ? (
-              <path d={pathOf(p.outline.map(([x, y]) => [x, down(y)] as const))} fill={bundleWash(p.bundle)} />
-            ) : null}
-            <path
-              d={pathOf(p.outline.map(([x, y]) => [x, down(y)] as const))}
-              fill={p.bundle > 0 ? "transparent" : wash}
-              stroke={chosen === i ? "var(--chalk)" : ink}
-              strokeWidth={chosen === i ? 3 : 1.8}
-              strokeDasharray={dash}
-              vectorEffect="non-scaling-stroke"
-            />
-            {size > word * 0.55 ? (
-              <text
-                x={p.x}
-                y={down(p.y) - size * 0.15}
-                fontSize={size}
-                textAnchor="middle"
-                fill={ink}
-                fontWeight={650}
-                style={{ pointerEvents: "none" }}
-              >
-                {of?.name ?? p.piece}
-              </text>
-            ) : null}
-            {wide > 260 && tall > 70 ? (
-              <path
-                d={`M${p.x - way * 90} ${down(p.y) + size * 0.5}h${way * 180}m${-way * 22} -11l${way * 22} 11l${-way * 22} 11`}
-                fill="none"
-                stroke={ink}
-                strokeWidth={1.2}
-                vectorEffect="non-scaling-stroke"
-                style={{ pointerEvents: "none" }}
-              />
-            ) : null}
-            <title>{label}</title>
-            {isLocked ? <circle cx={p.x} cy={down(p.y) + size * 1.2} r={word * 0.3} fill="var(--chalk)" /> : null}
-          </g>
-        );
-      })}
+      {lay.placements.map((p, i) => (
+        <LayPiece
+          key={`${p.piece}-${p.copy}`}
+          placement={p}
+          of={names.get(p.piece)}
+          word={word}
+          deep={deep}
+          isLocked={laying.locked.has(i)}
+          isChosen={chosen === i}
+          cursor={byHand ? (held?.piece === i ? "grabbing" : "grab") : "default"}
+          onPointerDown={(event) => grab(event, i)}
+          onFocus={() => setChosen(i)}
+          onDoubleClick={() => laying.lock(i)}
+          onKeyDown={(event) => key(event, i)}
+        />
+      ))}
       <path
         d={`M${lay.length} ${-70}V${deep + 50}`}
         stroke="var(--chalk)"
@@ -280,35 +202,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
           </text>
         ) : null
       ) : null}
-      <g>
-        {marks.map((x, i) => {
-          const isLarge = Math.abs(x / step.large - Math.round(x / step.large)) < 1e-6;
-          return (
-            <g key={i}>
-              <path
-                d={`M${x} ${deep + 40}v${isLarge ? 34 : 18}`}
-                stroke="var(--quiet)"
-                vectorEffect="non-scaling-stroke"
-              />
-              {isLarge ? (
-                <text x={x} y={deep + 84 + word * 0.6} fontSize={word * 0.95} textAnchor="middle" fill="var(--quiet)">
-                  {formatLength(x, tape)}
-                </text>
-              ) : null}
-            </g>
-          );
-        })}
-        <path
-          d={`M${lay.bound} ${deep + 24}v56`}
-          stroke="var(--text)"
-          strokeWidth={2}
-          strokeDasharray="2 4"
-          vectorEffect="non-scaling-stroke"
-        />
-        <text x={lay.bound} y={deep + 100 + word * 1.6} fontSize={word * 0.9} textAnchor="middle" fill="var(--quiet)">
-          no lay is under {formatLength(lay.bound, tape)}
-        </text>
-      </g>
+      <LayTape long={long} deep={deep} bound={lay.bound} word={word} tape={tape} />
     </svg>
   );
 }

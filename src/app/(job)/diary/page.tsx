@@ -2,13 +2,12 @@
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import Button from "@mui/material/Button";
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
-import { symptomsOf, type Learned } from "@/core/derive/correcting";
-import { cuttingEntry, entryOf, MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
-import { toileOf, type EntryKind } from "@/core/diary";
-import { isOf, SYMPTOMS, symptomOf } from "@/core/fitting";
+import { symptomsOf } from "@/core/derive/correcting";
+import { takeOver, versionOf } from "@/core/derive/versions";
+import { toileOf } from "@/core/diary";
+import { SYMPTOMS, symptomOf } from "@/core/fitting";
 import { changeJob, undo } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -17,16 +16,15 @@ import { FaultNote } from "@/ui/ProofPane";
 import { Quiet } from "@/ui/Quiet";
 import { ReadingsTable } from "@/ui/ReadingsPane";
 import { PaneHeading, StageLayout } from "@/ui/StageLayout";
-import { AddEntry } from "./AddEntry";
 import { AppliedList } from "./AppliedList";
 import { CurePane } from "./CurePane";
 import { fittingOf, startOf, type Draft } from "./draft";
-import { EntryList } from "./EntryList";
-import { LearnedList } from "./LearnedList";
+import { DiaryPages } from "./DiaryPages";
 import { FigurePress } from "./FigurePress";
 import { OverTable, type Pressed } from "./OverTable";
 import { SymptomGrid } from "./SymptomGrid";
 import { useCompared } from "./useCompared";
+import { keepVersion } from "./keepVersion";
 import { useDiary } from "./useDiary";
 import { useTrial } from "./useTrial";
 import { NOW, VersionLine } from "./VersionLine";
@@ -44,7 +42,6 @@ export default function DiaryPage() {
   const { enqueueSnackbar } = useSnackbar();
   const diary = useDiary(id);
   const [part, setPart] = useState<Part>("fitting");
-  const [chosen, setChosen] = useState<string | null>(null);
   const [pressed, setPressed] = useState<Pressed | null>(null);
   const [look, setLook] = useState<Look>("pattern");
   const [all, setAll] = useState(false);
@@ -56,29 +53,6 @@ export default function DiaryPage() {
   const { made, after, voided, recut, marks } = useTrial({ id, draft, before, entries, job, today, tape });
   const symptoms = useMemo(() => symptomsOf(SYMPTOMS, shape?.panels ?? [], pressed), [shape, pressed]);
   const compared = useCompared(part === "versions" ? job : null, first, second);
-
-  function keepVersion(name: string, date: string): void {
-    const version = versionOf(job, nanoid(8), name, date);
-    changeJob((now) => {
-      now.versions = [...(now.versions ?? []), version];
-    });
-  }
-
-  async function write({ kind, date, words }: { kind: EntryKind; date: string; words: string }): Promise<void> {
-    const about = { id: nanoid(8), date, words };
-    await diary.add(
-      kind === "cutting"
-        ? cuttingEntry(job, before?.pieces ?? [], about)
-        : { ...entryOf(job, kind, about), ...(kind === "toile" && { passed: false }) },
-    );
-  }
-
-  function pass(page: Parameters<typeof diary.change>[0], passed: boolean): void {
-    void diary.change(page, { passed });
-    if (!passed || (job.versions?.length ?? 0) >= MOST_VERSIONS) return;
-    // A toile that is passed is a version: what is cut from good cloth can be told from it ever after.
-    keepVersion("Toile passed", page.entry.date);
-  }
 
   function apply(): void {
     const fitting = draft && fittingOf(draft, nanoid(8), today);
@@ -104,11 +78,6 @@ export default function DiaryPage() {
     );
   }
 
-  const has = ({ seen, label }: Learned): boolean => {
-    const cure = symptomOf(seen).cures.find((c) => c.label === label);
-    return (job.fittings ?? []).some((f) => f.changes.some((change) => cure !== undefined && isOf(cure, change)));
-  };
-
   const shown = all ? symptoms : symptoms.slice(0, NEAREST);
   return (
     <StageLayout
@@ -127,50 +96,7 @@ export default function DiaryPage() {
             onChange={setPart}
           />
           {part === "fitting" ? (
-            <>
-              <EntryList
-                name={job.name}
-                pages={diary.pages ?? []}
-                unreadable={diary.unreadable}
-                busy={diary.busy}
-                chosen={chosen}
-                onChoose={setChosen}
-                onPass={pass}
-                onRemove={(page) => void diary.remove(page)}
-                onPhotos={(page, files) => void diary.addPhotos(page, files)}
-                onDropPhoto={(page, photo) => void diary.dropPhoto(page, photo)}
-              />
-              <LearnedList
-                id={id}
-                wearer={job.body.name}
-                tape={tape}
-                has={has}
-                onTake={(learned) =>
-                  changeJob((now) => {
-                    now.fittings = [
-                      ...(now.fittings ?? []),
-                      {
-                        id: nanoid(8),
-                        date: today,
-                        seen: learned.seen,
-                        pinned: "both",
-                        words: `From ${learned.times} garments before.`,
-                        changes: [learned.change],
-                      },
-                    ];
-                  })
-                }
-              />
-              <div style={{ marginTop: 12 }}>
-                <AddEntry today={today} onAdd={(written) => void write(written)} />
-              </div>
-              <p style={{ margin: "16px 0 0", color: "var(--quiet)" }}>
-                <Link href="/practice" style={{ color: "var(--text)" }}>
-                  Practise finding mistakes
-                </Link>{" "}
-                in patterns that have one.
-              </p>
-            </>
+            <DiaryPages id={id} job={job} diary={diary} before={before} today={today} tape={tape} />
           ) : (
             <VersionLine
               job={job}
@@ -180,7 +106,7 @@ export default function DiaryPage() {
               first={first}
               second={second}
               onChoose={(a, b) => setCompared([a, b])}
-              onKeep={(name) => keepVersion(name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
+              onKeep={(name) => keepVersion(job, name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
               onReturn={(version) => {
                 changeJob((now) => takeOver(now, version));
                 enqueueSnackbar(`Back at “${version.name}”.`, {

@@ -1,6 +1,6 @@
 "use client";
 import { useSearchParams } from "next/navigation";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
 import {
   cardsOf,
@@ -13,22 +13,24 @@ import {
   type Taken,
 } from "@/core/making";
 import { listTaken } from "@/store/makingStore";
-import { changeJob } from "@/store/jobStore";
 import { findLay } from "@/store/layStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
+import { useRead } from "@/ui/useRead";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
 import { FaultNote } from "@/ui/ProofPane";
-import { download } from "@/ui/download";
-import { Quiet } from "@/ui/Quiet";
 import { PaneHeading, StageLayout } from "@/ui/StageLayout";
 import { Sentence } from "@/ui/Sentence";
+import { CardIndex } from "./CardIndex";
 import { CardView } from "./CardView";
 import { CutGate } from "./CutGate";
+import { HowFar } from "./HowFar";
 import { ListsView } from "./ListsView";
 import { OrderView } from "./OrderView";
 import { PlanPane } from "./PlanPane";
+import { SaveCards } from "./SaveCards";
+import { SchoolsPane } from "./SchoolsPane";
 import { WaitsChart } from "./WaitsChart";
 import { useProgress } from "./useProgress";
 
@@ -40,21 +42,7 @@ const ON: readonly (readonly [CardKind, string])[] = [
   ["cloth", "straight on folded cloth"],
   ["short", "short, from a cut block"],
 ];
-const CLOSING: readonly (readonly [Schools["closing"], string])[] = [
-  ["crotch-first", "crotch first, inseam in one run"],
-  ["legs-first", "legs first, crotch in one run"],
-  ["sides-first", "sides first, shaped on the cloth"],
-];
-const ZIP: readonly (readonly [Schools["zip"], string])[] = [
-  ["before-sides", "before the sides"],
-  ["after-band", "after the band"],
-  ["last", "last of all"],
-];
-const HEM: readonly (readonly [Schools["hem"], string])[] = [
-  ["first", "when the legs are closed"],
-  ["before-band", "before the band"],
-  ["last", "last"],
-];
+const NONE: readonly Taken[] = [];
 
 /** Stage 6: chalk cards, the order of work, and the lists. */
 export default function MakePage() {
@@ -72,28 +60,9 @@ export default function MakePage() {
     () => (derived && part === "cards" ? cardsOf(derived, on, tape) : []),
     [derived, on, part, tape],
   );
-  const [lay, setLay] = useState<number | null>(null);
-  useEffect(() => {
-    let wanted = true;
-    findLay(id, "shell").then(
-      (kept) => wanted && setLay(kept?.lay.length ?? null),
-      () => undefined,
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [id]);
-  const [taken, setTaken] = useState<readonly Taken[]>([]);
-  useEffect(() => {
-    let wanted = true;
-    listTaken().then(
-      (found) => wanted && setTaken(found),
-      () => undefined,
-    );
-    return () => {
-      wanted = false;
-    };
-  }, []);
+  const readLay = useCallback(() => findLay(id, "shell"), [id]);
+  const lay = useRead(readLay)?.lay.length ?? null;
+  const taken = useRead(listTaken) ?? NONE;
   const joined = job.cloth?.joined;
   const order = useMemo(
     () => (derived ? minutesLearned(makingOrder(derived, schools, joined), taken) : []),
@@ -109,13 +78,6 @@ export default function MakePage() {
     if (wanted) setPart(wanted);
     if (asked.has("card")) go(Math.max(1, Number(asked.get("card")) || 1));
   }
-  const choose = (more: Partial<Schools>): void =>
-    changeJob((draft) => {
-      draft.making = { ...draft.making, ...more };
-    });
-  const done = order.filter((o) => progress?.done[o.id]);
-  const left = order.filter((o) => !progress?.done[o.id]).reduce((sum, o) => sum + o.minutes, 0);
-  const names = [...new Map(cards.map((c) => [c.panel, c.name] as const)).entries()];
   return (
     <StageLayout
       worksheetLabel="Make"
@@ -136,58 +98,11 @@ export default function MakePage() {
           {part === "cards" ? (
             <>
               <Choice label="Drawn" value={on} options={ON} width="above" onChange={setOn} />
-              <ul aria-label="Pieces of the cards" style={{ listStyle: "none", margin: "12px 0", padding: 0 }}>
-                {names.map(([panel, name]) => {
-                  const first = cards.find((c) => c.panel === panel)?.n ?? 1;
-                  const isHere = cards[at - 1]?.panel === panel;
-                  return (
-                    <li key={panel} style={{ borderBottom: "1px solid var(--rule)" }}>
-                      <button
-                        type="button"
-                        aria-current={isHere ? "step" : undefined}
-                        onClick={() => go(first)}
-                        style={{
-                          all: "unset",
-                          cursor: "pointer",
-                          display: "flex",
-                          justifyContent: "space-between",
-                          width: "100%",
-                          padding: "7px 0",
-                          fontWeight: isHere ? 700 : 450,
-                        }}
-                      >
-                        <span>{name}</span>
-                        <span style={{ color: "var(--quiet)" }}>{cards.filter((c) => c.panel === panel).length}</span>
-                      </button>
-                    </li>
-                  );
-                })}
-              </ul>
+              <CardIndex cards={cards} at={at} onGo={go} />
             </>
           ) : part === "order" ? (
             <>
-              <PaneHeading>In which order</PaneHeading>
-              <Choice
-                label="Legs are closed"
-                value={schools.closing}
-                options={CLOSING}
-                width="above"
-                onChange={(closing) => choose({ closing })}
-              />
-              <Choice
-                label="The zip"
-                value={schools.zip}
-                options={ZIP}
-                width="above"
-                onChange={(zip) => choose({ zip })}
-              />
-              <Choice
-                label="The hem"
-                value={schools.hem}
-                options={HEM}
-                width="above"
-                onChange={(hem) => choose({ hem })}
-              />
+              <SchoolsPane schools={schools} />
               <PlanPane
                 job={job}
                 left={order.filter((o) => !progress?.done[o.id])}
@@ -220,15 +135,7 @@ export default function MakePage() {
       }
       readings={
         <>
-          <PaneHeading>How far it is</PaneHeading>
-          <p style={{ lineHeight: 1.45 }}>
-            {done.length} of {order.length} steps done. About{" "}
-            {Math.floor(left / 60) > 0 ? `${Math.floor(left / 60)} h ` : ""}
-            {left % 60} min are left,{" "}
-            {order.some((o) => o.isLearned)
-              ? "by what your last five of a kind took, and else by guess."
-              : "by guess from the length of the seams."}
-          </p>
+          <HowFar order={order} progress={progress} />
           {(derived?.undecided.length ?? 0) > 0 ? (
             <>
               <PaneHeading>Not decided yet</PaneHeading>
@@ -241,34 +148,7 @@ export default function MakePage() {
               </ul>
             </>
           ) : null}
-          {part === "cards" && cards.length > 0 ? (
-            <ul style={{ listStyle: "none", margin: "0 0 12px", padding: 0, lineHeight: 2 }}>
-              <li>
-                <Quiet
-                  onPress={() =>
-                    void import("@/core/files/cardsHtml").then(({ cardsHtml }) =>
-                      download(cardsHtml(job.name, cards, tape)),
-                    )
-                  }
-                >
-                  Save the cards as one page
-                </Quiet>
-              </li>
-              {(["a4", "letter"] as const).map((paper) => (
-                <li key={paper}>
-                  <Quiet
-                    onPress={() =>
-                      void import("@/core/files/paper/wallPdf")
-                        .then(({ wallPdf }) => wallPdf(job.name, cards, tape, paper))
-                        .then(download)
-                    }
-                  >
-                    {`Print for the wall, ${paper === "a4" ? "A4" : "Letter"}`}
-                  </Quiet>
-                </li>
-              ))}
-            </ul>
-          ) : null}
+          {part === "cards" && cards.length > 0 ? <SaveCards title={job.name} cards={cards} tape={tape} /> : null}
           {part === "order" && order.length > 0 ? <WaitsChart order={order} tape={tape} /> : null}
           <p style={{ color: "var(--quiet)", lineHeight: 1.45 }}>
             Space or the right arrow: next card. Left arrow: back. Cautions stand with their step; where local rules ask

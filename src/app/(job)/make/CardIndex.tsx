@@ -1,0 +1,42 @@
+import type { Card } from "@/core/making";
+
+interface Props {
+  readonly cards: readonly Card[];
+  /** The number of the card that is shown. */
+  readonly at: number;
+  readonly onGo: (n: number) => void;
+}
+
+/** The pieces the cards draw, each with how many it has; one press leads to its first. */
+export function CardIndex({ cards, at, onGo }: Props) {
+  const names = [...new Map(cards.map((c) => [c.panel, c.name] as const)).entries()];
+  return (
+    <ul aria-label="Pieces of the cards" style={{ listStyle: "none", margin: "12px 0", padding: 0 }}>
+      {names.map(([panel, name]) => {
+        const first = cards.find((c) => c.panel === panel)?.n ?? 1;
+        const isHere = cards[at - 1]?.panel === panel;
+        return (
+          <li key={panel} style={{ borderBottom: "1px solid var(--rule)" }}>
+            <button
+              type="button"
+              aria-current={isHere ? "step" : undefined}
+              onClick={() => onGo(first)}
+              style={{
+                all: "unset",
+                cursor: "pointer",
+                display: "flex",
+                justifyContent: "space-between",
+                width: "100%",
+                padding: "7px 0",
+                fontWeight: isHere ? 700 : 450,
+              }}
+            >
+              <span>{name}</span>
+              <span style={{ color: "var(--quiet)" }}>{cards.filter((c) => c.panel === panel).length}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
