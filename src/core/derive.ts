@@ -8,7 +8,7 @@ import type { Job } from "./files";
 import { finishGarment, type Notion } from "./finish";
 import { symptomOf } from "./fitting";
 import { inspect, type Check, type Inspected } from "./inspect";
-import { cutPieces, seamsOf, type Piece, type Seam } from "./pieces";
+import { cutPieces, GRAIN_WORDS, seamsOf, type Piece, type Seam } from "./pieces";
 import { type Mm, type Quantity, say, tapeOf, type Sentence } from "./units";
 
 /** Everything a job comes to. */
@@ -50,6 +50,7 @@ export function derive(job: Job): Derived | DeriveFault {
     zipAtSide: zip?.at === "side",
     freeEdge: freeEdgeOf(finish),
     marks: garment.marks,
+    lies: job.cloth?.grain ?? {},
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
   });
   const inspected: Inspected = {
@@ -92,9 +93,27 @@ export function derive(job: Job): Derived | DeriveFault {
       moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
       moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
     }),
-    undecided: [...garment.undecided, ...(job.cloth ? [] : [say`The cloth is not decided.`])],
+    undecided: [
+      ...garment.undecided,
+      ...(job.cloth ? [] : [say`The cloth is not decided.`]),
+      ...foldedAgainst(pieces, job.cloth?.grain ?? {}),
+    ],
   };
 }
+
+/** Pieces whose grain was to be turned, but which are cut on the fold: the fold lies on the thread. */
+const foldedAgainst = (
+  pieces: readonly Piece[],
+  grain: NonNullable<NonNullable<Job["cloth"]>["grain"]>,
+): readonly Sentence[] =>
+  pieces.flatMap(({ id, name, cut }) => {
+    const asked = grain[id];
+    return asked && cut.onFold
+      ? [
+          say`The ${name.toLowerCase()} is cut on the fold, which lies on the thread: it cannot lie ${GRAIN_WORDS[asked]}.`,
+        ]
+      : [];
+  });
 
 /** The fitting by which a check is answered on purpose, in words; undefined where none does. */
 function meantByFitting({ fittings = [] }: Job, check: string): string | undefined {

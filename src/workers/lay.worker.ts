@@ -1,5 +1,14 @@
 import { expose } from "comlink";
-import { HandLay, layCloth, materialsOf, type ClothLay, type CutShape, type Laid, type LayCloth } from "@/core/cloth";
+import {
+  HandLay,
+  layCloth,
+  materialsOf,
+  type ClothLay,
+  type CupboardCloth,
+  type CutShape,
+  type Laid,
+  type LayCloth,
+} from "@/core/cloth";
 import { derive } from "@/core/derive";
 import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
 import { layWithin, pieceOnCloth, shapesOfAll, type LayFault } from "@/core/derive/lay";
@@ -163,10 +172,15 @@ const face = {
   },
 
   /** What would bring short cloth in, each told as it is worked out. */
-  async savings([job, ...others]: Garments, cloth: LayCloth, tell: (saving: Saving) => void): Promise<void> {
+  async savings(
+    [job, ...others]: Garments,
+    cloth: LayCloth,
+    cupboard: readonly CupboardCloth[],
+    tell: (saving: Saving) => void,
+  ): Promise<void> {
     const derived = derive(job);
     if (!derived.ok) return;
-    for (const saving of savingsOf(job, derived, cloth, others)) {
+    for (const saving of savingsOf(job, derived, cloth, others, cupboard)) {
       if (saving) tell(saving);
       await pause();
     }

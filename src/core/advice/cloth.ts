@@ -45,6 +45,23 @@ export const narrowAllowances: AdviceRule = {
   },
 };
 
+/** What lies on the bias grows in wearing. */
+export const biasHangs: AdviceRule = {
+  id: "bias-hangs",
+  label: "Let the bias hang",
+  note: "Cut on the bias, so it hangs for a day before the hem is levelled.",
+  judge({ pieces }) {
+    const hangs = pieces.find((p) => p.lies === "bias" && p.material === "shell" && p.is.component !== "part");
+    if (!hangs) return null;
+    return {
+      id: this.id,
+      message: say`The ${hangs.name.toLowerCase()} lies on the bias: let the garment hang for a day before its hem is levelled.`,
+      reason: say`Cloth on the bias grows by its own weight, and not everywhere alike.`,
+      action: null,
+    };
+  },
+};
+
 /** Narrow cloth: spread less, join, or fold it across. */
 export const narrowCloth: AdviceRule = {
   id: "narrow-cloth",

@@ -1,5 +1,5 @@
 import type { Advice, AdviceRule, Judged } from "./advice";
-import { narrowAllowances, narrowCloth, noDartsInStretch } from "./cloth";
+import { biasHangs, narrowAllowances, narrowCloth, noDartsInStretch } from "./cloth";
 import { curvedHem } from "./curvedHem";
 import { bentKneeDecides, fullerSeat } from "./figure";
 import { childsCord, contourForCurvedWaist, deepTaperedHem, hipWideForElastic, rolledCircle } from "./finishing";
@@ -17,6 +17,7 @@ export const ADVICE: readonly AdviceRule[] = [
   noDartsInStretch,
   narrowAllowances,
   narrowCloth,
+  biasHangs,
   contourForCurvedWaist,
   deepTaperedHem,
   bentKneeDecides,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { TURNED_GRAINS } from "../pieces/grain";
 import { lengthInputSchema } from "../units";
 
 /** How cloth lies while it is cut. */
@@ -42,6 +43,10 @@ export const clothSchema = z.strictObject({
     .max(60)
     .optional()
     .describe("Pieces that are joined from two along the grain where they are wider than the cloth."),
+  grain: z
+    .record(z.string().max(80), z.enum(TURNED_GRAINS))
+    .optional()
+    .describe("Pieces that do not lie with their grain along the cloth: across it, or on the bias."),
   price: z.number().min(0).max(100_000).optional().describe("Price of a metre, or of a yard on a card in inches."),
 });
 export type Cloth = z.infer<typeof clothSchema>;

@@ -3,6 +3,7 @@ import { MEASURES } from "../body";
 import type { Derived } from "../derive";
 import { readingRows } from "../inspect";
 import { cuttingList } from "../making";
+import { GRAIN_WORDS } from "../pieces";
 import { formatLength, tell, tellSum, type Mm, type Tape } from "../units";
 
 /** One line of the table that is handed over. Lengths are millimetres, with the maker's own tape beside them. */
@@ -47,7 +48,13 @@ export function tableRows(derived: Derived, tape: Tape): readonly Row[] {
     ...cuttingList(derived).map((line) =>
       row("piece", line.piece, line.name, {
         count: line.count,
-        note: [line.material, line.pairs && "pairs", line.onFold && "on the fold", line.note]
+        note: [
+          line.material,
+          line.pairs && "pairs",
+          line.onFold && "on the fold",
+          line.lies && GRAIN_WORDS[line.lies],
+          line.note,
+        ]
           .filter(Boolean)
           .join(", "),
       }),

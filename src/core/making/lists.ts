@@ -1,5 +1,6 @@
 import type { MadeGarment } from "./garment";
 import type { Material } from "../pattern";
+import type { Piece } from "../pieces";
 import type { Mm, Sentence } from "../units";
 
 /** One line of the cutting list. */
@@ -11,13 +12,15 @@ export interface CutLine {
   readonly onFold: boolean;
   readonly pairs: boolean;
   readonly singleLayer: boolean;
+  /** How it lies where that is not along the cloth. */
+  readonly lies: Piece["lies"];
   readonly note: string | null;
 }
 
 /** What is cut, by material. */
 export const cuttingList = ({ pieces }: Pick<MadeGarment, "pieces">): readonly CutLine[] =>
   pieces.flatMap((p): CutLine[] => [
-    { piece: p.id, name: p.name, material: p.material, ...p.cut, note: null },
+    { piece: p.id, name: p.name, material: p.material, ...p.cut, lies: p.lies, note: null },
     ...p.alsoCut.map((also): CutLine => ({
       piece: p.id,
       name: p.name,
@@ -26,6 +29,7 @@ export const cuttingList = ({ pieces }: Pick<MadeGarment, "pieces">): readonly C
       onFold: p.cut.onFold,
       pairs: p.cut.pairs && also.count % 2 === 0,
       singleLayer: p.cut.singleLayer,
+      lies: p.lies,
       note: also.note ?? null,
     })),
   ]);

@@ -100,6 +100,7 @@ test("every edge of a bodice takes the allowance of what it is", () => {
     zipAtSide: false,
     freeEdge: 10,
     marks: [],
+    lies: {},
     job: { name: "", wearer: "", date: "", version: "" },
   });
   const front = pieces.find((piece) => piece.id === "bodice-front");

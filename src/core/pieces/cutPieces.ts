@@ -1,28 +1,12 @@
+import { edgeOf, isBodice, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
 import {
-  edgeOf,
-  isBodice,
-  middleGrain,
-  onPanel,
-  panelArea,
-  panelById,
-  panelOutline,
-  type Edge,
-  type Panel,
-} from "../pattern";
-import {
-  distanceToOutline,
   pathAt,
-  pathEnd,
   pathLength,
   pathNearest,
-  pathStart,
   pointAdd,
   pointBetween,
   pointDistance,
-  pointDot,
   pointScale,
-  pointSubtract,
-  pointUnit,
   polygonArea,
   type Point,
 } from "../geometry";
@@ -30,6 +14,7 @@ import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
 import { edgeAllowances, edgeKey } from "./edgeAllowances";
+import { GRAIN_WORDS, grainOf } from "./grain";
 import { notchPlaces, type NotchPlace } from "./notches";
 import { offsetEdge } from "./offset";
 import type { Notch, Piece, PieceEdge } from "./piece";
@@ -166,8 +151,11 @@ function finish(
   });
   const grainLine = panel.lines.find((l) => l.kind === "grain");
   if (!grainLine) throw new RangeError(`${panel.id} has no grain line`);
+  const id = panel.is.leftOf ?? panel.id;
+  // The fold lies on the thread, and what is cut on it with it.
+  const lies = cut.onFold ? null : (plan.lies[id] ?? null);
   return {
-    id: panel.is.leftOf ?? panel.id,
+    id,
     name: panel.name,
     is: panel.is,
     panel,
@@ -177,36 +165,17 @@ function finish(
     seamLine: panelOutline(panel),
     cutLine,
     edges,
-    grain: grainOf(panel, cut, grainLine.points),
+    lies,
+    grain: grainOf(panel, cut.onFold, grainLine.points, lies),
     trims: applied.flatMap(({ edge, width, surplus }) =>
       surplus > 0 ? [offsetEdge(edge.path, (along) => width(along) - surplus, outward)] : [],
     ),
     signs: signsOf(panel, applied),
     notches,
     drills: drillsOf(panel),
-    label: labelOf(panel, cut, plan),
+    label: labelOf(panel, cut, lies, plan),
     area: panelArea(panel),
   };
-}
-
-/** A grain line's ends keep this clear of the outline. */
-const CLEAR: Mm = 1.5;
-
-/** The grain as drawn; on a piece cut on the fold it runs along the fold, which lies on the thread. */
-function grainOf(panel: Panel, cut: Piece["cut"], points: readonly Point[]): Piece["grain"] {
-  const outline = panelOutline(panel);
-  const drawn: readonly [Point, Point] = [points[0] as Point, points[points.length - 1] as Point];
-  // A narrow part's grain is drawn where there is room for it.
-  const hasRoom = drawn.every((p) => onPanel(outline, p) && distanceToOutline(p, outline) > CLEAR);
-  const inner = hasRoom ? drawn : (middleGrain(outline).points as typeof drawn);
-  const [from, to] = inner;
-  const fold = cut.onFold ? panel.edges.find((edge) => edge.role === "fold") : undefined;
-  if (!fold) return [from, to];
-  const along = pointUnit(pointSubtract(pathEnd(fold.path), pathStart(fold.path)));
-  const half = pointDistance(from, to) / 2;
-  const middle = pointBetween(from, to, 0.5);
-  const way = pointDot(along, pointSubtract(to, from)) < 0 ? -1 : 1;
-  return [pointAdd(middle, pointScale(along, -way * half)), pointAdd(middle, pointScale(along, way * half))];
 }
 
 /** Drilled this far short of a dart's tip, so that the hole is hidden in the dart. */
@@ -241,10 +210,10 @@ function alsoWords({ cutting: { also = [] } }: Panel): string[] {
     : [`and ${also.map(({ material, count, note }) => `${count} ${material}${note ? `, ${note}` : ""}`).join("; ")}`];
 }
 
-function labelOf(panel: Panel, cut: Piece["cut"], { job }: CutPlan): string[] {
+function labelOf(panel: Panel, cut: Piece["cut"], lies: Piece["lies"], { job }: CutPlan): string[] {
   return [
     panel.name,
-    `${cutWords(cut)}, ${panel.cutting.material}`,
+    `${cutWords(cut)}, ${panel.cutting.material}${lies ? `, ${GRAIN_WORDS[lies]}` : ""}`,
     ...alsoWords(panel),
     job.name || "Unnamed job",
     job.wearer ? `for ${job.wearer}` : "wearer not named",

@@ -1,3 +1,4 @@
+import type { TurnedGrain } from "./grain";
 import type { AllowanceSet } from "../finish";
 import type { Mm } from "../units";
 import { type NotchPlace } from "./notches";
@@ -27,6 +28,8 @@ export interface CutPlan {
   readonly freeEdge: Mm;
   /** Marks the finishes ask for. */
   readonly marks: readonly NotchPlace[];
+  /** Pieces that lie otherwise than along the cloth, by id. */
+  readonly lies: Readonly<Record<string, TurnedGrain>>;
   readonly job: { readonly name: string; readonly wearer: string; readonly date: string; readonly version: string };
 }
 

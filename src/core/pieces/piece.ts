@@ -1,3 +1,4 @@
+import type { TurnedGrain } from "./grain";
 import { type AlsoCut, type EdgeRole, type Material, type Panel, type PanelWord, type Identity } from "../pattern";
 import type { Point } from "../geometry";
 import type { Mm } from "../units";
@@ -54,6 +55,8 @@ export interface Piece {
   readonly seamLine: readonly Point[];
   readonly cutLine: readonly Point[];
   readonly edges: readonly PieceEdge[];
+  /** How it lies where that is not with its grain along the cloth; null where it is. */
+  readonly lies: TurnedGrain | null;
   readonly grain: readonly [Point, Point];
   /** Where surplus is trimmed off: the edges' cut lines without it. */
   readonly trims: readonly (readonly Point[])[];

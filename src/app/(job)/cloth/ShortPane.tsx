@@ -8,6 +8,7 @@ import type { Job } from "@/core/files";
 import type { Tape } from "@/core/units";
 import { applyChanges } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
+import { listCloths } from "@/store/layStore";
 import { Length } from "@/ui/Length";
 import { Quiet } from "@/ui/Quiet";
 import { Sentence } from "@/ui/Sentence";
@@ -33,10 +34,12 @@ export function ShortPane({
     setBusy(true);
     setFound([]);
     try {
+      const cupboard = await listCloths().catch(() => []);
       await besideTheLay((face) =>
         face.savings(
           jobs,
           cloth,
+          cupboard,
           proxy((saving: Saving) => run.current === own && setFound((now) => [...(now ?? []), saving])),
         ),
       );

@@ -6,6 +6,7 @@ import { clothOf } from "@/core/derive/cloth";
 import { cutShapes, JOIN_ALLOWANCE, stripWidth, widerThan, type LayCloth } from "@/core/cloth";
 import { USUAL_WIDTH } from "@/core/cloth/sold";
 import type { Material } from "@/core/pattern";
+import type { Piece } from "@/core/pieces";
 import { formatLength, tell } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -15,6 +16,7 @@ import { Quiet } from "@/ui/Quiet";
 import { StageLayout } from "@/ui/StageLayout";
 import { ClothPane } from "./ClothPane";
 import { FitPane } from "./FitPane";
+import { Grains } from "./Grains";
 import { HowItLies } from "./HowItLies";
 import { LayFigures } from "./LayFigures";
 import { LayTable } from "./LayTable";
@@ -23,6 +25,8 @@ import { ShortPane } from "./ShortPane";
 import { Together } from "./Together";
 import { useLay } from "./useLay";
 import { useTogether } from "@/ui/useTogether";
+
+const NONE: readonly Piece[] = [];
 
 /** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
 export default function ClothPage() {
@@ -69,6 +73,7 @@ export default function ClothPage() {
           <FaultNote />
           <ClothPane material={material} materials={laying.materials} onMaterial={setMaterial} lay={lay} />
           {material === "shell" ? <HowItLies jobs={laid} cloth={cloth} material={material} tape={tape} /> : null}
+          {material === "shell" ? <Grains pieces={proof?.pieces ?? NONE} /> : null}
           <Together others={others} onPut={put} />
           <p style={{ color: "var(--quiet)", lineHeight: 1.4, margin: "12px 0" }}>
             Pull a piece: it slides along the others. Double-click or L locks it, T turns it end for end, M lays it face

@@ -41,6 +41,9 @@ const NOTHING: LayState = {
 
 const laidOf = (lay: ClothLay): readonly Laid[] => lay.placements.map(({ x, y, turn }) => ({ x, y, turn }));
 
+/** What a job says of its cloth that changes the shapes that are cut from it. */
+const cuttingOf = ({ cloth }: Job): unknown => (cloth?.grain ? [cloth.joined, cloth.grain] : cloth?.joined);
+
 /** The lay of a job's material on a cloth, and of others that lie on it too: kept beside the job, looked for in a worker, moved by hand. */
 export function useLay(id: string, jobs: readonly Job[], material: Material, cloth: LayCloth | null) {
   const [state, setState] = useState<LayState>(NOTHING);
@@ -53,7 +56,7 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
   }, []);
   const clothKey = JSON.stringify(cloth);
   const jobKey = JSON.stringify(
-    jobs.map((job) => ({ ...job, name: "", date: "", versions: [], meant: {}, cloth: job.cloth?.joined })),
+    jobs.map((job) => ({ ...job, name: "", date: "", versions: [], meant: {}, cloth: cuttingOf(job) })),
   );
 
   const keep = useCallback(

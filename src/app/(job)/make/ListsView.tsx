@@ -1,5 +1,6 @@
 "use client";
 import { bundlesOf, cuttingList, shoppingList } from "@/core/making";
+import { GRAIN_WORDS } from "@/core/pieces";
 import type { Job } from "@/core/files";
 import type { SheetName } from "@/core/files/paper/papers";
 import type { Derived } from "@/core/derive";
@@ -68,6 +69,7 @@ export function ListsView({
                           : l.singleLayer
                             ? "single layer, as drawn"
                             : ""}
+                      {l.lies ? `${l.pairs || l.singleLayer ? ", " : ""}${GRAIN_WORDS[l.lies]}` : ""}
                       {l.note ? ` ${l.note}` : ""}
                     </td>
                   </tr>

@@ -3,6 +3,7 @@ import { editionIsStated } from "./003-edition-is-stated";
 import { clothAndMaking } from "./004-cloth-and-making";
 import { bodiceAndFittings } from "./005-bodice-and-fittings";
 import { fittingDates } from "./006-fitting-dates";
+import { grainOfPieces } from "./007-grain-of-pieces";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -20,13 +21,14 @@ export const MIGRATIONS: readonly Migration[] = [
   clothAndMaking,
   bodiceAndFittings,
   fittingDates,
+  grainOfPieces,
 ];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;
 
 /** The form jobs are kept in today. */
-export const JOB_VERSION = 6;
+export const JOB_VERSION = 7;
 
 /** A job of an older form in today's. */
 export function migrated(job: Readonly<Record<string, unknown>>, from: number): Record<string, unknown> {

@@ -111,3 +111,24 @@ test("a job of the fifth form opens as it was, and its plan may then say when it
   });
   expect(odd.kind !== "job" && odd.errors.map((e) => e.path)).toEqual(["making.plan.fittings.0"]);
 });
+
+test("a job of the sixth form opens as it was, and its cloth may then say which pieces lie across it or on the bias", () => {
+  const kept = {
+    format: "eland-job",
+    version: 6,
+    name: "Planned with fittings",
+    edition: 3,
+    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+    block: { school: "proportional", rules: {} },
+    style: { id: "palazzo", params: {} },
+    cloth: { width: "150", nap: true, joined: ["back"] },
+    making: { plan: { week: [0, 60, 60, 60, 60, 60, 180], due: "2026-12-24", fittings: ["2026-12-05"] } },
+  };
+  const read = readJob(kept);
+  expect(read).toMatchObject({ kind: "job", from: 6, job: { ...kept, version: JOB_VERSION } });
+  expect(read.kind === "job" && read.job.cloth && "grain" in read.job.cloth).toBe(false);
+  const turned = { ...kept, version: JOB_VERSION, cloth: { ...kept.cloth, grain: { band: "across", front: "bias" } } };
+  expect(readJob(turned).kind).toBe("job");
+  const odd = readJob({ ...turned, cloth: { ...turned.cloth, grain: { band: "upwards" } } });
+  expect(odd.kind !== "job" && odd.errors.map((e) => e.path)).toEqual(["cloth.grain.band"]);
+});

@@ -134,6 +134,12 @@ function foldCard(shell: readonly Piece[]): Draft {
   };
 }
 
+/** How a piece is drawn that does not lie along the cloth. */
+const LIES: Readonly<Record<NonNullable<Piece["lies"]>, string>> = {
+  across: "It lies across the cloth: its left edge runs from selvedge to selvedge.",
+  bias: "It lies on the bias: fold the cloth until a cut end lies on the selvedge, and its left edge runs along that crease.",
+};
+
 /** A piece straight on cloth: what it takes, its cut line with the parts of every number, what is marked inside it. */
 function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
   const [box, seam] = [boxOf(piece.cutLine), boxOf(piece.seamLine)];
@@ -148,7 +154,7 @@ function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
     panel: piece.panel.id,
     name: piece.name,
     drawing: piece.panel.id,
-    says: say`${piece.name}${piece.material === "shell" ? "" : `, from ${piece.material}`}: it takes ${box.right - box.left} by ${box.bottom - box.top}: net ${seam.right - seam.left} by ${seam.bottom - seam.top}, and on the left ${seam.left - box.left}, on the right ${box.right - seam.right}, above ${seam.top - box.top}, below ${box.bottom - seam.bottom} for seams and hem. Mark the hem's allowance first, at the cut end. ${cutWords(piece)}.${also ? ` Cut again by it: ${also}.` : ""}`,
+    says: say`${piece.name}${piece.material === "shell" ? "" : `, from ${piece.material}`}: it takes ${box.right - box.left} by ${box.bottom - box.top}: net ${seam.right - seam.left} by ${seam.bottom - seam.top}, and on the left ${seam.left - box.left}, on the right ${box.right - seam.right}, above ${seam.top - box.top}, below ${box.bottom - seam.bottom} for seams and hem. Mark the hem's allowance first, at the cut end. ${cutWords(piece)}.${piece.lies ? ` ${LIES[piece.lies]}` : ""}${also ? ` Cut again by it: ${also}.` : ""}`,
     numbers: {
       wide: box.right - box.left,
       tall: box.bottom - box.top,

@@ -1,0 +1,86 @@
+import { cutShapes } from "../cloth";
+import type { Point } from "../geometry";
+import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { said } from "../testing/said";
+import type { Piece } from ".";
+
+/** Degrees from a piece's thread in one garment to the same piece's in another, without a way. */
+function turned(a: Piece, b: Piece): number {
+  const [one, other] = [a, b].map(({ grain: [from, to] }) => Math.atan2(to[1] - from[1], to[0] - from[0]));
+  const by = Math.abs((((other ?? 0) - (one ?? 0)) * 180) / Math.PI) % 180;
+  return Math.min(by, 180 - by);
+}
+
+/** True for a place inside an outline, by the crossings of a ray. */
+const isInside = ([x, y]: Point, outline: readonly Point[]): boolean =>
+  outline.filter(([ax, ay], i) => {
+    const [bx, by] = outline[(i + 1) % outline.length] as Point;
+    return ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax);
+  }).length %
+    2 ===
+  1;
+
+/** How wide a piece is across a direction, by its cut line. */
+function width(outline: readonly Point[], degrees: number): number {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const off = outline.map(([x, y]) => y * c - x * s);
+  return Math.max(...off) - Math.min(...off);
+}
+
+const piece = (pieces: readonly Piece[], id: string): Piece => pieces.find((p) => p.id === id) as Piece;
+const PLAIN = palazzoJob(HAND_BODY);
+const before = derivedOf(PLAIN).pieces;
+
+test("a piece laid across or on the bias has its thread turned, inside its outline, and says so", () => {
+  const strips = before.filter((p) => p.is.component === "part" && !p.cut.onFold);
+  expect(strips.length).toBeGreaterThan(0);
+  for (const { id } of [...strips, piece(before, "back"), piece(before, "front")])
+    for (const [lies, degrees, words] of [
+      ["across", 90, "across the cloth"],
+      ["bias", 45, "on the bias"],
+    ] as const) {
+      const after = derivedOf({ ...PLAIN, cloth: { grain: { [id]: lies } } }).pieces;
+      const now = piece(after, id);
+      expect(turned(piece(before, id), now)).toBeCloseTo(degrees, 6);
+      for (const end of now.grain) expect(isInside(end, now.seamLine)).toBe(true);
+      expect(now.label.join()).toContain(words);
+      expect(now.cutLine).toEqual(piece(before, id).cutLine);
+      for (const other of after) if (other.id !== id) expect(other.grain).toEqual(piece(before, other.id).grain);
+    }
+});
+
+test("on the cloth a turned piece lies turned", () => {
+  const { pieces } = derivedOf({ ...PLAIN, cloth: { grain: { back: "bias", front: "across" } } });
+  for (const [id, degrees] of [
+    ["back", 45],
+    ["front", 0],
+  ] as const) {
+    const shape = cutShapes(pieces, "shell").find((s) => s.piece === id);
+    const ys = (shape?.outline ?? []).map(([, y]) => y);
+    const wide = Math.max(...ys) - Math.min(...ys);
+    const upright = piece(before, id);
+    // Of a mirrored pair either diagonal is the bias.
+    const wanted = [degrees, -degrees].map((d) => width(upright.cutLine, d));
+    expect(Math.min(...wanted.map((w) => Math.abs(w - wide)))).toBeLessThan(0.01);
+  }
+});
+
+test("what is cut on the fold stays on the thread, and that is said", () => {
+  const faced = { ...PLAIN, finish: { ...PLAIN.finish, waist: { kind: "facing" as const } } };
+  const folded = derivedOf(faced).pieces.find((p) => p.cut.onFold && p.material === "shell");
+  expect(folded).toBeDefined();
+  const id = folded?.id ?? "";
+  const { pieces, undecided } = derivedOf({ ...faced, cloth: { grain: { [id]: "bias" } } });
+  expect(piece(pieces, id).grain).toEqual(folded?.grain);
+  expect(piece(pieces, id).lies).toBeNull();
+  expect(undecided.map((says) => said(says)).join()).toMatch(
+    /is cut on the fold, which lies on the thread: it cannot lie on the bias/,
+  );
+});
+
+test("legs on the bias are to hang before the hem is levelled; a strip on the bias is not", () => {
+  const advised = (id: string): boolean =>
+    derivedOf({ ...PLAIN, cloth: { grain: { [id]: "bias" } } }).advice.some((a) => a.id === "bias-hangs");
+  const [strip] = before.filter((p) => p.is.component === "part" && !p.cut.onFold);
+  expect([advised("back"), advised(strip?.id ?? "")]).toEqual([true, false]);
+});

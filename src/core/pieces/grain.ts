@@ -1,0 +1,70 @@
+import { middleGrain, onPanel, panelOutline, type Panel } from "../pattern";
+import {
+  distanceToOutline,
+  pathEnd,
+  pathStart,
+  pointAdd,
+  pointBetween,
+  pointDistance,
+  pointDot,
+  pointScale,
+  pointSubtract,
+  pointUnit,
+  type Point,
+} from "../geometry";
+import type { Mm } from "../units";
+import type { Piece } from "./piece";
+
+/** How a piece may lie on its cloth otherwise than with its grain along it. */
+export const TURNED_GRAINS = ["across", "bias"] as const;
+export type TurnedGrain = (typeof TURNED_GRAINS)[number];
+
+/** How a piece lies, in words. */
+export const GRAIN_WORDS: Readonly<Record<TurnedGrain, string>> = {
+  across: "across the cloth",
+  bias: "on the bias",
+};
+
+/** By how much the thread is turned in the piece. */
+const TURNS: Readonly<Record<TurnedGrain, number>> = { across: Math.PI / 2, bias: Math.PI / 4 };
+
+/** A grain line's ends keep this clear of the outline. */
+const CLEAR: Mm = 1.5;
+/** No grain line is drawn shorter than this share of the panel's own. */
+const LEAST = 0.02;
+
+/**
+ * The thread as it lies in a piece: as drawn; on a piece cut on the fold along the fold, which lies on the thread; turned
+ * where its maker lays it across or on the bias. Within the outline.
+ */
+export function grainOf(
+  panel: Panel,
+  onFold: boolean,
+  points: readonly Point[],
+  turned: TurnedGrain | null,
+): Piece["grain"] {
+  const outline = panelOutline(panel);
+  const drawn: readonly [Point, Point] = [points[0] as Point, points[points.length - 1] as Point];
+  const hasRoom = (ends: readonly Point[]): boolean =>
+    ends.every((p) => onPanel(outline, p) && distanceToOutline(p, outline) > CLEAR);
+  // A narrow part's grain is drawn where there is room for it.
+  const [from, to] = hasRoom(drawn) ? drawn : (middleGrain(outline).points as typeof drawn);
+  const middle = pointBetween(from, to, 0.5);
+  const half = pointDistance(from, to) / 2;
+  const along = (unit: Point, by: Mm): Piece["grain"] => [
+    pointAdd(middle, pointScale(unit, -by)),
+    pointAdd(middle, pointScale(unit, by)),
+  ];
+  const fold = onFold ? panel.edges.find((edge) => edge.role === "fold") : undefined;
+  if (fold) {
+    const unit = pointUnit(pointSubtract(pathEnd(fold.path), pathStart(fold.path)));
+    return along(unit, pointDot(unit, pointSubtract(to, from)) < 0 ? -half : half);
+  }
+  if (!turned) return [from, to];
+  const [x, y] = pointUnit(pointSubtract(to, from));
+  const [c, s] = [Math.cos(TURNS[turned]), Math.sin(TURNS[turned])];
+  const unit: Point = [x * c - y * s, x * s + y * c];
+  let share = 1;
+  while (share > LEAST && !hasRoom(along(unit, half * share))) share *= 0.8;
+  return along(unit, half * share);
+}
