@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from "node:fs";
-import { HandLay, layCloth, type Fold, type LayCloth } from "../src/core/cloth";
+import { FOLDS, HandLay, layCloth, type Fold, type LayCloth } from "../src/core/cloth";
 import { fitCloth } from "../src/core/derive/fitCloth";
 import { layWithin, shapesOf, shapesOfAll } from "../src/core/derive/lay";
 import { movesOfStyle } from "../src/core/derive/newJob";
@@ -23,7 +23,7 @@ const SECONDS = Number(process.env.SECONDS ?? "10");
 const TRIALS = Number(process.env.TRIALS ?? "0");
 const HAND_MOVES = Number(process.env.HAND ?? 0);
 const FIT_MS = Number(process.env.FIT_MS ?? 6000);
-const FOLD_KINDS: readonly Fold[] = ["open", "lengthwise", "across"];
+const FOLD_KINDS: readonly Fold[] = FOLDS;
 const PLAIN: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
 
 const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
@@ -43,7 +43,7 @@ function randomJobs(): void {
     }
     const cloth: LayCloth = {
       width: 900 + 900 * random(),
-      fold: FOLD_KINDS[seed % 3] as Fold,
+      fold: FOLD_KINDS[seed % FOLD_KINDS.length] as Fold,
       foldWidth: null,
       nap: random() < 0.3,
       gap: 4 * random(),
@@ -97,7 +97,7 @@ function examples(): void {
     const job: Job = read.job;
     const found = shapesOf(job, "shell");
     if (!found.ok) continue;
-    for (const fold of ["open", "lengthwise"] as const) {
+    for (const fold of ["open", "lengthwise", "partly"] as const) {
       const from = performance.now();
       let [plain, used, length, bound, longest, last] = [0, 0, 0, 0, 0, from];
       try {

@@ -4,6 +4,7 @@ import { acrossLay } from "./folds/across";
 import type { ClothLay, LayCloth, LayFound } from "./folds/laidCloth";
 import { lengthwiseLay } from "./folds/lengthwise";
 import { NONE_LOCKED, oneStrip, type Locked } from "./folds/oneStrip";
+import { partlyFoldedLay } from "./folds/partly";
 import { areaOf } from "./folds/placed";
 import type { Laid } from "./lay/strip";
 
@@ -32,5 +33,6 @@ export function* layCloth(
   });
   if (cloth.fold === "open" || locked.size > 0) yield* oneStrip(shapes, cloth, seed, { locked, like });
   else if (cloth.fold === "lengthwise") yield* lengthwiseLay(shapes, cloth, seed, found, like);
+  else if (cloth.fold === "partly") yield* partlyFoldedLay(shapes, cloth, seed, found);
   else yield* acrossLay(shapes, cloth, seed, found);
 }

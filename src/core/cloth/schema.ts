@@ -3,12 +3,13 @@ import { TURNED_GRAINS } from "../pieces/grain";
 import { lengthInputSchema } from "../units";
 
 /** How cloth lies while it is cut. */
-export const FOLDS = ["open", "lengthwise", "across"] as const;
+export const FOLDS = ["open", "lengthwise", "across", "partly"] as const;
 export type Fold = (typeof FOLDS)[number];
 export const FOLD_WORDS: Readonly<Record<Fold, string>> = {
   open: "open",
   lengthwise: "folded lengthwise",
   across: "folded across",
+  partly: "folded, then opened out",
 };
 
 /** Garments that lie on one cloth beside the one whose cloth it is. */
@@ -31,8 +32,13 @@ export const clothSchema = z.strictObject({
   liningWidth: lengthInputSchema.optional(),
   /** Share by which it gives across the grain: 0.2 is a fifth. */
   stretch: z.number().min(0).max(1).optional(),
-  fold: z.enum(FOLDS).optional().describe("How it lies: open, folded lengthwise, or across."),
-  foldWidth: lengthInputSchema.optional().describe("Folded lengthwise so far from its edge; left out, to the middle."),
+  fold: z
+    .enum(FOLDS)
+    .optional()
+    .describe(
+      "How it lies: open, folded lengthwise, across, or folded lengthwise for some pieces and opened out for the rest.",
+    ),
+  foldWidth: lengthInputSchema.optional().describe("Folded so far from its edge; left out, to the middle."),
   nap: z.boolean().optional().describe("One-way: no piece is turned end for end."),
   gap: lengthInputSchema.optional().describe("What stays between two pieces."),
   shrink: z.number().min(0).max(0.5).optional().describe("Share of its length that it loses in the first wash."),

@@ -37,6 +37,7 @@ const FOLD_WORDS: Readonly<Record<Fold, string>> = {
   open: "Lay it open",
   lengthwise: "Fold it lengthwise",
   across: "Fold it across",
+  partly: "Fold it, then open it out for the rest",
 };
 
 const isStrip = ({ is, cut, lies, material, seamLine }: Piece): boolean => {

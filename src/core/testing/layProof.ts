@@ -43,21 +43,23 @@ function between(a: readonly Point[], b: readonly Point[]): number {
 export function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
   const faults: string[] = [];
   const { placements } = lay;
+  const fold = lay.singles === "opened" ? (cloth.foldWidth ?? cloth.width / 2) : 0;
+  // Opened out, the second layer of what was cut folded lies beyond the fold, and nothing else may lie there.
+  const under = placements
+    .filter((p) => lay.singles === "opened" && p.layers === 2 && !p.opened)
+    .map((p) => ({ piece: `second ${p.piece}`, outline: p.outline.map(([x, y]): Point => [x, 2 * fold - y]) }));
   placements.forEach((a, i) => {
     for (const [x, y] of a.outline)
       if (x < -1e-6 || y < -1e-6 || y > lay.drawnWidth + 1e-6 || x > lay.length + 1e-6) {
         faults.push(`${a.piece} lies off the cloth`);
         break;
       }
-    for (const b of placements.slice(i + 1)) {
+    for (const b of [...placements.slice(i + 1), ...(a.opened ? under : [])]) {
       // What is cut beyond the fold, or once it is opened out, lies on what the rest has left; it is drawn beside it.
       const gap = between(a.outline, b.outline);
       if (gap < cloth.gap - 1e-6) faults.push(`${a.piece} and ${b.piece}: ${gap.toFixed(3)}`);
     }
-    if (
-      a.onFold &&
-      Math.abs(Math.min(...a.outline.map(([, y]) => y)) - (lay.singles === "opened" ? lay.drawnWidth / 2 : 0)) > 0.01
-    )
+    if (a.onFold && Math.abs(Math.min(...a.outline.map(([, y]) => y)) - fold) > 0.01)
       faults.push(`${a.piece} is not on the fold`);
     if (cloth.nap && a.turn & 1) faults.push(`${a.piece} lies end for end`);
   });

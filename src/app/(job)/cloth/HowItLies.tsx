@@ -11,13 +11,19 @@ import { JobLengthField } from "@/ui/JobLengthField";
 import { PaneHeading } from "@/ui/StageLayout";
 import { useElsewhere } from "./useElsewhere";
 
-const WORDS: Readonly<Record<Fold, string>> = { open: "open", lengthwise: "folded", across: "across" };
+const WORDS: Readonly<Record<Fold, string>> = {
+  open: "open",
+  lengthwise: "folded",
+  across: "across",
+  partly: "folded, then open",
+};
 
 /** Cloth as it lies, in miniature. */
 const PICTURES: Readonly<Record<Fold, string>> = {
   open: "M6 6h44v26h-44z",
   lengthwise: "M6 12h44v13h-44z M6 25h44",
   across: "M6 6h22v26h-22z M28 6v26",
+  partly: "M6 14h24v11h-24z M6 25h24 M30 6h20v26h-20z",
 };
 
 const inCloth = (draft: Job, more: Partial<NonNullable<Job["cloth"]>>): void => {
@@ -47,7 +53,7 @@ export function HowItLies({
   return (
     <section aria-label="How it lies" style={{ margin: "14px 0" }}>
       <PaneHeading>How it lies</PaneHeading>
-      <div style={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 6 }}>
+      <div style={{ display: "grid", gridTemplateColumns: "repeat(2, 1fr)", gap: 6 }}>
         {FOLDS.map((fold, i) => {
           const isChosen = cloth.fold === fold;
           return (
@@ -83,7 +89,7 @@ export function HowItLies({
           );
         })}
       </div>
-      {cloth.fold === "lengthwise" ? (
+      {cloth.fold === "lengthwise" || cloth.fold === "partly" ? (
         <JobLengthField
           label="Folded in by"
           path={["cloth", "foldWidth"]}

@@ -1,5 +1,5 @@
 import type { SVGProps } from "react";
-import type { Placement } from "@/core/cloth";
+import type { ClothLay, LayCloth, Placement } from "@/core/cloth";
 import type { Panel } from "@/core/pattern";
 import type { Mm } from "@/core/units";
 import { bundleWash } from "./bundleInk";
@@ -93,6 +93,42 @@ export function LayPiece({ placement: p, of, word, deep, isLocked, isChosen, cur
       ) : null}
       <title>{label}</title>
       {isLocked ? <circle cx={p.x} cy={middle + size * 1.2} r={word * 0.3} fill="var(--chalk)" /> : null}
+    </g>
+  );
+}
+
+/** On cloth that was cut folded and then opened out: the fold, and what its second layer was cut into, pale. */
+export function SecondLayer({
+  lay,
+  cloth,
+  deep,
+}: {
+  readonly lay: ClothLay;
+  readonly cloth: LayCloth;
+  readonly deep: Mm;
+}) {
+  const fold = cloth.foldWidth ?? cloth.width / 2;
+  return (
+    <g aria-hidden>
+      {lay.placements
+        .filter((p) => p.layers === 2 && !p.opened)
+        .map((p) => (
+          <path
+            key={`${p.bundle}-${p.piece}-${p.copy}`}
+            d={pathOf(p.outline.map(([x, y]) => [x, deep - 2 * fold + y] as const))}
+            fill="none"
+            stroke="var(--quiet)"
+            strokeDasharray="1 4"
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      <path
+        d={`M0 ${deep - fold}H${lay.foldedLength}`}
+        stroke="var(--text)"
+        strokeWidth={2}
+        strokeDasharray="12 6"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   );
 }

@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { FOLD_WORDS, type ClothLay, type LayCloth } from "@/core/cloth";
 import type { Material } from "@/core/pattern";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import { LayPiece, type PieceNamed } from "./LayPiece";
+import { LayPiece, SecondLayer, type PieceNamed } from "./LayPiece";
 import { LayTape } from "./LayTape";
 import type { Laying } from "./useLay";
 
@@ -83,8 +83,9 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
     };
     const way = ways[event.key];
     const turn = event.key === "t" ? own.turn ^ 3 : event.key === "m" ? own.turn ^ 2 : null;
+    if (!byHand) return;
     if (event.key === "l") laying.lock(piece);
-    else if (byHand && (way || turn !== null)) {
+    else if (way || turn !== null) {
       laying.take();
       void laying
         .move(piece, { x: own.x + (way?.[0] ?? 0), y: own.y + (way?.[1] ?? 0), turn: turn ?? own.turn })
@@ -152,6 +153,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
             />
           ))
         : null}
+      {lay.singles === "opened" ? <SecondLayer lay={lay} cloth={cloth} deep={deep} /> : null}
       {lay.placements.map((p, i) => (
         <LayPiece
           key={`${p.piece}-${p.copy}`}
@@ -164,7 +166,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
           cursor={byHand ? (held?.piece === i ? "grabbing" : "grab") : "default"}
           onPointerDown={(event) => grab(event, i)}
           onFocus={() => setChosen(i)}
-          onDoubleClick={() => laying.lock(i)}
+          onDoubleClick={() => byHand && laying.lock(i)}
           onKeyDown={(event) => key(event, i)}
         />
       ))}

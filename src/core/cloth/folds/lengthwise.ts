@@ -1,11 +1,9 @@
-import { Refusal, say, type Mm } from "../../units";
+import type { Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
-import { sequenceAtOnce } from "../lay/anneal";
-import { Leftmost, layOf, lengthOf } from "../lay/leftmost";
 import { search } from "../lay/search";
-import type { LayShape } from "../lay/shape";
-import { boundOf, taskOf, tooWide, type Laid, type LayItem, type Strip } from "../lay/strip";
-import { stripWidth, type ClothLay, type LayCloth, type LayFound } from "./laidCloth";
+import { boundOf, tooWide, type Laid } from "../lay/strip";
+import type { ClothLay, LayCloth, LayFound } from "./laidCloth";
+import { foldedDepth, openedOut } from "./opened";
 import { Counter, placementsOf, type Finish } from "./placed";
 import { doublePlan, refuseTooWide, singlesOf, singlesPlan, type Plan } from "./plan";
 
@@ -17,11 +15,7 @@ export function* lengthwiseLay(
   finish: Finish,
   like: readonly Laid[] | null,
 ): Generator<LayFound | null, void, void> {
-  const deep = stripWidth({ ...cloth, fold: "lengthwise" });
-  if (deep > cloth.width / 2 + 1e-6 || deep <= 0)
-    throw new Refusal("cloth.foldWidth", say`Cloth ${cloth.width} wide is folded by ${cloth.width / 2} at most.`, {
-      most: cloth.width / 2,
-    });
+  const deep = foldedDepth(cloth);
   const through = doublePlan(shapes, deep, cloth, { hasFold: true, singles: true });
   if (!singlesOf(shapes)) {
     refuseTooWide(through, cloth);
@@ -81,67 +75,3 @@ const folded = (
   placements: placementsOf(plan, laid, new Counter()),
   singles,
 });
-
-/** Orders in which singles are tried beside what is cut already. */
-const TRIES = 3;
-
-/** The pairs cut folded, the cloth opened, and the singles laid beside them; null where one finds no place. */
-function openedOut(
-  pairs: Plan,
-  laid: readonly Laid[],
-  singles: Plan,
-  cloth: LayCloth,
-  deep: Mm,
-): Omit<ClothLay, "utilisation" | "bound"> | null {
-  const own = singles.strip.shapes.length;
-  // Opened out, what lay on the fold lies on both its sides.
-  const fixed = laid.flatMap((at, i): LayItem[] => {
-    const { shape } = pairs.strip.items[i] as LayItem;
-    return [
-      { shape: own + shape, turns: [at.turn], fixed: { ...at, y: deep + at.y } },
-      { shape: own + shape, turns: [at.turn ^ 2], fixed: { x: at.x, y: deep - at.y, turn: at.turn ^ 2 } },
-    ];
-  });
-  const strip: Strip = {
-    width: cloth.width,
-    gap: cloth.gap,
-    shapes: [...singles.strip.shapes, ...pairs.strip.shapes],
-    items: [...singles.strip.items, ...fixed],
-  };
-  const task = taskOf(strip);
-  const leftmost = new Leftmost(task);
-  const sizes = [0, 1, 2].slice(0, TRIES);
-  let best: { readonly length: Mm; readonly laid: readonly Laid[] } | null = null;
-  for (const size of sizes) {
-    const by = (i: number): number => {
-      const s = strip.shapes[(strip.items[i] as LayItem).shape] as LayShape;
-      return [s.area, s.own[0], s.own[1]][size] as number;
-    };
-    const order = [...task.free].sort((a, b) => by(b) - by(a));
-    const made = sequenceAtOnce(
-      task,
-      leftmost,
-      order,
-      strip.items.map((i) => i.turns[0] ?? 0),
-      true,
-    );
-    if (made && (!best || made.length < best.length))
-      best = { length: lengthOf(task, made.placing), laid: layOf(task, made.placing).laid };
-  }
-  if (!best) return null;
-  const counter = new Counter();
-  const shifted = laid.map((at) => ({ ...at, y: deep + at.y }));
-  return {
-    length: best.length,
-    foldedLength: Math.max(
-      0,
-      ...laid.map((at, i) => at.x + (pairs.strip.shapes[(pairs.strip.items[i] as LayItem).shape] as LayShape).own[0]),
-    ),
-    drawnWidth: cloth.width,
-    placements: [
-      ...placementsOf(pairs, shifted, counter),
-      ...placementsOf(singles, best.laid.slice(0, singles.parts.length), counter, { opened: true }),
-    ],
-    singles: "opened",
-  };
-}

@@ -80,7 +80,7 @@ export const singlesOf = (shapes: readonly CutShape[]): boolean =>
   shapes.some((s) => !s.onFold && s.plain !== s.mirrored);
 
 /** Everything in one layer. */
-function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
+export function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
   const turns = cloth.nap ? ONE_WAY : BOTH_WAYS;
   const planner = new Planner(cloth.width, cloth);
   for (const shape of shapes) {
@@ -131,9 +131,23 @@ export function singlesPlan(shapes: readonly CutShape[], cloth: LayCloth, hasFol
   return planner.plan();
 }
 
+/** What is cut once the cloth is opened out: these pieces whole, and of those that were cut folded what is left. */
+export function openedPlan(folded: readonly CutShape[], opened: readonly CutShape[], cloth: LayCloth): Plan {
+  const [whole, singles] = [openPlan(opened, cloth), singlesPlan(folded, cloth, true)];
+  const known = whole.strip.shapes.length;
+  return {
+    strip: {
+      ...whole.strip,
+      shapes: [...whole.strip.shapes, ...singles.strip.shapes],
+      items: [...whole.strip.items, ...singles.strip.items.map((item) => ({ ...item, shape: known + item.shape }))],
+    },
+    parts: [...whole.parts, ...singles.parts],
+  };
+}
+
 /** Everything in one strip, as it lies for moving by hand: singles through both layers where the cloth is folded. */
 export function onePlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
-  if (cloth.fold === "open") return openPlan(shapes, cloth);
+  if (cloth.fold === "open" || cloth.fold === "partly") return openPlan(shapes, cloth);
   const isLengthwise = cloth.fold === "lengthwise";
   return doublePlan(shapes, stripWidth(cloth), cloth, { hasFold: isLengthwise, singles: true });
 }
