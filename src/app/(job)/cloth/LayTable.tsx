@@ -111,7 +111,9 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
       <text x={0} y={-120} fontSize={word * 1.1} fill="var(--quiet)">
         {material[0]?.toUpperCase()}
         {material.slice(1)}, {FOLD_WORDS[cloth.fold]}
-        {lay.singles === "opened" ? "; pairs cut folded, then opened out for the rest" : ""}
+        {lay.singles === "opened" && cloth.fold === "lengthwise"
+          ? "; pairs cut folded, then opened out for the rest"
+          : ""}
         {lay.singles === "beyond" ? "; what is cut once lies beyond the fold" : ""}
       </text>
       <rect
