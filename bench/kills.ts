@@ -242,7 +242,7 @@ async function main(): Promise<void> {
     );
     await clear(after2);
     await after2.close();
-    if (n % 30 === 29) console.error(`${n + 1} kills, ${faults.length} faults`);
+    if (n % 30 === 29) console.error(`${n + 1} kills, ${faults.join("; ") || "no faults"}`);
   }
   await context.close();
   rmSync(home, { recursive: true, force: true });

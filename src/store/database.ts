@@ -10,7 +10,7 @@ import {
   type StoredStyle,
   type Unreadable,
 } from "./records";
-import { shelves } from "./shelf";
+import { shelves, type Kept } from "./shelf";
 
 export * from "./records";
 
@@ -58,16 +58,18 @@ export const isUnreadable = (found: StoredJob | Unreadable): found is Unreadable
 /**
  * Writes a job over the revision it was read at (0 for a new one) and returns the new record. Throws SavedElsewhere
  * when a newer revision is kept, HeldUnreadable when what is kept cannot be read; the comparison and the write are one
- * transaction.
+ * transaction. With the first change of a day the job is kept as the last day left it, too.
  */
 export async function writeJob(id: string, job: Job, readAt: number): Promise<StoredJob> {
-  const { readStoredJob } = await import("./reading");
-  return (await shelves()).replace("jobs", id, (held): StoredJob => {
+  const [{ readStoredJob }, { lastDayOf }] = await Promise.all([import("./reading"), import("./dayStore")]);
+  const updated = new Date().toISOString();
+  const next = (held: Kept | undefined): StoredJob => {
     const read = held && readStoredJob(held);
     if (read && !read.ok) throw new HeldUnreadable(read.unreadable);
     if (read && read.record.revision !== readAt) throw new SavedElsewhere(read.record);
-    return { id, version: RECORD_VERSION, revision: readAt + 1, updated: new Date().toISOString(), job };
-  });
+    return { id, version: RECORD_VERSION, revision: readAt + 1, updated, job };
+  };
+  return (await shelves()).replace("jobs", id, next, lastDayOf(id, updated));
 }
 
 /** Removes a job: it lies in the bin, beside whatever was removed before, until it is put back or the bin is emptied. */

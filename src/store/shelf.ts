@@ -4,6 +4,12 @@ import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 
 export * from "./shelfNames";
 
+/** A record of another shelf that is made of the one that is held; null where there is none to keep. */
+export interface Beside {
+  readonly shelf: ShelfName;
+  readonly of: (held: Kept | undefined) => Kept | null;
+}
+
 /** Where records are kept. */
 export interface Shelves {
   all(shelf: ShelfName): Promise<readonly Kept[]>;
@@ -13,8 +19,16 @@ export interface Shelves {
   /** Keeps records of several shelves, all of them or none. */
   putAll(records: readonly { readonly shelf: ShelfName; readonly record: Kept }[]): Promise<void>;
   remove(shelf: ShelfName, id: string): Promise<void>;
-  /** Keeps what `next` makes of the record that is held, in one transaction; what `next` throws is thrown, and nothing kept. */
-  replace<T extends Kept>(shelf: ShelfName, id: string, next: (held: Kept | undefined) => T): Promise<T>;
+  /**
+   * Keeps what `next` makes of the record that is held, and what is kept `beside` it on another shelf, in one transaction;
+   * what `next` throws is thrown, and nothing kept.
+   */
+  replace<T extends Kept>(
+    shelf: ShelfName,
+    id: string,
+    next: (held: Kept | undefined) => T,
+    beside?: Beside,
+  ): Promise<T>;
 }
 
 /** How the browser's store stands, and why nothing is kept where it does not. */
@@ -28,7 +42,7 @@ export const useStoreState = create<StoreState>()(() => ({ kept: true, notice: n
 
 const DATABASE = "eland";
 /** Each version only adds shelves. */
-const DATABASE_VERSION = 6;
+const DATABASE_VERSION = 7;
 /** A browser that has not opened its store by now will not. */
 const OPENS_WITHIN_MS = 4_000;
 
@@ -71,12 +85,15 @@ function browserShelves(db: IDBPDatabase): Shelves {
       await Promise.all([...records.map(({ shelf, record }) => tx.objectStore(shelf).put(record)), tx.done]);
     },
     remove: (shelf, id) => db.delete(shelf, id),
-    async replace(shelf, id, next) {
-      const tx = writing(shelf);
-      const held = (await tx.store.get(id)) as Kept | undefined;
+    async replace(shelf, id, next, beside) {
+      const tx = db.transaction(beside ? [shelf, beside.shelf] : [shelf], "readwrite", { durability: "strict" });
+      const store = tx.objectStore(shelf);
+      const held = (await store.get(id)) as Kept | undefined;
       try {
         const record = next(held);
-        await tx.store.put(record);
+        await store.put(record);
+        const also = beside?.of(held);
+        if (beside && also) await tx.objectStore(beside.shelf).put(also);
         await tx.done;
         return record;
       } catch (error) {
@@ -100,9 +117,12 @@ export function tabShelves(): Shelves {
     put: async (shelf, records) => records.forEach((record) => put(shelf, record)),
     putAll: async (records) => records.forEach(({ shelf, record }) => put(shelf, record)),
     remove: async (shelf, id) => void shelves[shelf].delete(id),
-    async replace(shelf, id, next) {
-      const record = next(shelves[shelf].get(id));
+    async replace(shelf, id, next, beside) {
+      const held = shelves[shelf].get(id);
+      const record = next(held);
       put(shelf, record);
+      const also = beside?.of(held);
+      if (beside && also) put(beside.shelf, also);
       return record;
     },
   };

@@ -10,6 +10,7 @@ export const SHELVES = [
   "lays",
   "making",
   "practice",
+  "days",
 ] as const;
 export type ShelfName = (typeof SHELVES)[number];
 

@@ -1,3 +1,4 @@
+import { dayId } from "./dayId";
 import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 import type { WorkroomRecords } from "./workroomFile";
 
@@ -20,7 +21,7 @@ export interface Differing {
 export type Choice = "here" | "theirs" | "both";
 
 /** Shelves whose records belong to a job and follow what is chosen for it. */
-const OF_JOB: ReadonlySet<ShelfName> = new Set(["diary", "photos", "lays", "making"]);
+const OF_JOB: ReadonlySet<ShelfName> = new Set(["diary", "photos", "lays", "making", "days"]);
 
 interface OfJob extends Kept {
   readonly job?: string;
@@ -83,6 +84,7 @@ export function questionsOf({
 
 interface Rehomed extends OfJob {
   readonly material?: string;
+  readonly date?: string;
   readonly photos?: readonly string[];
 }
 
@@ -96,6 +98,8 @@ function rehomed(shelf: ShelfName, record: Rehomed, job: string): Kept {
       return { ...record, id: job };
     case "lays":
       return { ...record, id: `${job}|${record.material ?? ""}`, job } as Kept;
+    case "days":
+      return { ...record, id: dayId(job, record.date ?? ""), job } as Kept;
     default: {
       const photos = record.photos?.map((photo) => beside(photo, job));
       return { ...record, id: beside(record.id, job), job, ...(photos && { photos }) } as Kept;

@@ -19,6 +19,7 @@ const WORDS: Readonly<Record<ShelfName, string>> = {
   cloths: "Cloth",
   lays: "Lay",
   making: "Making",
+  days: "day",
   practice: "Practice",
 };
 

@@ -7,9 +7,11 @@ import type { Derived } from "@/core/derive";
 import { symptomsOf } from "@/core/derive/correcting";
 import { takeOver, versionOf } from "@/core/derive/versions";
 import { toileOf } from "@/core/diary";
+import type { Job } from "@/core/files";
 import { SYMPTOMS, symptomOf } from "@/core/fitting";
 import { changeJob, undo } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
+import { dayOf } from "@/ui/dayOf";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
 import { FaultNote } from "@/ui/ProofPane";
@@ -19,6 +21,7 @@ import { PaneHeading, StageLayout } from "@/ui/StageLayout";
 import { AppliedList } from "./AppliedList";
 import { CurePane } from "./CurePane";
 import { fittingOf, startOf, type Draft } from "./draft";
+import { DaysList } from "./DaysList";
 import { DiaryPages } from "./DiaryPages";
 import { FigurePress } from "./FigurePress";
 import { OverTable, type Pressed } from "./OverTable";
@@ -98,28 +101,39 @@ export default function DiaryPage() {
           {part === "fitting" ? (
             <DiaryPages id={id} job={job} diary={diary} before={before} today={today} tape={tape} />
           ) : (
-            <VersionLine
-              job={job}
-              cut={
-                new Set(entries.filter((e) => e.kind === "cutting").flatMap((e) => (e.pattern ? [e.pattern.id] : [])))
-              }
-              first={first}
-              second={second}
-              onChoose={(a, b) => setCompared([a, b])}
-              onKeep={(name) => keepVersion(job, name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
-              onReturn={(version) => {
-                changeJob((now) => takeOver(now, version));
-                enqueueSnackbar(`Back at “${version.name}”.`, {
-                  action: () => <Button onClick={() => undo()}>Undo</Button>,
-                });
-              }}
-              onName={(version, name) =>
-                changeJob((now) => {
-                  const own = now.versions?.find((v) => v.id === version.id);
-                  if (own) own.name = name;
-                })
-              }
-            />
+            <>
+              <VersionLine
+                job={job}
+                cut={
+                  new Set(entries.filter((e) => e.kind === "cutting").flatMap((e) => (e.pattern ? [e.pattern.id] : [])))
+                }
+                first={first}
+                second={second}
+                onChoose={(a, b) => setCompared([a, b])}
+                onKeep={(name) => keepVersion(job, name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
+                onReturn={(version) => {
+                  changeJob((now) => takeOver(now, version));
+                  enqueueSnackbar(`Back at “${version.name}”.`, {
+                    action: () => <Button onClick={() => undo()}>Undo</Button>,
+                  });
+                }}
+                onName={(version, name) =>
+                  changeJob((now) => {
+                    const own = now.versions?.find((v) => v.id === version.id);
+                    if (own) own.name = name;
+                  })
+                }
+              />
+              <DaysList
+                id={id}
+                onReturn={(then, date) => {
+                  changeJob((now) => becomes(now, then));
+                  enqueueSnackbar(`Back at the end of ${dayOf(date)}.`, {
+                    action: () => <Button onClick={() => undo()}>Undo</Button>,
+                  });
+                }}
+              />
+            </>
           )}
         </>
       }
@@ -223,6 +237,13 @@ export default function DiaryPage() {
       }
     />
   );
+}
+
+/** Makes a job what it was once; versions that were kept since stay. */
+function becomes(now: Job, then: Job): void {
+  const { versions } = now;
+  for (const key of Object.keys(now)) delete (now as Record<string, unknown>)[key];
+  Object.assign(now, then, versions && { versions });
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
