@@ -1,10 +1,13 @@
 import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
+import type { Corrected } from "@/core/derive/corrected";
 import type { HandOver } from "@/core/derive/handOver";
 import type { DrawnExercise } from "@/core/derive/practice";
+import type { Fitting } from "@/core/fitting";
 import type { PrintOptions } from "@/core/files/paper/options";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
+import type { Sentence } from "@/core/units";
 import type { WorkroomRead, WorkroomRecords } from "@/store/workroomFile";
 import type { DeriveWorker, SizesShown } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
@@ -48,6 +51,14 @@ export const atTheLay = <T>(work: Parameters<typeof laying.ask<T>>[1]): Promise<
 /** Pieces, proof and advice of the job that was asked for last; null where it cannot be derived or a newer one came. */
 export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job) =>
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.proof(job)),
+);
+
+/** What the fitting that was asked for last would do; null where a newer one came. */
+export const correctedBy: (asked: {
+  readonly job: Job;
+  readonly fitting: Fitting;
+}) => Promise<Corrected | { readonly refused: Sentence } | null> = newestOnly(({ job, fitting }) =>
+  deriving.ask<Corrected | { readonly refused: Sentence }>(DERIVES_WITHIN_MS, (face) => face.corrected(job, fitting)),
 );
 
 /** A job's style and outline in miniature. */

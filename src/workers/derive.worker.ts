@@ -2,11 +2,13 @@ import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
 import { derive } from "@/core/derive";
 import { deriveShape } from "@/core/derive/shape";
+import { corrected, type Corrected } from "@/core/derive/corrected";
 import { withCures } from "@/core/derive/cures";
 import { handOver, noticesOf, type HandOver } from "@/core/derive/handOver";
 import { eachFile, nestedFile, nestedPieces, sizeRows, sizesOf, type SizeRow } from "@/core/derive/sizeSet";
 import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
+import type { Fitting } from "@/core/fitting";
 import { STYLES } from "@/core/styles";
 import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
 import { pagePlan } from "@/core/files/paper/pagePlan";
@@ -62,6 +64,11 @@ const face = {
   worn(job: Job): WornGarment | null {
     const shape = deriveShape(job);
     return shape.ok ? { worn: wornOf(shape), readings: shape.readings } : null;
+  },
+
+  /** What one more fitting would do to a garment. */
+  corrected(job: Job, fitting: Fitting): Corrected | { readonly refused: Sentence } {
+    return corrected(job, fitting);
   },
 
   /** Pieces, proof and advice of a job; null where it cannot be derived. */

@@ -6,7 +6,8 @@ import { pathLength, type Point } from "../geometry";
 import { edgesWithRole, type Panel } from "../pattern";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { complaintsOf, said } from "../testing/said";
-import { changeOf, corrected, curesOf, hasMoved, learnedFrom, symptomsOf, withFitting } from "./correcting";
+import { corrected } from "./corrected";
+import { changeOf, curesOf, hasMoved, learnedFrom, symptomsOf, withFitting } from "./correcting";
 import { jobOfVersion, jobWithStyle, ownStyleOf, versionOf } from "./versions";
 
 const fitting = (seen: Fitting["seen"], ...changes: Fitting["changes"]): Fitting => ({
@@ -110,7 +111,7 @@ describe("a correction", () => {
     expect(complaintsOf(made.errors)).toMatch(/stays within 0.*120.*change by 80/);
     const none = derive(withFitting(straight(), fitting("seat-pulls", { rule: "back.no", by: 1 })));
     expect(none.ok).toBe(false);
-    const whole = corrected(straight(), derivedOf(straight()), fitting("seat-pulls", { rule: "back.rise", by: 150 }));
+    const whole = corrected(straight(), fitting("seat-pulls", { rule: "back.rise", by: 150 }));
     expect("refused" in whole && said(whole.refused)).toMatch(/80/);
   });
 
@@ -146,7 +147,7 @@ test("pressed on the pattern, what is seen near there comes first", () => {
 
 test("before and after: pieces that are cut otherwise, and checks that say something else", () => {
   const job = straight();
-  const made = corrected(job, derivedOf(job), fitting("front-smiles", { rule: "frontExtension.add", by: 6 }));
+  const made = corrected(job, fitting("front-smiles", { rule: "frontExtension.add", by: 6 }));
   if ("refused" in made) throw new Error(said(made.refused));
   expect(made.recut).toContain("front");
   expect(made.recut).not.toContain("waistband");

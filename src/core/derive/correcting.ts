@@ -1,9 +1,7 @@
 import { isOf, type Correction, type Fitting, type Symptom } from "../fitting";
 import { isBodice, panelOutline, type Panel } from "../pattern";
-import type { Piece } from "../pieces";
 import { usualOn } from "../params";
-import { tapeOf, type Mm, type Sentence } from "../units";
-import { derive, type Derived } from "../derive";
+import { tapeOf, type Mm } from "../units";
 import { deriveShape, type Shape } from "./shape";
 import type { Job } from "../files";
 
@@ -41,7 +39,8 @@ export function hasMoved(before: readonly Panel[], after: readonly Panel[]): boo
 }
 
 type Places = readonly (readonly [number, number])[];
-const outlinesDiffer = (a: Places, b: Places): boolean =>
+/** True where two outlines differ anywhere by more than a hundredth of a millimetre. */
+export const outlinesDiffer = (a: Places, b: Places): boolean =>
   a.length !== b.length ||
   a.some(([x, y], i) => Math.abs(x - (b[i]?.[0] ?? 0)) > 0.01 || Math.abs(y - (b[i]?.[1] ?? 0)) > 0.01);
 
@@ -83,34 +82,6 @@ export function symptomsOf(
   return [...possible].sort((a, b) => away(a) - away(b));
 }
 const OTHER_PANEL: Mm = 2000;
-
-/** What a fitting does: the garment before and after, or why it cannot be drawn. */
-export interface Corrected {
-  readonly after: Derived;
-  /** Checks that say something else afterwards. */
-  readonly checks: readonly Derived["checks"][number][];
-  /** Pieces that are cut otherwise, by id. */
-  readonly recut: readonly string[];
-}
-
-const pieceDiffers = (a: Piece, b: Piece): boolean => outlinesDiffer(a.cutLine, b.cutLine);
-
-export function corrected(job: Job, before: Derived, fitting: Fitting): Corrected | { readonly refused: Sentence } {
-  const after = derive(withFitting(job, fitting));
-  if (!after.ok) return { refused: after.errors[0]?.says ?? [] };
-  const was = new Map(before.checks.map((c) => [c.id, c]));
-  const said = (c: Derived["checks"][number] | undefined): string => JSON.stringify([c?.status, c?.message]);
-  return {
-    after,
-    checks: after.checks.filter((c) => said(was.get(c.id)) !== said(c)),
-    recut: after.pieces
-      .filter((piece) => {
-        const held = before.pieces.find((p) => p.id === piece.id);
-        return !held || pieceDiffers(held, piece);
-      })
-      .map((piece) => piece.id),
-  };
-}
 
 /** An amount that came back in the fittings of one wearer. */
 export interface Learned {

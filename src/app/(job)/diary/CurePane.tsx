@@ -1,7 +1,8 @@
 "use client";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { curesOf, type Corrected } from "@/core/derive/correcting";
+import type { Corrected } from "@/core/derive/corrected";
+import { curesOf } from "@/core/derive/correcting";
 import { readingRows } from "@/core/inspect";
 import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
 import type { Derived } from "@/core/derive";
@@ -43,11 +44,11 @@ export function CurePane(props: Props) {
   const { job, shape, before, tape, draft, made, voided, recut, onChange } = props;
   const symptom: Symptom = symptomOf(draft.seen);
   const cures = useMemo(() => curesOf(job, shape, symptom), [job, shape, symptom]);
-  const corrected = made && "after" in made ? made : null;
+  const corrected = made && "panels" in made ? made : null;
   const changed =
     before && corrected
-      ? readingRows(corrected.after.readings).flatMap(({ label, read }) => {
-          const [was, is] = [read(before.readings), read(corrected.after.readings)];
+      ? readingRows(corrected.readings).flatMap(({ label, read }) => {
+          const [was, is] = [read(before.readings), read(corrected.readings)];
           return was !== null && is !== null && Math.abs(was - is) > 0.4 ? [[label, was, is] as const] : [];
         })
       : [];
