@@ -66,9 +66,9 @@ const editing: Doing = async (context, until, log) => {
   await field.waitFor();
   while (Date.now() < until) {
     const value = String(95 + (typed++ % 200) / 10);
+    log.push({ at: Date.now(), value });
     await field.fill(value);
     await field.press("Enter");
-    log.push({ at: Date.now(), value });
     await page.waitForTimeout(60);
   }
 };
@@ -84,8 +84,11 @@ const ticking: Doing = async (context, until, log) => {
   const boxes = page.getByRole("checkbox", { name: /^Step \d+ done$/ });
   await boxes.first().waitFor();
   for (let i = 0; Date.now() < until; i++) {
-    await boxes.nth(i % 12).click();
-    log.push({ at: Date.now(), value: String(await page.getByRole("checkbox", { checked: true }).count()) });
+    const box = boxes.nth(i % 12);
+    const ticked = await page.getByRole("checkbox", { checked: true }).count();
+    // It may be kept before the click is known to be done: what it comes to is written down first.
+    log.push({ at: Date.now(), value: String(ticked + ((await box.isChecked()) ? -1 : 1)) });
+    await box.click();
     await page.waitForTimeout(40);
   }
 };

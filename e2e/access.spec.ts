@@ -41,6 +41,22 @@ for (const scheme of ["light", "dark"] as const)
       expect(errors).toEqual([]);
     });
 
+test("the trade's words are shown on the pattern that is on the table, by keyboard alone", async ({ page }) => {
+  await openSample(page);
+  await openStage(page, "restyle");
+  await page.getByRole("link", { name: /3 Restyle/ }).focus();
+  await page.keyboard.press("q");
+  const words = page.getByRole("dialog", { name: "What the words mean" });
+  await expect(words.getByRole("img", { name: "Waist line on the pattern: lit" })).toBeVisible();
+  await words.getByRole("button", { name: "Back rise" }).focus();
+  await expect(words.getByRole("img", { name: "Back rise on the pattern: lit" })).toBeVisible();
+  await words.getByRole("button", { name: "Armhole" }).focus();
+  await expect(words.getByText("The pattern on the table has none.")).toBeVisible();
+  expect(await found(page, "words")).toEqual([]);
+  await page.keyboard.press("Escape");
+  await expect(words).toHaveCount(0);
+});
+
 test.describe("on a phone", () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

@@ -24,6 +24,8 @@ interface ViewState {
   /** The pattern is shown as it is after this line of the worksheet; null shows all of it. */
   afterLine: number | null;
   helpOpen: boolean;
+  /** The trade's words are open. */
+  termsOpen: boolean;
   commandsOpen: boolean;
 }
 
@@ -41,6 +43,7 @@ export const useView = create<ViewState>()(() => ({
   over: null,
   afterLine: null,
   helpOpen: false,
+  termsOpen: false,
   commandsOpen: false,
 }));
 

@@ -12,6 +12,7 @@ import { FIT_EVENT } from "./table/fitEvent";
 
 /** Fetched when first opened. */
 const CommandSearch = dynamic(() => import("./CommandSearch").then((m) => m.CommandSearch), { ssr: false });
+const TermsDialog = dynamic(() => import("./help/TermsDialog").then((m) => m.TermsDialog), { ssr: false });
 const KeyList = dynamic(() => import("./KeyList").then((m) => m.KeyList), { ssr: false });
 
 /** All commands of the frame, shared by the keys, the search and the list of keys. */
@@ -41,6 +42,7 @@ function useCommands(onHandOver: () => void): readonly Command[] {
     { keys: "h", text: "Hand over", run: onHandOver },
     { keys: "$mod+k", text: "Find a command", run: () => setView({ commandsOpen: true }) },
     { keys: "?", text: "The list of keys", run: () => setView({ helpOpen: true }) },
+    { keys: "q", text: "What the words mean", run: () => setView({ termsOpen: true }) },
     { keys: "w", text: "Back to the workroom", run: () => router.push("/") },
   ];
 }
@@ -57,6 +59,7 @@ const BINDINGS: readonly (readonly [string, string])[] = [
     "0",
     "u",
     "h",
+    "q",
     "w",
     "?",
     "$mod+z",
@@ -69,7 +72,7 @@ const BINDINGS: readonly (readonly [string, string])[] = [
 /** Keys, the command search, and the list of keys. */
 export const Commands = memo(function Commands({ onHandOver }: { readonly onHandOver: () => void }) {
   const commands = useCommands(onHandOver);
-  const { commandsOpen, helpOpen, singleKeys } = useView();
+  const { commandsOpen, helpOpen, termsOpen, singleKeys } = useView();
   const run = useEffectEvent((keys: string, event: KeyboardEvent) => {
     const target = event.target as HTMLElement | null;
     const typing = Boolean(target?.closest("input, textarea, [contenteditable]"));
@@ -91,6 +94,7 @@ export const Commands = memo(function Commands({ onHandOver }: { readonly onHand
   return (
     <>
       {commandsOpen ? <CommandSearch commands={commands} /> : null}
+      {termsOpen ? <TermsDialog /> : null}
       {helpOpen ? <KeyList commands={commands} /> : null}
     </>
   );
