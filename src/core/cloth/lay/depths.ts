@@ -55,9 +55,13 @@ function depthsOf({ table }: PairView, halfY: number): Depths {
   return { reachX, reachY, rows, depth };
 }
 
-/** Depth fields of every two shapes, made when they are asked for. */
+/** No more cells are held in all fields together: some 160 megabytes. */
+const MOST_CELLS = 80e6;
+
+/** Depth fields of every two shapes, made when they are asked for; where they become too many they all begin anew. */
 export class Fields {
   private readonly made = new Map<number, Depths>();
+  private cells = 0;
 
   constructor(readonly pairs: Pairs) {}
 
@@ -66,6 +70,11 @@ export class Fields {
     if (!own) {
       const { shapes } = this.pairs;
       own = depthsOf(view, (shapes[a]?.half[1] ?? 0) + (shapes[b]?.half[1] ?? 0));
+      this.cells += own.depth.length;
+      if (this.cells > MOST_CELLS) {
+        this.made.clear();
+        this.cells = own.depth.length;
+      }
       this.made.set(view.key, own);
     }
     return own;

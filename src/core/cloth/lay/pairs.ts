@@ -4,16 +4,21 @@ import { turnedSlices, type LayShape, type Slices } from "./shape";
 /** Places of pieces along the cloth lie on a grid this fine, so that what two shapes forbid each other is known once. */
 export const GRID: Mm = 2;
 
+/** No more numbers are held in all tables together: some 400 megabytes. A row costs so many besides its own. */
+const MOST_HELD = 50e6;
+const ROW_COST = 14;
+
 /** Of two shapes: how far apart across the cloth they may not lie, for each distance along it in steps of the grid. */
 class PairTable {
   /** Steps of the grid at which the two boxes cease to touch. */
   readonly reach: number;
-  private readonly rows: (Float64Array | undefined)[];
+  private rows: (Float64Array | undefined)[];
 
   constructor(
     private readonly a: Slices,
     private readonly b: Slices,
     halves: Mm,
+    private readonly grew: (numbers: number) => void,
   ) {
     this.reach = Math.ceil(halves / GRID);
     this.rows = new Array<Float64Array | undefined>(2 * this.reach + 1);
@@ -23,7 +28,17 @@ class PairTable {
   at(steps: number): Float64Array {
     const i = steps + this.reach;
     if (i < 0 || i >= this.rows.length) return NONE;
-    return (this.rows[i] ??= forbidden(this.a, this.b, steps * GRID));
+    const known = this.rows[i];
+    if (known) return known;
+    const row = forbidden(this.a, this.b, steps * GRID);
+    this.grew(row.length + ROW_COST);
+    this.rows[i] = row;
+    return row;
+  }
+
+  /** Lets go of what is known; it is worked out again when it is asked for. */
+  forget(): void {
+    this.rows = new Array<Float64Array | undefined>(this.rows.length);
   }
 }
 
@@ -126,6 +141,7 @@ export class Pairs {
   private readonly tables = new Map<number, PairTable>();
   private readonly views: (PairView | undefined)[];
   private readonly turned = new Map<number, Slices>();
+  private held = 0;
 
   constructor(readonly shapes: readonly LayShape[]) {
     this.views = new Array<PairView | undefined>(shapes.length * shapes.length * 16);
@@ -144,12 +160,20 @@ export class Pairs {
     let table = this.tables.get(key);
     if (!table) {
       const [one, other] = [this.shapes[i] as LayShape, this.shapes[j] as LayShape];
-      table = new PairTable(one.slices, this.slices(j, relative), one.half[0] + other.half[0]);
+      table = new PairTable(one.slices, this.slices(j, relative), one.half[0] + other.half[0], (by) => this.grow(by));
       this.tables.set(key, table);
     }
     // Looked at from the other piece, everything lies the other way.
     const [turn, way] = a <= b ? [ta, 1] : [tb, -1];
     return { table, key, x: (turn & 1 ? -way : way) as 1 | -1, y: (turn & 2 ? -way : way) as 1 | -1 };
+  }
+
+  /** Counts what tables hold; where it becomes too much they all begin anew. */
+  private grow(by: number): void {
+    this.held += by;
+    if (this.held <= MOST_HELD) return;
+    for (const table of this.tables.values()) table.forget();
+    this.held = by;
   }
 
   private slices(shape: number, turn: number): Slices {
