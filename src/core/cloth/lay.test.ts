@@ -85,6 +85,25 @@ test.each(FOLDS)(
   },
 );
 
+test("of many pieces a first lay is there after one step for each, and is sound", () => {
+  const jobs = [3, 7, 11, 15, 19].map((seed) =>
+    palazzoJob(plausibleBody(seed), { style: { id: "jogger", params: {} } }),
+  );
+  const made = shapesOfAll(jobs, "shell", CLOTH);
+  if (!made.ok) throw new Error("drawn");
+  const count = made.shapes.reduce((sum, s) => sum + s.plain + s.mirrored, 0);
+  expect(count).toBeGreaterThan(30);
+  let steps = 0;
+  for (const found of layCloth(made.shapes, CLOTH, 1)) {
+    steps++;
+    if (!found) continue;
+    expect(found.lay.placements.length).toBe(count);
+    expect(faultsOf(found.lay, CLOTH)).toEqual([]);
+    break;
+  }
+  expect(steps).toBe(count + 1);
+});
+
 test("a garment that cannot be drawn is named where it shares a cloth", () => {
   const lost = { ...job("palazzo", { name: "Lost one" }), block: { school: "own" as const, rules: {} } };
   const made = shapesOfAll([job("palazzo"), lost], "shell", CLOTH);

@@ -36,13 +36,17 @@ const endless = (task: Task): number =>
   task.strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + 2 * GRID, 0) +
   Math.max(0, ...task.fixed.map((i) => ((task.strip.items[i] as LayItem).fixed as { x: number }).x * 2));
 
-/** Lays pieces in an order, one a step; null where one is wider than the cloth. */
+/**
+ * Lays pieces in an order, one a step; null where one is wider than the cloth. Each is laid no further back from the end of
+ * those before it than `back`.
+ */
 export function* sequence(
   task: Task,
   leftmost: Leftmost,
   order: readonly number[],
   turns: readonly number[],
   greedy = false,
+  back: number = Infinity,
 ): Generator<null, Sequence | null, void> {
   const n = task.strip.items.length;
   const s: Sequence = {
@@ -53,13 +57,15 @@ export function* sequence(
   };
   placeFixed(task, s.placing);
   const most = endless(task);
+  let far = 0;
   for (let k = task.fixed.length; k < s.order.length; k++) {
     const item = s.order[k] as number;
     const own = task.strip.items[item] as LayItem;
     const asked = turns[item] as number;
     let best: { step: number; y: number; turn: number } | null = null;
+    const from = Math.max(leftmost.first(item), Math.floor((far - back) / GRID));
     for (const turn of greedy ? own.turns : [asked]) {
-      if (!leftmost.place(s.placing, s.order, k, item, turn, stepsWithin(task, item, most))) continue;
+      if (!leftmost.place(s.placing, s.order, k, item, turn, stepsWithin(task, item, most), from)) continue;
       const [step, y] = [s.placing.x[item] as number, s.placing.y[item] as number];
       if (!best || step < best.step || (step === best.step && y < best.y)) best = { step, y, turn };
     }
@@ -68,6 +74,7 @@ export function* sequence(
     s.placing.y[item] = best.y;
     s.placing.turn[item] = best.turn;
     s.turns[item] = best.turn;
+    far = Math.max(far, endOf(task, item, best.step));
     yield null;
   }
   s.length = lengthOf(task, s.placing);

@@ -4,8 +4,8 @@ import { turnedSlices, type LayShape, type Slices } from "./shape";
 /** Places of pieces along the cloth lie on a grid this fine, so that what two shapes forbid each other is known once. */
 export const GRID: Mm = 2;
 
-/** No more numbers are held in all tables together: some 400 megabytes. A row costs so many besides its own. */
-const MOST_HELD = 50e6;
+/** No more numbers are held in all tables together: some 500 megabytes. A row costs so many besides its own. */
+const MOST_HELD = 20e6;
 const ROW_COST = 14;
 
 /** Of two shapes: how far apart across the cloth they may not lie, for each distance along it in steps of the grid. */

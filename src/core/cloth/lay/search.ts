@@ -14,6 +14,9 @@ export interface Found {
   readonly steps: number;
 }
 
+/** So many pieces are several garments’. */
+const MANY = 30;
+
 /** A lay this near to the bound is not looked into any further. */
 const AT_BOUND: Mm = GRID + 0.5;
 
@@ -37,6 +40,7 @@ function* start(
   leftmost: Leftmost,
   size: number,
   turning: Turning,
+  back: Mm = Infinity,
 ): Generator<null, Sequence | null, void> {
   const by = SIZES[size] as (typeof SIZES)[number];
   const order = [...task.free].sort((a, b) => by(task, b) - by(task, a) || a - b);
@@ -46,7 +50,7 @@ function* start(
       const own = (task.strip.items[item] as LayItem).turns;
       turns[item] = own[k % own.length] as number;
     });
-  return yield* sequence(task, leftmost, order, turns, turning === "greedy");
+  return yield* sequence(task, leftmost, order, turns, turning === "greedy", back);
 }
 
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
@@ -92,6 +96,22 @@ export function* search(
     firstSequence = yield* sequence(task, leftmost, order, turns);
     steps++;
     if (firstSequence) yield yield* keep(firstSequence.placing);
+  }
+  if (task.free.length > MANY) {
+    // What lies far apart is not compared yet: a first lay of many pieces is there soon.
+    const own = yield* start(
+      task,
+      leftmost,
+      0,
+      "alternate",
+      2 * Math.max(...task.free.map((i) => shapeOf(task, i).own[0])),
+    );
+    steps++;
+    if (own) {
+      best.placing = own.placing;
+      best.length = own.length;
+      yield { lay: layOf(task, own.placing), steps };
+    }
   }
   for (const turning of ["greedy", "alternate", "first"] as const)
     for (let size = 0; size < SIZES.length; size++) {
