@@ -1,5 +1,5 @@
 import { landmarkOf } from "../pattern";
-import { said } from "../testing/said";
+import { complaintsOf, said } from "../testing/said";
 import { deriveShape } from "../derive/shape";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import { edgeLength, made, spreadBy } from "../testing/worksheet";
@@ -73,3 +73,17 @@ describe("length and leg", () => {
     expect(setOf(made(["set-length", { length: "2500 mm" }])).passed).toSay(/Check the unit/);
   });
 });
+
+test.each([1e308, 5000, -1])(
+  "what is sewn on below the leg has a bound: %s is refused at once, with the most that works",
+  (cuff) => {
+    const job = palazzoJob(HAND_BODY, { style: { id: "jogger", params: { cuff } } });
+    const from = performance.now();
+    const shape = deriveShape(job);
+    expect(performance.now() - from).toBeLessThan(2000);
+    if (shape.ok) {
+      const line = shape.worksheet.find((l) => l.move === "set-length");
+      expect(line?.passed && said(line.passed)).toMatch(/sewn on below is 0 to 30/);
+    } else expect(complaintsOf(shape.errors)).toMatch(/sewn on below is 0 to 30/);
+  },
+);

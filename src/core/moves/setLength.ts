@@ -2,7 +2,7 @@ import { z } from "zod";
 import { namedLength as lengthOrName, statedLength } from "../params";
 import { defineMove } from "./define";
 import type { BodyMeasures } from "../body";
-import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
+import { lengthInputSchema, quantity, range, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import type { MoveContext, StyleState } from "./move";
@@ -12,6 +12,9 @@ type LengthName = (typeof LENGTH_NAMES)[number];
 
 /** How long the garment is: a named level, or a length below the natural waist. */
 export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAMES), lengthInputSchema]);
+
+/** What is sewn on below is no deeper. */
+const LESS: readonly [Mm, Mm] = [0, 300];
 
 const PARAMS = {
   length: lengthOrName("Where the hem ends: a level, or a length below the waist.", garmentLengthSchema, {
@@ -24,6 +27,7 @@ const PARAMS = {
   less: statedLength("Taken off for a cuff or band that is sewn on below.", {
     label: "Less, for a cuff sewn on below",
     shown: "less",
+    within: LESS,
     tried: [20, 90],
   }),
 };
@@ -95,6 +99,8 @@ export const setLength = defineMove({
     const { plan } = state;
     const whole = askedGarmentLength(params.length, "full", state, context);
     const less = paramOr("set-length", "less", params.less, context) ?? context.cuff ?? null;
+    if (less && (less.mm < LESS[0] || less.mm > LESS[1]))
+      throw new Refusal("less", say`What is sewn on below is ${range(...LESS)} deep here.`);
     const least = plan.levels.crotch + 60;
     const hemLevel = less ? withoutCuff(whole, less, least) : whole;
     if (hemLevel.mm < least) {

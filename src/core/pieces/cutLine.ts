@@ -62,7 +62,7 @@ export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[], sq
       trimmed[next] = joined.b;
     }
   }
-  for (const run of trimmed) outline.push(...run);
+  for (const run of trimmed) for (const p of run) outline.push(p);
   const widest = Math.max(...allowances.map((a) => a.widest));
   return polygonUnfolded(polygonClean(outline, 1e-4), widest ** 2);
 }
