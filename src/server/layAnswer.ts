@@ -86,7 +86,10 @@ function asked<T extends z.ZodType<{ readonly job: unknown; readonly cloth: z.in
   const { errors, width, ...cloth } = clothAsked(read.job, read.asked.cloth);
   if (errors.length > 0) return { ok: false, answer: complaints(400, errors, tapeOf(read.job.body.unit)) };
   if (width === null) return { ok: false, answer: noWidth };
-  return { ...read, cloth: { ...cloth, width } };
+  // Which pieces are joined or turned changes the shapes that are cut: it is said of the job.
+  const { joined, grain } = { ...read.job.cloth, ...read.asked.cloth };
+  const job: Job = { ...read.job, cloth: { ...read.job.cloth, ...(joined && { joined }), ...(grain && { grain }) } };
+  return { ...read, job, cloth: { ...cloth, width } };
 }
 
 /** A lay as it is sent: places, and each outline as it lies. */

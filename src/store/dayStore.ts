@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { readJob, type Job } from "@/core/files";
 import { dayId } from "./dayId";
+import { localDay } from "./localDay";
 import { RECORD_VERSION } from "./records";
 import { shelves, type Beside, type Kept } from "./shelf";
 
@@ -13,9 +14,6 @@ export interface KeptDay {
 /** So many days of each job are kept; the oldest go first. */
 const MOST_DAYS = 30;
 
-/** The day of a moment, where the maker is: 2026-05-03. */
-const localDay = (moment: string): string => new Date(moment).toLocaleDateString("sv-SE");
-
 const heldSchema = z.looseObject({ updated: z.iso.datetime(), job: z.unknown() });
 
 /** With a job's first change of a day, the job is kept as it stood before: as the last day on which it was changed left it. */
@@ -25,8 +23,8 @@ export const lastDayOf = (id: string, now: string): Beside => ({
     const read = heldSchema.safeParse(held);
     if (!read.success) return null;
     const { updated, job } = read.data;
-    const date = localDay(updated);
-    return date < localDay(now)
+    const date = localDay(new Date(updated));
+    return date < localDay(new Date(now))
       ? ({ id: dayId(id, date), version: RECORD_VERSION, job: id, date, kept: job } as Kept)
       : null;
   },

@@ -22,18 +22,23 @@ export function MiniOutline({
       viewBox={`${b.left - 12} ${b.top - 12} ${b.right - b.left + 24} ${b.bottom - b.top + 24}`}
       aria-hidden
     >
-      {placed.map(({ id, item, at }) => (
-        <path
-          key={id}
-          d={pathData(panelPath(item), true)}
-          transform={`translate(${at[0]} ${at[1]})`}
-          fill={styleOf(item).wash}
-          stroke={styleOf(item).color}
-          strokeWidth={1.5}
-          strokeDasharray={isOf(item, "back") ? "6 3" : undefined}
-          vectorEffect="non-scaling-stroke"
-        />
-      ))}
+      <PanelShapes placed={placed} />
     </svg>
   );
+}
+
+/** Panels as they lie on the table, without their words. */
+export function PanelShapes({ placed }: { readonly placed: ReturnType<typeof arrange> }) {
+  return placed.map(({ id, item, at }) => (
+    <path
+      key={id}
+      d={pathData(panelPath(item), true)}
+      transform={`translate(${at[0]} ${at[1]})`}
+      fill={styleOf(item).wash}
+      stroke={styleOf(item).color}
+      strokeWidth={1.5}
+      strokeDasharray={isOf(item, "back") ? "6 3" : undefined}
+      vectorEffect="non-scaling-stroke"
+    />
+  ));
 }

@@ -74,3 +74,10 @@ export const entryOf = (
   ...(job.cloth?.name && { cloth: job.cloth.name }),
   photos: [],
 });
+
+/** Makes a job what it was once; versions that were kept since stay. */
+export function becomes(now: Job, then: Job): void {
+  const { versions } = now;
+  for (const key of Object.keys(now)) delete (now as Record<string, unknown>)[key];
+  Object.assign(now, then, versions && { versions });
+}

@@ -14,7 +14,7 @@ import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
 import { edgeAllowances, edgeKey } from "./edgeAllowances";
-import { GRAIN_WORDS, grainOf } from "./grain";
+import { GRAIN_WORDS, grainOf, withGrain } from "./grain";
 import { notchPlaces, type NotchPlace } from "./notches";
 import { offsetEdge } from "./offset";
 import type { Notch, Piece, PieceEdge } from "./piece";
@@ -154,11 +154,12 @@ function finish(
   const id = panel.is.leftOf ?? panel.id;
   // The fold lies on the thread, and what is cut on it with it.
   const lies = cut.onFold ? null : (plan.lies[id] ?? null);
+  const grain = grainOf(panel, cut.onFold, grainLine.points, lies);
   return {
     id,
     name: panel.name,
     is: panel.is,
-    panel,
+    panel: lies ? withGrain(panel, grain) : panel,
     material: panel.cutting.material,
     alsoCut: panel.cutting.also ?? [],
     cut,
@@ -166,7 +167,7 @@ function finish(
     cutLine,
     edges,
     lies,
-    grain: grainOf(panel, cut.onFold, grainLine.points, lies),
+    grain,
     trims: applied.flatMap(({ edge, width, surplus }) =>
       surplus > 0 ? [offsetEdge(edge.path, (along) => width(along) - surplus, outward)] : [],
     ),

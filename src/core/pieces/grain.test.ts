@@ -2,6 +2,7 @@ import { cutShapes } from "../cloth";
 import type { Point } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { said } from "../testing/said";
+import { CARD_KINDS, cardsOf, type Card } from "../making/cards";
 import type { Piece } from ".";
 
 /** Degrees from a piece's thread in one garment to the same piece's in another, without a way. */
@@ -83,4 +84,24 @@ test("legs on the bias are to hang before the hem is levelled; a strip on the bi
     derivedOf({ ...PLAIN, cloth: { grain: { [id]: "bias" } } }).advice.some((a) => a.id === "bias-hangs");
   const [strip] = before.filter((p) => p.is.component === "part" && !p.cut.onFold);
   expect([advised("back"), advised(strip?.id ?? "")]).toEqual([true, false]);
+});
+
+test.each(CARD_KINDS)("cards %s: the grain that is drawn is the thread as the piece lies", (on) => {
+  const angleOf = (cards: readonly Card[], panel: string): number => {
+    const acts = cards.flatMap(({ panel: of, act }) =>
+      of === panel && act.kind === "inner" && act.line === "grain" ? [act.points] : [],
+    );
+    const [from, to] = [acts.at(-1)?.[0], acts.at(-1)?.at(-1)];
+    return Math.atan2((to?.[1] ?? NaN) - (from?.[1] ?? NaN), (to?.[0] ?? NaN) - (from?.[0] ?? NaN));
+  };
+  const plain = cardsOf(derivedOf(PLAIN), on, "cm");
+  const laid = cardsOf(derivedOf({ ...PLAIN, cloth: { grain: { back: "bias", front: "across" } } }), on, "cm");
+  for (const [panel, degrees] of [
+    ["back", 45],
+    ["front", 90],
+  ] as const) {
+    const by = (Math.abs(angleOf(laid, panel) - angleOf(plain, panel)) * 180) / Math.PI;
+    expect(Math.min(by % 180, 180 - (by % 180))).toBeCloseTo(degrees, 3);
+  }
+  expect(laid.some((c) => said(c.says).includes("on the bias"))).toBe(on === "cloth");
 });

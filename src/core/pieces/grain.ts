@@ -68,3 +68,9 @@ export function grainOf(
   while (share > LEAST && !hasRoom(along(unit, half * share))) share *= 0.8;
   return along(unit, half * share);
 }
+
+/** A panel whose own grain line is a piece's: what is drawn of it then follows the thread as it lies. */
+export const withGrain = (panel: Panel, grain: Piece["grain"]): Panel => ({
+  ...panel,
+  lines: panel.lines.map((l) => (l.kind === "grain" ? { ...l, points: grain } : l)),
+});

@@ -3,12 +3,12 @@ import Dialog from "@mui/material/Dialog";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
-import { panelPath } from "@/core/pattern";
 import { setView } from "@/store/viewStore";
 import { useOpenJob } from "../JobContext";
 import { arrange } from "../table/arrange";
-import { boundsOf, pathData } from "../table/layout";
-import { styleOf } from "../table/PanelView";
+import { PanelShapes } from "../MiniOutline";
+import { RowButton } from "../RowButton";
+import { boundsOf } from "../table/layout";
 import { runsOf, TERMS } from "./terms";
 
 /** The trade's words, each shown on the pattern that is on the table. */
@@ -29,23 +29,9 @@ export function TermsDialog() {
         <ul style={{ listStyle: "none", margin: 0, padding: 0, maxHeight: "60vh", overflowY: "auto" }}>
           {TERMS.map(({ word }, i) => (
             <li key={word}>
-              <button
-                type="button"
-                aria-current={i === chosen ? "true" : undefined}
-                onClick={() => setChosen(i)}
-                onFocus={() => setChosen(i)}
-                style={{
-                  all: "unset",
-                  boxSizing: "border-box",
-                  cursor: "pointer",
-                  width: "100%",
-                  padding: "6px 8px",
-                  fontWeight: i === chosen ? 700 : 450,
-                  background: i === chosen ? "var(--chalk-wash)" : undefined,
-                }}
-              >
+              <RowButton isHere={i === chosen} onPress={() => setChosen(i)} onFocus={() => setChosen(i)}>
                 {word}
-              </button>
+              </RowButton>
             </li>
           ))}
         </ul>
@@ -61,17 +47,7 @@ export function TermsDialog() {
               style={{ width: "100%", height: "52vh" }}
               viewBox={`${b.left - 20} ${b.top - 20} ${b.right - b.left + 40} ${b.bottom - b.top + 40}`}
             >
-              {placed.map(({ id, item, at }) => (
-                <path
-                  key={id}
-                  d={pathData(panelPath(item), true)}
-                  transform={`translate(${at[0]} ${at[1]})`}
-                  fill={styleOf(item).wash}
-                  stroke="var(--quiet)"
-                  strokeWidth={1}
-                  vectorEffect="non-scaling-stroke"
-                />
-              ))}
+              <PanelShapes placed={placed} />
               {lit.map(({ key, points, at }) => (
                 <polyline
                   key={key}

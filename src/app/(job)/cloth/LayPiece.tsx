@@ -1,5 +1,5 @@
 import type { SVGProps } from "react";
-import type { ClothLay, LayCloth, Placement } from "@/core/cloth";
+import { stripWidth, type ClothLay, type LayCloth, type Placement } from "@/core/cloth";
 import type { Panel } from "@/core/pattern";
 import type { Mm } from "@/core/units";
 import { bundleWash } from "./bundleInk";
@@ -107,7 +107,7 @@ export function SecondLayer({
   readonly cloth: LayCloth;
   readonly deep: Mm;
 }) {
-  const fold = cloth.foldWidth ?? cloth.width / 2;
+  const fold = stripWidth({ ...cloth, fold: "lengthwise" });
   return (
     <g aria-hidden>
       {lay.placements

@@ -5,11 +5,11 @@ import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
 import { symptomsOf } from "@/core/derive/correcting";
-import { takeOver, versionOf } from "@/core/derive/versions";
+import { becomes, takeOver, versionOf } from "@/core/derive/versions";
 import { toileOf } from "@/core/diary";
-import type { Job } from "@/core/files";
 import { SYMPTOMS, symptomOf } from "@/core/fitting";
 import { changeJob, undo } from "@/store/jobStore";
+import { localDay } from "@/store/localDay";
 import { useView } from "@/store/viewStore";
 import { dayOf } from "@/ui/dayOf";
 import { useOpenJob } from "@/ui/JobContext";
@@ -50,7 +50,7 @@ export default function DiaryPage() {
   const [all, setAll] = useState(false);
   const [draft, setDraft] = useState<Draft | null>(null);
   const [[first, second], setCompared] = useState<readonly [string, string]>([NOW, NOW]);
-  const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
+  const [today] = useState(() => localDay(new Date()));
   const entries = useMemo(() => (diary.pages ?? []).map((p) => p.entry), [diary.pages]);
   const before = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);
   const { made, after, voided, recut, marks } = useTrial({ id, draft, before, entries, job, today, tape });
@@ -237,13 +237,6 @@ export default function DiaryPage() {
       }
     />
   );
-}
-
-/** Makes a job what it was once; versions that were kept since stay. */
-function becomes(now: Job, then: Job): void {
-  const { versions } = now;
-  for (const key of Object.keys(now)) delete (now as Record<string, unknown>)[key];
-  Object.assign(now, then, versions && { versions });
 }
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,4 +1,5 @@
 import type { Card } from "@/core/making";
+import { RowButton } from "@/ui/RowButton";
 
 interface Props {
   readonly cards: readonly Card[];
@@ -17,23 +18,10 @@ export function CardIndex({ cards, at, onGo }: Props) {
         const isHere = cards[at - 1]?.panel === panel;
         return (
           <li key={panel} style={{ borderBottom: "1px solid var(--rule)" }}>
-            <button
-              type="button"
-              aria-current={isHere ? "step" : undefined}
-              onClick={() => onGo(first)}
-              style={{
-                all: "unset",
-                cursor: "pointer",
-                display: "flex",
-                justifyContent: "space-between",
-                width: "100%",
-                padding: "7px 0",
-                fontWeight: isHere ? 700 : 450,
-              }}
-            >
+            <RowButton isHere={isHere} onPress={() => onGo(first)}>
               <span>{name}</span>
               <span style={{ color: "var(--quiet)" }}>{cards.filter((c) => c.panel === panel).length}</span>
-            </button>
+            </RowButton>
           </li>
         );
       })}

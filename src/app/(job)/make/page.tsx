@@ -14,6 +14,7 @@ import {
 } from "@/core/making";
 import { listTaken } from "@/store/makingStore";
 import { findLay } from "@/store/layStore";
+import { localDay } from "@/store/localDay";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { useRead } from "@/ui/useRead";
@@ -52,7 +53,7 @@ export default function MakePage() {
   const [part, setPart] = useState<Part>("cards");
   const [seen, setSeen] = useState<string | null>(null);
   const [on, setOn] = useState<CardKind>("paper");
-  const [today] = useState(() => new Date().toLocaleDateString("sv-SE"));
+  const [today] = useState(() => localDay(new Date()));
   const { progress, change } = useProgress(id);
   const schools: Schools = useMemo(() => ({ ...USUAL_SCHOOLS, ...job.making }), [job.making]);
   const derived = useMemo((): Derived | null => (shape && proof ? { ...shape, ...proof } : null), [shape, proof]);

@@ -1,4 +1,3 @@
-import { boxOf } from "../../geometry";
 import type { Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
@@ -7,6 +6,7 @@ import type { ClothLay, LayCloth, LayFound } from "./laidCloth";
 import { foldedDepth, openedLay, openedStrip } from "./opened";
 import type { Finish } from "./placed";
 import { doublePlan, openedPlan, openPlan, refuseTooWide } from "./plan";
+import { widthOf } from "../wider";
 
 /** Which pieces are cut while the cloth is folded, and which once it is opened out. */
 interface Way {
@@ -16,11 +16,6 @@ interface Way {
 
 /** So many ways are looked into at most. */
 const MOST_WAYS = 4;
-
-const widthOf = ({ whole }: CutShape): Mm => {
-  const { top, bottom } = boxOf(whole);
-  return bottom - top;
-};
 
 /** What is wider than the folded cloth is cut opened; then the next widest with it, one more each time. */
 function waysOf(shapes: readonly CutShape[], deep: Mm): readonly Way[] {

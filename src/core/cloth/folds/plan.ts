@@ -3,6 +3,7 @@ import { Refusal, say, type Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { layShape, turnOf, type LayShape } from "../lay/shape";
 import { tooWide, type LayItem, type Strip } from "../lay/strip";
+import { widthOf } from "../wider";
 import { stripWidth, type LayCloth } from "./laidCloth";
 
 /** An item of a strip, and what it is. */
@@ -157,8 +158,7 @@ export function refuseTooWide({ strip, parts }: Plan, cloth: LayCloth): void {
   const [first] = tooWide(strip);
   if (first === undefined) return;
   const { shape } = parts[first] as Part;
-  const ys = shape.whole.map(([, y]) => y);
-  const wide = Math.max(...ys) - Math.min(...ys);
+  const wide = widthOf(shape);
   throw new Refusal(
     "cloth.width",
     cloth.fold === "lengthwise" && wide <= cloth.width

@@ -136,8 +136,8 @@ function foldCard(shell: readonly Piece[]): Draft {
 
 /** How a piece is drawn that does not lie along the cloth. */
 const LIES: Readonly<Record<NonNullable<Piece["lies"]>, string>> = {
-  across: "It lies across the cloth: its left edge runs from selvedge to selvedge.",
-  bias: "It lies on the bias: fold the cloth until a cut end lies on the selvedge, and its left edge runs along that crease.",
+  across: "It lies across the cloth: turn it so that its grain line, drawn last, runs along the selvedge.",
+  bias: "It lies on the bias: turn it half way, so that its grain line, drawn last, runs along the selvedge.",
 };
 
 /** A piece straight on cloth: what it takes, its cut line with the parts of every number, what is marked inside it. */
