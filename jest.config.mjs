@@ -12,6 +12,13 @@ const own = withNext({
 /** Libraries that ship as modules alone are put in a form the tests can load. */
 const AS_MODULES = "node_modules/(?!(clipper2-ts)/)";
 
-const config = async () => ({ ...(await own()), transformIgnorePatterns: [AS_MODULES] });
+/** Milliseconds a test may take on a busy machine; how fast the program is, tests measure themselves. */
+const TEST_TIMEOUT = 20_000;
+
+const config = async () => ({
+  ...(await own()),
+  transformIgnorePatterns: [AS_MODULES],
+  testTimeout: TEST_TIMEOUT,
+});
 
 export default config;

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { readJobText } from "../src/core/files";
 import { bringIn } from "../src/core/files/bringIn";
@@ -12,6 +12,7 @@ import { SHELVES, type Kept } from "../src/store/shelfNames";
 /**
  * Damaged files and bodies at every door: jobs, drawings, workrooms, and what the API is asked. Each must be answered with a
  * sentence, within the time, with no error of the program's own and nothing left on any prototype. `COUNT` in all (50,000).
+ * What the API was asked and took too long over is kept in bench/results.
  */
 const COUNT = Number(process.env.COUNT ?? "50000");
 const WITHIN_MS = 2000;
@@ -51,10 +52,11 @@ function mutatedZip(): Uint8Array {
   return zipSync(entries, { level: 1 });
 }
 
-/** What a door answered: the sentences of a refusal, or none. */
 /** What was asked last, and how long it may take: a lay looks for as many seconds as it is asked to. */
 let last = "";
+let lastBody = "";
 let within = WITHIN_MS;
+/** What a door answers: the sentences of a refusal, or none. */
 type Door = () => Promise<readonly string[]> | readonly string[];
 
 const CLOTH = { width: 1500, fold: "open" };
@@ -77,6 +79,7 @@ async function asked(): Promise<readonly string[]> {
   const body = JSON.stringify(mutated);
   const { seconds } = (mutated ?? {}) as { readonly seconds?: unknown };
   last = kind;
+  lastBody = body;
   if (kind === "lay" || kind === "fit-cloth") within += 1000 * (typeof seconds === "number" ? Math.max(0, seconds) : 2);
   const { status, bytes } = await answer((kind === "cards" ? { kind, body, on: "paper" } : { kind, body }) as Question);
   if (status === 200) return [];
@@ -122,7 +125,10 @@ async function main(): Promise<void> {
     const took = performance.now() - from;
     own.tried++;
     own.longestMs = Math.max(own.longestMs, Math.round(took));
-    if (took > within) faults.push(`${name}, ${last}: ${Math.round(took)} ms`);
+    if (took > within) {
+      faults.push(`${name} ${n}, ${last}: ${Math.round(took)} ms`);
+      if (last) writeFileSync(`bench/results/slow-${last}-${n}.json`, lastBody);
+    }
     if (Object.keys(Object.prototype).length > 0) throw new Error("something was left on the prototype of all objects");
   }
   console.log(JSON.stringify({ count: COUNT, told, faults: faults.length, first: faults.slice(0, 12) }, null, 2));

@@ -14,6 +14,13 @@ async function main(): Promise<void> {
     if (stage !== "body" && stage !== "block")
       await page.getByRole("button", { name: /Fold what passes|pass$/ }).waitFor();
     await page.waitForFunction(() => document.fonts.status === "loaded");
+    if (stage === "body") {
+      await page
+        .getByRole("img", { name: /by date/ })
+        .locator("svg, canvas")
+        .waitFor();
+      await page.waitForTimeout(1200);
+    }
     await page.screenshot({ path: `docs/screenshots/${stage}.png` });
   }
   await page.goto(`${base}/cloth?job=${job}`);

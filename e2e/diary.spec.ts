@@ -50,6 +50,23 @@ test("a fitting by keyboard: a symptom, its amounts, applied with its note, whic
   await expect(page.getByRole("region", { name: "Pages of the diary" })).toContainText("When she steps over the rope.");
 });
 
+test("what was pinned on one side may stay there: the legs are then cut apart, and the diary says so", async ({
+  page,
+}) => {
+  await openSample(page);
+  await openStage(page, "diary");
+  await page.getByRole("button", { name: "All that can be seen" }).click();
+  await page.getByRole("button", { name: "hem too short", exact: true }).click();
+  await page.getByRole("combobox", { name: "Pinned on" }).click();
+  await page.getByRole("option", { name: "left alone" }).click();
+  await page.getByRole("button", { name: "Apply, with this note" }).click();
+  await expect(page.getByRole("region", { name: "Changed by fittings" })).toContainText("pinned left, there alone");
+  await expectSaved(page);
+  await openStage(page, "pieces");
+  for (const piece of ["Front right", "Front left", "Back right", "Back left"])
+    await expect(page.getByRole("complementary", { name: "Readings" }).getByText(piece, { exact: true })).toBeVisible();
+});
+
 test("photos are scaled and kept over a reload; what is no picture, or too large, is said", async ({ page }) => {
   await openSample(page);
   await openStage(page, "diary");

@@ -17,6 +17,41 @@ test.describe("the lay", () => {
     expect(parseFloat((await needed.textContent()) ?? "")).toBe(then);
   });
 
+  test("on a remnant, given by its corners, takes longer; what it leaves is kept and taken again", async ({ page }) => {
+    test.setTimeout(90_000);
+    await openSample(page);
+    await openStage(page, "cloth");
+    await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 30_000 });
+    const needed = page.getByRole("region", { name: "Figures of the lay" }).locator("dd").first();
+    const whole = parseFloat((await needed.textContent()) ?? "");
+    await page.getByRole("button", { name: "It is a remnant: give its corners" }).click();
+    await page.getByRole("button", { name: "One more corner" }).click();
+    for (const [field, text] of [
+      ["Corner 2, along", "120"],
+      ["Corner 2, across", "35"],
+      ["Corner 5, along", "40"],
+    ] as const) {
+      await page.getByLabel(field).fill(text);
+      await page.getByLabel(field).press("Enter");
+    }
+    await expect(page.getByLabel("Usable width")).toHaveCount(0);
+    await expect
+      .poll(async () => parseFloat((await needed.textContent()) ?? ""), { timeout: 30_000 })
+      .toBeGreaterThan(whole);
+    await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 30_000 });
+    await expectSaved(page);
+    await page
+      .getByRole("button", { name: /^Keep what is left/ })
+      .first()
+      .click();
+    await page.getByRole("button", { name: "It is a whole strip" }).click();
+    await expect(page.getByLabel("Usable width")).toBeVisible();
+    const left = page.getByText("Dune twill, left over");
+    await expect(left).toBeVisible();
+    await left.locator("..").getByRole("button", { name: "Take" }).click();
+    await expect(page.getByRole("region", { name: "Corners of the remnant" })).toBeVisible();
+  });
+
   test("by keyboard alone: a piece is moved, locked, and the rest laid again", async ({ page }) => {
     test.setTimeout(60_000);
     await openSample(page);

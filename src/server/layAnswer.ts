@@ -57,17 +57,22 @@ function clothAsked(job: Job, asked: z.infer<typeof clothSchema>) {
   const own = readCloth(job.cloth, job.body.unit);
   const read = readCloth(asked, "mm");
   const { cloth } = read;
+  // Another width or length asked for is of another cloth than the job's remnant.
+  const outline =
+    cloth.lies.outline ??
+    (asked.width === undefined && asked.length === undefined ? own.cloth.lies.outline : undefined);
   return {
     errors: [...own.errors, ...read.errors],
     width: cloth.width ?? own.cloth.width,
     length: cloth.length ?? own.cloth.length,
     shrinks: asked.shrink === undefined ? own.cloth.shrinks : cloth.shrinks,
     lies: {
-      fold: asked.fold ?? own.cloth.lies.fold,
+      fold: outline ? "open" : (asked.fold ?? own.cloth.lies.fold),
       foldWidth: cloth.lies.foldWidth ?? own.cloth.lies.foldWidth,
       nap: asked.nap ?? own.cloth.lies.nap,
       gap: asked.gap === undefined ? own.cloth.lies.gap : cloth.lies.gap,
       repeat: cloth.lies.repeat ?? own.cloth.lies.repeat,
+      ...(outline && { outline }),
     },
   };
 }

@@ -46,7 +46,7 @@ const wrappedSchema = z.strictObject({ job: z.unknown(), schools: schoolsSchema.
 const isWrapped = (value: unknown): boolean => typeof value === "object" && value !== null && "job" in value;
 
 /** A quick look at the cloth: how long it is here is for the lay to say. */
-const QUICK = { steps: 200, milliseconds: 1200 } as const;
+const QUICK = { steps: 100, milliseconds: 700 } as const;
 
 /** Cutting list, shopping list and making order of a job. */
 export function makingAnswer(value: unknown): Answer {

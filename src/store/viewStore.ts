@@ -23,6 +23,8 @@ interface ViewState {
   over: string | null;
   /** The pattern is shown as it is after this line of the worksheet; null shows all of it. */
   afterLine: number | null;
+  /** How often a chalk card was turned to. */
+  turned: number;
   helpOpen: boolean;
   /** The trade's words are open. */
   termsOpen: boolean;
@@ -42,6 +44,7 @@ export const useView = create<ViewState>()(() => ({
   tool: "none",
   over: null,
   afterLine: null,
+  turned: 0,
   helpOpen: false,
   termsOpen: false,
   commandsOpen: false,

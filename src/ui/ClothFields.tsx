@@ -53,16 +53,19 @@ export function ClothFields() {
           ["length", "Length in hand"],
           ["liningWidth", "Width of the lining"],
         ] as const
-      ).map(([key, label]) => (
-        <JobLengthField
-          key={key}
-          label={label}
-          path={["cloth", key]}
-          mm={mm(cloth?.[key])}
-          changed={cloth?.[key] !== undefined}
-          prepare={(draft) => void (draft.cloth ??= {})}
-        />
-      ))}
+      )
+        // A remnant is as wide and as long as its corners say.
+        .filter(([key]) => key === "liningWidth" || !cloth?.outline)
+        .map(([key, label]) => (
+          <JobLengthField
+            key={key}
+            label={label}
+            path={["cloth", key]}
+            mm={mm(cloth?.[key])}
+            changed={cloth?.[key] !== undefined}
+            prepare={(draft) => void (draft.cloth ??= {})}
+          />
+        ))}
       <Choice
         label="It gives across"
         value={stretch}

@@ -9,6 +9,7 @@ import { setView, useView } from "@/store/viewStore";
 import { shownKeys, type Command } from "./command";
 import { useOpenJob } from "./JobContext";
 import { stageHref } from "./stages";
+import { cardsFor } from "@/workers/client";
 
 /** Cards and steps are found by name once so much of it is typed; no more are shown than so many. */
 const NAMED_FROM = 2;
@@ -24,30 +25,31 @@ function useMakingCommands(): readonly Command[] {
   useEffect(() => {
     let wanted = true;
     if (shape && proof)
-      void import("@/core/making").then(({ cardsOf, makingOrder, USUAL_SCHOOLS }) => {
-        const derived = { ...shape, ...proof };
-        const firsts = new Map(
-          cardsOf(derived, "paper", tape)
-            .toReversed()
-            .map((c) => [c.panel, c] as const),
-        );
-        const to = (query: string) => () => router.push(`${stageHref("make", id)}&${query}`);
-        const cards = [...firsts.values()].toReversed().map((c) => ({
-          keys: "",
-          text: `Card: ${c.name}`,
-          run: to(`part=cards&card=${c.n}`),
-        }));
-        const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, joined).map((step) => ({
-          keys: "",
-          text: `Step ${step.n}: ${tell(step.says, tape)}`,
-          run: to(`part=order&step=${step.n}`),
-        }));
-        if (wanted) setFound([...cards, ...steps]);
-      });
+      void Promise.all([import("@/core/making"), cardsFor(job, "paper", tape)]).then(
+        ([making, drawn]) => {
+          const { makingOrder, USUAL_SCHOOLS } = making;
+          const derived = { ...shape, ...proof };
+          const firsts = new Map(drawn.toReversed().map((c) => [c.panel, c] as const));
+          const to = (query: string) => () => router.push(`${stageHref("make", id)}&${query}`);
+          const cards = [...firsts.values()].toReversed().map((c) => ({
+            keys: "",
+            text: `Card: ${c.name}`,
+            run: to(`part=cards&card=${c.n}`),
+          }));
+          const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, joined).map((step) => ({
+            keys: "",
+            text: `Step ${step.n}: ${tell(step.says, tape)}`,
+            run: to(`part=order&step=${step.n}`),
+          }));
+          if (wanted) setFound([...cards, ...steps]);
+          // Without them the commands of the frame are still found; the stage itself says what failed.
+        },
+        () => undefined,
+      );
     return () => {
       wanted = false;
     };
-  }, [id, job.making, joined, shape, proof, router, tape]);
+  }, [id, job, joined, shape, proof, router, tape]);
   return found;
 }
 

@@ -5,20 +5,30 @@ import { memo, useEffect, useEffectEvent } from "react";
 import { tinykeys } from "tinykeys";
 import { redo, undo } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
-import type { Command } from "./command";
+import { wantHints } from "@/store/hintStore";
+import { KEYED, type Command } from "./command";
+import { HOME_PAPERS } from "./homePapers";
+import { guideFile, NO_GUIDE } from "./help/guideFile";
 import { useOpenJob } from "./JobContext";
 import { STAGES, stageHref } from "./stages";
 import { FIT_EVENT } from "./table/fitEvent";
+import { useSave } from "./useSave";
 
 /** Fetched when first opened. */
 const CommandSearch = dynamic(() => import("./CommandSearch").then((m) => m.CommandSearch), { ssr: false });
 const TermsDialog = dynamic(() => import("./help/TermsDialog").then((m) => m.TermsDialog), { ssr: false });
 const KeyList = dynamic(() => import("./KeyList").then((m) => m.KeyList), { ssr: false });
 
+const keyed = (what: keyof typeof KEYED, run: () => void): Command => {
+  const [keys, text] = KEYED[what];
+  return { keys, text, run };
+};
+
 /** All commands of the frame, shared by the keys, the search and the list of keys. */
 function useCommands(onHandOver: () => void): readonly Command[] {
   const { id } = useOpenJob();
   const router = useRouter();
+  const save = useSave();
   const flip = (name: "showFront" | "showBack" | "ghost"): void => setView((v) => ({ [name]: !v[name] }));
   const pick = (tool: "roll" | "tape"): void => {
     setView((v) => ({ tool: v.tool === tool ? "none" : tool }));
@@ -30,42 +40,34 @@ function useCommands(onHandOver: () => void): readonly Command[] {
       text: `Go to ${label}`,
       run: () => router.push(stageHref(stage, id)),
     })),
-    { keys: "f", text: "Front on or off", run: () => flip("showFront") },
-    { keys: "b", text: "Back on or off", run: () => flip("showBack") },
-    { keys: "g", text: "Ghost of the block on or off", run: () => flip("ghost") },
-    { keys: "r", text: "Roll the seams, on Pieces", run: () => pick("roll") },
-    { keys: "t", text: "Lay the tape, on Pieces", run: () => pick("tape") },
-    { keys: "0", text: "Fit the pattern to the table", run: () => window.dispatchEvent(new Event(FIT_EVENT)) },
-    { keys: "u", text: "Inches or centimetres", run: () => setView((v) => ({ tape: v.tape === "in" ? "cm" : "in" })) },
-    { keys: "$mod+z", text: "Undo", run: undo },
-    { keys: "$mod+Shift+Z", text: "Redo", run: redo },
-    { keys: "h", text: "Hand over", run: onHandOver },
-    { keys: "$mod+k", text: "Find a command", run: () => setView({ commandsOpen: true }) },
-    { keys: "?", text: "The list of keys", run: () => setView({ helpOpen: true }) },
-    { keys: "q", text: "What the words mean", run: () => setView({ termsOpen: true }) },
-    { keys: "w", text: "Back to the workroom", run: () => router.push("/") },
+    keyed("front", () => flip("showFront")),
+    keyed("back", () => flip("showBack")),
+    keyed("ghost", () => flip("ghost")),
+    keyed("roll", () => pick("roll")),
+    keyed("tape", () => pick("tape")),
+    keyed("fit", () => window.dispatchEvent(new Event(FIT_EVENT))),
+    keyed("unit", () => setView((v) => ({ tape: v.tape === "in" ? "cm" : "in" }))),
+    keyed("undo", undo),
+    keyed("redo", redo),
+    keyed("handOver", onHandOver),
+    keyed("find", () => setView({ commandsOpen: true })),
+    keyed("keys", () => setView({ helpOpen: true })),
+    keyed("words", () => setView({ termsOpen: true })),
+    keyed("workroom", () => router.push("/")),
+    { keys: "", text: "Hints for the stages, from the start", run: wantHints },
+    ...HOME_PAPERS.map(([paper, name]) => ({
+      keys: "",
+      text: `Print the guide, ${name}`,
+      run: () => void save(guideFile(paper), NO_GUIDE),
+    })),
   ];
 }
 
 /** What is pressed, and the command it stands for; layouts differ on whether "?" needs Shift. */
 const BINDINGS: readonly (readonly [string, string])[] = [
-  ...[
-    ...STAGES.map(({ n }) => String(n)),
-    "f",
-    "b",
-    "g",
-    "r",
-    "t",
-    "0",
-    "u",
-    "h",
-    "q",
-    "w",
-    "?",
-    "$mod+z",
-    "$mod+Shift+Z",
-    "$mod+k",
-  ].map((keys) => [keys, keys] as const),
+  ...[...STAGES.map(({ n }) => String(n)), ...Object.values(KEYED).map(([keys]) => keys)].map(
+    (keys) => [keys, keys] as const,
+  ),
   ["Shift+?", "?"],
 ];
 

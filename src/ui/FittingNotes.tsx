@@ -21,6 +21,7 @@ export function FittingNotes({ changes }: { readonly changes: (change: FittingCh
         >
           {by >= 0 ? "+" : "−"} {formatLength(Math.abs(by), tape)}, fitting of {dayOf(fitting.date)}:{" "}
           {symptomOf(fitting.seen).label}
+          {fitting.alone ? `, ${fitting.pinned} alone` : ""}
         </div>
       ))}
     </>

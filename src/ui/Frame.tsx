@@ -1,60 +1,30 @@
 "use client";
-import { type Unreadable } from "@/store/database";
+import type { Unreadable } from "@/store/database";
 import CircularProgress from "@mui/material/CircularProgress";
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import { usePathname, useSearchParams } from "next/navigation";
-import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from "react";
+import { useSearchParams } from "next/navigation";
+import { useEffect, type ReactNode } from "react";
 import { openJob, useJobStore } from "@/store/jobStore";
-import { setView, useView } from "@/store/viewStore";
-import { Commands } from "./Commands";
-import { Header } from "./Header";
-import { JobProvider, LiveJobProvider, type LiveJob, type OpenJob } from "./JobContext";
-import { EditionNotice } from "./EditionNotice";
-import { SaveNotice } from "./SaveNotice";
-import { StoreNotice } from "./StoreNotice";
+import { setView } from "@/store/viewStore";
+import { useStage } from "./useStage";
 import { UnreadableList } from "./workroom/UnreadableList";
-import { isOpen } from "@/core/inspect";
-import { stageLabel, type StageId } from "./stages";
-import { StageBar } from "./StageBar";
-import { usePhone } from "./usePhone";
-import { TapeRail, type Sign } from "./TapeRail";
-import { useProof, useShape } from "./useDerived";
 
-const HandOverDialog = dynamic(() => import("./handOver/HandOverDialog").then((m) => m.HandOverDialog), { ssr: false });
+const opened = () => import("./OpenedJob");
+/** What needs the engine, which arrives while the job is read from the store. */
+const OpenedJob = dynamic(() => opened().then((m) => m.OpenedJob), { ssr: false, loading: () => <Opening /> });
 
-/** The workroom's one place to work: header, tape, and the stage in the middle. */
+/** The workroom's one place to work: opens the job of the address, and says so where it cannot. */
 export function Frame({ children }: { readonly children: ReactNode }) {
   const id = useSearchParams().get("job");
-  const stage = usePathname().split("/")[1] as StageId;
+  const stage = useStage();
   const state = useJobStore();
   const job = state.id === id ? state.job : null;
-  const unit = job?.body.unit;
-  const live = useShape(job);
-  // While a handle is pulled the table follows at once, and the panes when the hand rests; on letting go they follow too.
-  const under = useMemo((): LiveJob | null => (id && job ? { id, job, ...live } : null), [id, job, live]);
-  const later = useDeferredValue(useRested(under));
-  const pulled = useView((v) => v.pull !== null || v.letGo);
-  const shown = pulled ? later : under;
   useEffect(() => {
-    if (later === under) setView({ letGo: false });
-  }, [later, under]);
-  const proved = useProof(job);
-  const phone = usePhone();
-  const [handing, setHanding] = useState(false);
-  const handOver = useCallback(() => setHanding(true), [setHanding]);
-  const open = useMemo(
-    (): OpenJob | null => shown && { ...shown, proof: proved?.proof ?? null, stale: proved?.job !== shown.job },
-    [shown, proved],
-  );
-  useEffect(() => {
+    void opened();
     if (id) void openJob(id);
     setView({ afterLine: null });
   }, [id]);
-  useEffect(() => {
-    if (unit) setView({ tape: unit === "in" ? "in" : "cm" });
-  }, [id, unit]);
-  const signs = useMemo(() => (open ? signsOf(open) : null), [open]);
 
   if (state.save === "unreadable" && state.unreadable) return <UnreadableJob held={state.unreadable} />;
   if (!id || state.save === "missing") {
@@ -67,34 +37,20 @@ export function Frame({ children }: { readonly children: ReactNode }) {
       </main>
     );
   }
-  if (!open || !under || !signs) {
-    return (
-      <main style={{ padding: 48, display: "flex", gap: 16, alignItems: "center" }} aria-busy>
-        <CircularProgress size={24} aria-label="opening" /> Opening the job
-        {state.notice ? <p role="alert">{state.notice}</p> : null}
-      </main>
-    );
-  }
+  if (!job) return <Opening notice={state.notice} />;
   return (
-    <JobProvider value={open}>
-      <LiveJobProvider value={under}>
-        <div style={{ height: "100dvh", display: "flex", flexDirection: "column" }}>
-          <Header onHandOver={handOver} />
-          <StoreNotice />
-          <SaveNotice />
-          <EditionNotice />
-          <title>{`${open.job.name || "Unnamed job"}, ${stageLabel(stage)} · Eland`}</title>
-          <h1 className="unseen">{`${open.job.name || "Unnamed job"}: ${stageLabel(stage)}`}</h1>
-          <div style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: phone ? "column" : "row" }}>
-            {phone ? null : <TapeRail current={stage} job={id} signs={signs} />}
-            {children}
-            {phone ? <StageBar current={stage} job={id} signs={signs} /> : null}
-          </div>
-        </div>
-        {handing ? <HandOverDialog onClose={() => setHanding(false)} /> : null}
-        <Commands onHandOver={handOver} />
-      </LiveJobProvider>
-    </JobProvider>
+    <OpenedJob id={id} job={job} stage={stage}>
+      {children}
+    </OpenedJob>
+  );
+}
+
+function Opening({ notice = null }: { readonly notice?: string | null }) {
+  return (
+    <main style={{ padding: 48, display: "flex", gap: 16, alignItems: "center" }} aria-busy>
+      <CircularProgress size={24} aria-label="opening" /> Opening the job
+      {notice ? <p role="alert">{notice}</p> : null}
+    </main>
   );
 }
 
@@ -110,40 +66,3 @@ function UnreadableJob({ held }: { readonly held: Unreadable }) {
     </main>
   );
 }
-
-/** A hand that has not moved for this long, in milliseconds, rests. */
-const REST = 150;
-
-/** What lies under the hand, once it rests; at once while no handle is pulled. */
-function useRested<T>(under: T): T {
-  const moving = useView((v) => v.pull !== null);
-  const [rested, setRested] = useState(under);
-  useEffect(() => {
-    const waiting = setTimeout(() => setRested(under), moving ? REST : 0);
-    return () => clearTimeout(waiting);
-  }, [under, moving]);
-  return moving ? rested : under;
-}
-
-/** What each stage has to settle. */
-function signsOf({ shape, fault, proof }: OpenJob): Readonly<Record<StageId, Sign>> {
-  const faultOn = (prefix: string): boolean => fault?.errors.some((e) => e.path.startsWith(prefix)) ?? false;
-  const checks = proof?.checks ?? [];
-  return {
-    body: faultOn("body") || (shape?.questions.length ?? 0) > 0 ? "open" : shape ? "settled" : "none",
-    block: faultOn("block") ? "open" : shape ? "settled" : "none",
-    restyle: faultOn("moves") || faultOn("style") ? "open" : shape ? "settled" : "none",
-    pieces:
-      faultOn("finish") || faultOn("allowances") || checks.some(isOpen) || (proof?.undecided.length ?? 0) > 0
-        ? "open"
-        : proof
-          ? "settled"
-          : "none",
-    cloth: faultOn("cloth") || checks.some((c) => CLOTH_CHECKS.has(c.id) && isOpen(c)) ? "open" : "none",
-    make: "none",
-    diary: "none",
-  };
-}
-
-/** What the proof says of the cloth in hand. */
-const CLOTH_CHECKS: ReadonlySet<string> = new Set(["piece-fits-cloth", "cloth-enough"]);

@@ -16,14 +16,16 @@ export function KeyList({ commands }: { readonly commands: readonly Command[] })
       <DialogContent>
         <table style={{ borderSpacing: "0 4px" }}>
           <tbody>
-            {commands.map((c) => (
-              <tr key={c.keys}>
-                <th scope="row" style={{ textAlign: "left", paddingRight: 24, fontWeight: 650 }}>
-                  {shownKeys(c.keys)}
-                </th>
-                <td>{c.text}</td>
-              </tr>
-            ))}
+            {commands
+              .filter((c) => c.keys !== "")
+              .map((c) => (
+                <tr key={c.keys}>
+                  <th scope="row" style={{ textAlign: "left", paddingRight: 24, fontWeight: 650 }}>
+                    {shownKeys(c.keys)}
+                  </th>
+                  <td>{c.text}</td>
+                </tr>
+              ))}
             <tr>
               <th scope="row" style={{ textAlign: "left", paddingRight: 24 }}>
                 Arrows

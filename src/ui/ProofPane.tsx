@@ -2,7 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import TextField from "@mui/material/TextField";
-import { isOpen, type Check, type CheckStatus, type Remedy } from "@/core/inspect";
+import { isOpen, type Check, type CheckStatus, type Remedy } from "@/core/inspect/check";
 import { tell, tellNumber, type Tape } from "@/core/units";
 import { applyChanges } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";

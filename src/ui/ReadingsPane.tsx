@@ -1,7 +1,8 @@
 "use client";
 import { memo } from "react";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import { readingRows, type Readings } from "@/core/inspect";
+import { readingRows } from "@/core/inspect/readingRows";
+import type { Readings } from "@/core/inspect/readings";
 import { useView } from "@/store/viewStore";
 import { useLiveJob } from "./JobContext";
 import { Length } from "./Length";

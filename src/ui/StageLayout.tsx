@@ -3,7 +3,9 @@ import Button from "@mui/material/Button";
 import Drawer from "@mui/material/Drawer";
 import useMediaQuery from "@mui/material/useMediaQuery";
 import { useState, type ReactNode } from "react";
+import { Hint } from "./help/Hint";
 import { usePhone } from "./usePhone";
+import { useStage } from "./useStage";
 
 interface Props {
   readonly worksheet: ReactNode;
@@ -22,6 +24,7 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
   const phone = usePhone();
   const [open, setOpen] = useState(false);
   const [sheet, setSheet] = useState<"worksheet" | "readings" | null>(null);
+  const stage = useStage();
   const pane: React.CSSProperties = {
     background: "var(--panel)",
     overflowY: "auto",
@@ -31,6 +34,7 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
   if (phone) {
     return (
       <main style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: "column" }}>
+        <Hint stage={stage} />
         <div style={{ flex: 1, minHeight: 0, position: "relative" }}>{table}</div>
         <div
           style={{
@@ -74,6 +78,7 @@ export function StageLayout({ worksheet, table, readings, worksheetWidth = 248, 
         tabIndex={0}
         style={{ ...pane, width: worksheetWidth, flexShrink: 0, borderRight: "1px solid var(--rule)" }}
       >
+        <Hint stage={stage} />
         {worksheet}
       </aside>
       <main style={{ flex: 1, minWidth: 0, position: "relative" }}>

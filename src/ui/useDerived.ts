@@ -32,19 +32,18 @@ export function derivePulled(job: Job, pull: Pull): Shape | DeriveFault {
 }
 
 /** The job's shape on the seam lines, worked out on the page (a few milliseconds), with a pulled handle's number in it. */
-export function useShape(job: Job | null): LiveShape {
+export function useShape(job: Job): LiveShape {
   const pull = useView((v) => v.pull);
   const [lastGood, setLastGood] = useState<LiveShape>({ shape: null, fault: null, pull: null });
-  const result = useMemo((): LiveShape | null => {
-    if (!job) return null;
+  const result = useMemo((): LiveShape => {
     const drawn = pull ? derivePulled(job, pull) : deriveShape(job);
     return drawn.ok ? { shape: drawn, fault: null, pull } : { shape: null, fault: drawn, pull };
   }, [job, pull]);
   useWarm(job);
   // The last good shape has to outlive a refused one, so it is kept as state, set while rendering.
-  if (result?.shape && result !== lastGood) setLastGood(result);
+  if (result.shape && result !== lastGood) setLastGood(result);
   return useMemo(() => {
-    if (!result || result.shape) return result ?? { shape: null, fault: null, pull: null };
+    if (result.shape) return result;
     return { shape: lastGood.shape, fault: result.fault, pull: pull && lastGood.pull };
   }, [result, lastGood, pull]);
 }
@@ -53,19 +52,17 @@ export function useShape(job: Job | null): LiveShape {
 const WARMING = 24;
 
 /** Pulls the job's handles in thought while the page is idle, each to a number of its own: one short task at a time. */
-function useWarm(job: Job | null): void {
-  const ready = job !== null;
+function useWarm(job: Job): void {
   const latest = useRef(job);
   useEffect(() => {
     latest.current = job;
   }, [job]);
   useEffect(() => {
-    if (!ready || typeof requestIdleCallback === "undefined") return;
+    if (typeof requestIdleCallback === "undefined") return;
     let [done, waiting] = [0, 0];
     let pulls: readonly Pull[] = [];
     const run = (): void => {
       const now = latest.current;
-      if (!now) return;
       if (done === 0) {
         const shape = deriveShape(now);
         if (shape.ok) pulls = shape.worksheet.flatMap((l) => l.handles.map((h) => pullOf(h, l.index ?? 0, h.value)));
@@ -78,7 +75,7 @@ function useWarm(job: Job | null): void {
     };
     waiting = requestIdleCallback(run);
     return () => cancelIdleCallback(waiting);
-  }, [ready]);
+  }, []);
 }
 
 /** What was proved last, and the job it was proved of. */
@@ -88,11 +85,10 @@ export interface Proved {
 }
 
 /** Pieces, proof and advice, worked out behind the page; the last good ones stay until new ones arrive. */
-export function useProof(job: Job | null): Proved | null {
+export function useProof(job: Job): Proved | null {
   const [held, setHeld] = useState<Proved | null>(null);
   const { enqueueSnackbar } = useSnackbar();
   useEffect(() => {
-    if (!job) return;
     let wanted = true;
     proofOf(job)
       .then((proof) => {

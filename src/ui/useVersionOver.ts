@@ -2,8 +2,8 @@
 import { type Panel } from "@/core/pattern";
 import { useMemo } from "react";
 import { deriveShape } from "@/core/derive/shape";
-import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
-import { jobOfVersion } from "@/core/derive/versions";
+import type { Job } from "@/core/files";
+import { jobOn } from "@/core/derive/versions";
 import type { Readings } from "@/core/inspect";
 import { useView } from "@/store/viewStore";
 
@@ -20,9 +20,7 @@ export function useVersionOver(job: Job): VersionOver | null {
   const { body } = job;
   return useMemo(() => {
     if (!version) return null;
-    const shape = deriveShape(jobOfVersion({ ...EMPTY, body, block: version.block, style: version.style }, version));
+    const shape = deriveShape(jobOn(body, version));
     return shape.ok ? { name: version.name, panels: shape.panels, readings: shape.readings } : null;
   }, [version, body]);
 }
-
-const EMPTY = { format: JOB_FORMAT, version: JOB_VERSION, name: "" } as const;

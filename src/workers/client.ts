@@ -2,12 +2,14 @@ import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
 import type { BroughtIn } from "@/core/files/bringIn";
 import type { Corrected } from "@/core/derive/corrected";
+import type { Cure } from "@/core/derive/correcting";
 import type { HandOver } from "@/core/derive/handOver";
 import type { DrawnExercise } from "@/core/derive/practice";
 import type { Fitting } from "@/core/fitting";
+import type { Card, CardKind } from "@/core/making";
 import type { PrintOptions } from "@/core/files/paper/options";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
-import type { Sentence } from "@/core/units";
+import type { Sentence, Tape } from "@/core/units";
 import type { WorkroomRead, WorkroomRecords } from "@/store/workroomFile";
 import type { DeriveWorker, SizesShown } from "./derive.worker";
 import type { DrawingWorker } from "./drawing.worker";
@@ -53,6 +55,10 @@ export const proofOf: (job: Job) => Promise<Proof | null> = newestOnly((job: Job
   deriving.ask(DERIVES_WITHIN_MS, (face) => face.proof(job)),
 );
 
+/** The corrections of what was seen that change a job's pattern. */
+export const curesFor = (job: Job, seen: Fitting["seen"]): Promise<readonly Cure[]> =>
+  deriving.ask<readonly Cure[]>(DERIVES_WITHIN_MS, (face) => face.cures(job, seen));
+
 /** What the fitting that was asked for last would do; null where a newer one came. */
 export const correctedBy: (asked: {
   readonly job: Job;
@@ -60,6 +66,10 @@ export const correctedBy: (asked: {
 }) => Promise<Corrected | { readonly refused: Sentence } | null> = newestOnly(({ job, fitting }) =>
   deriving.ask<Corrected | { readonly refused: Sentence }>(DERIVES_WITHIN_MS, (face) => face.corrected(job, fitting)),
 );
+
+/** The chalk cards of a job. */
+export const cardsFor = (job: Job, on: CardKind, tape: Tape): Promise<readonly Card[]> =>
+  deriving.ask<readonly Card[]>(DERIVES_WITHIN_MS, (face) => face.cards(job, on, tape));
 
 /** A job's style and outline in miniature. */
 export const miniatureOf = (job: Job): Promise<Miniature> =>

@@ -3,14 +3,16 @@ import { expose, transfer } from "comlink";
 import { derive } from "@/core/derive";
 import { deriveShape } from "@/core/derive/shape";
 import { corrected, type Corrected } from "@/core/derive/corrected";
+import { curesOf, type Cure } from "@/core/derive/correcting";
 import { withCures } from "@/core/derive/cures";
 import { handOver, noticesOf, type HandOver } from "@/core/derive/handOver";
 import { eachFile, nestedFile, nestedPieces, sizeRows, sizesOf, type SizeRow } from "@/core/derive/sizeSet";
 import type { Body } from "@/core/body";
 import type { HandedFile, Job } from "@/core/files";
-import type { Fitting } from "@/core/fitting";
+import { symptomOf, type Fitting } from "@/core/fitting";
+import { cardsOf, type Card, type CardKind } from "@/core/making";
 import { STYLES } from "@/core/styles";
-import { Refusal, tapeOf, tell, type Sentence } from "@/core/units";
+import { Refusal, tapeOf, tell, type Sentence, type Tape } from "@/core/units";
 import { pagePlan } from "@/core/files/paper/pagePlan";
 import type { PrintOptions } from "@/core/files/paper/options";
 import { pagesShown, type PagesShown } from "@/core/files/paper/pagesShown";
@@ -66,6 +68,12 @@ const face = {
     return shape.ok ? { worn: wornOf(shape), readings: shape.readings } : null;
   },
 
+  /** The corrections of what was seen that change this pattern; none where it cannot be drawn. */
+  cures(job: Job, seen: Fitting["seen"]): readonly Cure[] {
+    const shape = deriveShape(job);
+    return shape.ok ? curesOf(job, shape, symptomOf(seen)) : [];
+  },
+
   /** What one more fitting would do to a garment. */
   corrected(job: Job, fitting: Fitting): Corrected | { readonly refused: Sentence } {
     return corrected(job, fitting);
@@ -77,6 +85,12 @@ const face = {
     if (!derived.ok) return null;
     const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided } = withCures(job, derived);
     return { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
+  },
+
+  /** The chalk cards of a job; none where it cannot be derived. */
+  cards(job: Job, on: CardKind, tape: Tape): readonly Card[] {
+    const derived = derive(job);
+    return derived.ok ? cardsOf(derived, on, tape) : [];
   },
 
   /** The file that leaves the program; throws the first fault as a sentence. */

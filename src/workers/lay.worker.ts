@@ -9,12 +9,14 @@ import {
   type Laid,
   type LayCloth,
 } from "@/core/cloth";
+import { leftBy } from "@/core/cloth/remnant";
 import { derive } from "@/core/derive";
 import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
 import { layWithin, pieceOnCloth, shapesOfAll, type LayFault } from "@/core/derive/lay";
 import { recutOf, type Recut } from "@/core/derive/recut";
 import { savingsOf, type Saving } from "@/core/derive/shortCloth";
 import type { Job } from "@/core/files";
+import type { Point } from "@/core/geometry";
 import type { Material } from "@/core/pattern";
 import type { Piece } from "@/core/pieces";
 import { Refusal, type Complaint } from "@/core/units";
@@ -149,6 +151,11 @@ const face = {
       await pause();
     }
     return lengths;
+  },
+
+  /** What a lay leaves of the cloth in hand, by outline. */
+  left(lay: ClothLay, cloth: LayCloth, inHand: number): readonly (readonly Point[])[] {
+    return leftBy(lay, cloth, inHand);
   },
 
   /** Takes a lay into the hand. */

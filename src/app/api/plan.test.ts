@@ -82,6 +82,48 @@ test("on cloth with a nap nothing is turned end for end", async () => {
   expect(new Set(reply.placements.map((p) => p.angle))).toEqual(new Set([0]));
 });
 
+test("a piece lies across the cloth, or is joined from two, where the request says so", async () => {
+  const along = (outline: Reply["placements"][number]["outline"]) =>
+    Math.max(...outline.map(([x]) => x)) - Math.min(...outline.map(([x]) => x));
+  const fronts = async (cloth: object) => {
+    const { status, reply } = await ask(lay, { job: JOB, cloth: { width: 1500, ...cloth }, steps: 5 });
+    expect(status).toBe(200);
+    return reply.placements.filter((p) => p.piece.startsWith("front"));
+  };
+  const [plain, turned] = [await fronts({}), await fronts({ grain: { front: "across" } })];
+  expect(along(plain[0]?.outline ?? [])).toBeGreaterThan(1000);
+  expect(along(turned[0]?.outline ?? [])).toBeLessThan(600);
+
+  // Forty millimetres narrower than the back, which alone is joined.
+  const { reply: whole } = await ask(lay, { job: JOB, cloth: { width: 1500 }, steps: 5 });
+  const back = whole.placements.find((p) => p.piece === "back")?.outline ?? [];
+  const width = Math.round(Math.max(...back.map(([, y]) => y)) - Math.min(...back.map(([, y]) => y))) - 40;
+  const narrow = { job: JOB, cloth: { width }, steps: 5 };
+  expect((await ask(lay, narrow)).status).toBe(422);
+  const { status, reply } = await ask(lay, { ...narrow, cloth: { width, joined: ["back"] } });
+  expect(status).toBe(200);
+  expect(new Set(reply.placements.map((p) => p.piece)).size).toBeGreaterThan(
+    new Set(whole.placements.map((p) => p.piece)).size,
+  );
+});
+
+test("a lay on a remnant lies within its corners, and one that crosses itself is refused at its place", async () => {
+  const corners = [
+    [0, 0],
+    [3400, 0],
+    [3400, 1500],
+    [900, 1500],
+  ];
+  const { status, reply } = await ask(lay, { job: JOB, cloth: { outline: corners }, steps: 40 });
+  expect(status).toBe(200);
+  for (const { outline } of reply.placements)
+    for (const [x, y] of outline) expect(x).toBeGreaterThanOrEqual((900 / 1500) * y - 1e-6);
+  const [a, b, c, d] = corners;
+  const crossed = await ask(lay, { job: JOB, cloth: { outline: [a, c, b, d] }, steps: 4 });
+  expect([crossed.status, crossed.reply.errors[0]?.path]).toEqual([400, "cloth.outline"]);
+  expect(crossed.reply.errors[0]?.message).toMatch(/crosses itself near .*\.$/);
+});
+
 test("the largest number that fits is proved by a lay", async () => {
   const body = {
     job: JOB,

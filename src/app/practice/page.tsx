@@ -1,10 +1,5 @@
-import { Suspense } from "react";
-import { Practice } from "@/ui/practice/Practice";
+"use client";
+import dynamic from "next/dynamic";
 
-export default function PracticePage() {
-  return (
-    <Suspense>
-      <Practice />
-    </Suspense>
-  );
-}
+/** Practice, which arrives with the engine it needs. */
+export default dynamic(() => import("@/ui/practice/Practice").then((m) => m.Practice), { ssr: false });

@@ -26,7 +26,7 @@ export class HandLay {
     this.plan = onePlan(shapes, cloth);
     this.task = taskOf(this.plan.strip);
     this.leftmost = new Leftmost(this.task);
-    this.placing = newPlacing(laid.length);
+    this.placing = newPlacing(this.plan.strip.items.length);
     placeFixed(this.task, this.placing);
     laid.forEach((at, i) => this.put(i, at));
   }

@@ -1,4 +1,5 @@
 import { readCloth } from "../derive/cloth";
+import { tell } from "../units";
 import { forCupboard, forJob, leftOver } from "./cupboard";
 
 const CLOTH = {
@@ -24,7 +25,71 @@ test("a cloth kept from a card in centimetres is as wide on a card in inches", (
   }
 });
 
-test("what is left over lies whole: as wide as the cloth, however it was folded", () => {
-  const left = readCloth(forJob(leftOver(CLOTH, "Dune twill", "cm", 1500, 1050.7)), "in").cloth;
-  expect([left.width, left.length, left.lies.foldWidth]).toEqual([1500, 1050, null]);
+test("what is left over is a cloth of its own: a strip by its width and length, anything else by its corners too", () => {
+  const strip = [
+    [1800, 0],
+    [2850.7, 0],
+    [2850.7, 1500],
+    [1800, 1500],
+  ] as const;
+  const left = readCloth(forJob(leftOver(CLOTH, "Dune twill", "cm", strip, "left")), "in").cloth;
+  expect([left.width, left.length, left.lies.foldWidth, left.lies.outline]).toEqual([1500, 1050, null, undefined]);
+  const corner = [
+    [1000, 200],
+    [2000, 200],
+    [2000, 900],
+    [1400, 900],
+  ] as const;
+  const kept = leftOver({ ...CLOTH, fold: "lengthwise", joined: ["back"] }, "Dune twill", "cm", corner, "left");
+  expect(forJob(kept).joined).toBeUndefined();
+  const { lies, width, length } = readCloth(forJob(kept), "cm").cloth;
+  expect([width, length, lies.fold]).toEqual([700, 1000, "open"]);
+  expect(lies.outline).toEqual([
+    [0, 0],
+    [1000, 0],
+    [1000, 700],
+    [400, 700],
+  ]);
+});
+
+test("the outline of a remnant says its own size; one that crosses itself, or is none, is refused with a sentence", () => {
+  const crossed = readCloth(
+    {
+      width: "20 cm",
+      outline: [
+        ["0", "0"],
+        ["80", "60"],
+        ["80", "0"],
+        ["0", "60"],
+      ],
+    },
+    "cm",
+  );
+  expect(crossed.errors.map((e) => [e.path, tell(e.says, "cm")])).toEqual([
+    ["cloth.outline", expect.stringMatching(/crosses itself near 40.0 cm along and 30.0 cm across/)],
+  ]);
+  expect(
+    readCloth(
+      {
+        outline: [
+          ["0", "0"],
+          ["5", "0"],
+          ["5", "5"],
+        ],
+      },
+      "cm",
+    ).errors[0]?.path,
+  ).toBe("cloth.outline");
+  expect(
+    readCloth(
+      {
+        outline: [
+          ["0", "0"],
+          ["a lot", "0"],
+          ["80", "50"],
+        ],
+      },
+      "cm",
+    ).errors[0]?.path,
+  ).toBe("cloth.outline.1.0");
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { boxOf, polygonArea, type Point } from "../geometry";
 import { keptText, lengthInputSchema, plain, type LengthInput, type Mm, type Unit } from "../units";
 import { clothSchema, type Cloth } from "./schema";
 
@@ -35,7 +36,8 @@ function withUnit(input: LengthInput, unit: Unit): LengthInput {
 
 /** A job's cloth as the cupboard keeps it: whatever the unit of its card, every length says its own. */
 export function forCupboard(cloth: Cloth, name: string, id: string, unit: Unit): CupboardCloth {
-  const { width, length, liningWidth, foldWidth, gap, repeat, ...rest } = cloth;
+  // Which pieces are joined or turned is a matter of the garment.
+  const { width, length, liningWidth, foldWidth, gap, repeat, outline, joined: _, grain: _grain, ...rest } = cloth;
   const lengths = Object.entries({ width, length, liningWidth, foldWidth, gap }).flatMap(([key, input]) =>
     input === undefined ? [] : [[key, withUnit(input, unit)] as const],
   );
@@ -48,17 +50,28 @@ export function forCupboard(cloth: Cloth, name: string, id: string, unit: Unit):
         ...(repeat.first !== undefined && { first: withUnit(repeat.first, unit) }),
       },
     }),
+    ...(outline && { outline: outline.map(([x, y]): Corner => [withUnit(x, unit), withUnit(y, unit)]) }),
     name,
     id,
     remnants: [],
   };
 }
 
-/** What is left of a cloth beyond a lay, over its whole width: a cloth of the cupboard by itself. */
-export function leftOver(cloth: Cloth, name: string, unit: Unit, width: Mm, length: Mm): CupboardCloth {
-  const { foldWidth: _, ...whole } = cloth;
-  const kept = forCupboard(whole, `${name}, left over`, `${name.toLowerCase().slice(0, 28)}-left`, unit);
-  return { ...kept, width: `${plain(Math.floor(width))} mm`, length: `${plain(Math.floor(length))} mm` };
+type Corner = NonNullable<Cloth["outline"]>[number];
+
+/** What a lay leaves of a cloth, by its outline on it: a cloth of the cupboard by itself. */
+export function leftOver(cloth: Cloth, name: string, unit: Unit, outline: readonly Point[], id: string): CupboardCloth {
+  const { foldWidth: _, fold: _fold, outline: _outline, ...whole } = cloth;
+  const { left, right, top, bottom } = boxOf(outline);
+  const mm = (length: Mm): LengthInput => `${plain(Math.floor(length))} mm`;
+  const isStrip =
+    outline.length === 4 && Math.abs((right - left) * (bottom - top) - Math.abs(polygonArea(outline))) < 1;
+  return {
+    ...forCupboard(whole, `${name}, left over`, id, unit),
+    width: mm(bottom - top),
+    length: mm(right - left),
+    ...(!isStrip && { outline: outline.map(([x, y]): Corner => [mm(x - left), mm(y - top)]) }),
+  };
 }
 
 /** What a job keeps of a cloth it takes: a snapshot of what is said of it, not of what it is. */

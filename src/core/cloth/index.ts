@@ -4,7 +4,14 @@ export { JOIN_ALLOWANCE, widerThan } from "./wider";
 export { HandLay } from "./byHand";
 export { nested } from "./nested";
 export { layCloth } from "./clothLay";
-export { stripWidth, type ClothLay, type LayCloth, type LayFound, type Placement } from "./folds/laidCloth";
+export {
+  clothOtherwise,
+  stripWidth,
+  type ClothLay,
+  type LayCloth,
+  type LayFound,
+  type Placement,
+} from "./folds/laidCloth";
 export type { Laid } from "./lay/strip";
 export { FOLDS, FOLD_WORDS, MOST_TOGETHER, clothSchema, type Cloth, type Fold } from "./schema";
 export { cupboardClothSchema, type CupboardCloth } from "./cupboard";

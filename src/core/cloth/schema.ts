@@ -12,6 +12,9 @@ export const FOLD_WORDS: Readonly<Record<Fold, string>> = {
   partly: "folded, then opened out",
 };
 
+/** Corners of the outline of a remnant. */
+export const MOST_CORNERS = 60;
+
 /** Garments that lie on one cloth beside the one whose cloth it is. */
 export const MOST_TOGETHER = 12;
 
@@ -53,6 +56,14 @@ export const clothSchema = z.strictObject({
     .record(z.string().max(80), z.enum(TURNED_GRAINS))
     .optional()
     .describe("Pieces that do not lie with their grain along the cloth: across it, or on the bias."),
+  outline: z
+    .array(z.tuple([lengthInputSchema, lengthInputSchema]))
+    .min(3)
+    .max(MOST_CORNERS)
+    .optional()
+    .describe(
+      "Corners of a remnant in order, each along the cloth and across it; its width and length are those of the outline.",
+    ),
   price: z.number().min(0).max(100_000).optional().describe("Price of a metre, or of a yard on a card in inches."),
 });
 export type Cloth = z.infer<typeof clothSchema>;

@@ -1,12 +1,13 @@
-import { panelMap, drawingMoved, type Drawing, type Panel } from "../pattern";
+import { drawingMoved, turnedOver, type Drawing, type Panel } from "../pattern";
 import type { Point } from "../geometry";
 import { legsOf, withLegs } from "./drawnLegs";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
 
 const flip = ([x, y]: Point): Point => [0 - x, y];
 
-const flipped = (panels: readonly Panel[]): readonly Panel[] =>
-  panels.map((p) => (p.half === "left" ? panelMap(p, flip) : p));
+/** Panels of the left leg turned over, as they are cut. */
+export const flipped = (panels: readonly Panel[]): readonly Panel[] =>
+  panels.map((p) => (p.half === "left" ? turnedOver(p) : p));
 
 /** The panels after an act of the worksheet, as they lie on the table, and what it drew on them. */
 export function patternAfter({ before, after, isPlanned, drawn, seams }: WorksheetLine): {

@@ -1,4 +1,5 @@
 import type { Job } from "../files";
+import type { Fitting } from "../fitting";
 import type { JobChange } from "../inspect";
 import { movesOfStyle } from "./newJob";
 
@@ -24,3 +25,9 @@ export function applyChanges(job: Job, changes: readonly JobChange[]): void {
   if (changes.some(({ path }) => path[0] === "moves")) ownMoves(job);
   for (const { path, value } of changes) setAtPath(job, path, value);
 }
+
+/** The job with one more fitting. */
+export const withFitting = (job: Job, fitting: Fitting): Job => ({
+  ...job,
+  fittings: [...(job.fittings ?? []), fitting],
+});

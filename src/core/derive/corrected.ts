@@ -1,10 +1,13 @@
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
 import type { Fitting } from "../fitting";
+import type { Point } from "../geometry";
 import type { Check, Readings } from "../inspect";
-import type { Panel } from "../pattern";
+import { pairOf, type Material, type Panel } from "../pattern";
+import type { Piece } from "../pieces";
 import type { Sentence } from "../units";
-import { outlinesDiffer, withFitting } from "./correcting";
+import { withFitting } from "./changes";
+import { shapesDiffer } from "./outlines";
 
 /** What a fitting does to a garment. */
 export interface Corrected {
@@ -12,17 +15,47 @@ export interface Corrected {
   readonly readings: Readings;
   /** Checks that say something else afterwards. */
   readonly checks: readonly Check[];
-  /** Pieces that are cut otherwise, by id. */
-  readonly recut: readonly string[];
+  /** Pieces that are cut otherwise. */
+  readonly recut: readonly Recut[];
+}
+
+/** A piece that is cut otherwise than before. */
+interface Recut {
+  readonly id: string;
+  /** The piece of before that it takes the place of. */
+  readonly was: string;
+  readonly name: string;
+  readonly material: Material;
 }
 
 const said = (check: Check | undefined): string => JSON.stringify([check?.status, check?.message]);
 
-function recutOf(before: Derived, after: Derived): readonly string[] {
-  const held = new Map(before.pieces.map((p) => [p.id, p]));
-  return after.pieces
-    .filter(({ id, cutLine }) => outlinesDiffer(held.get(id)?.cutLine ?? [], cutLine))
-    .map(({ id }) => id);
+/**
+ * The piece of before that a piece is: its own, or the pair it was one of until the legs were set apart; of a part, the one
+ * that was made for that pair. Null where it is new.
+ */
+function wasOf({ id, panel }: Piece, before: Derived, after: Derived): Piece | null {
+  const { part, madeFor } = panel.is;
+  const on = after.panels.find((p) => p.id === madeFor);
+  const pair = on && pairOf(on);
+  return (
+    before.pieces.find((p) => p.id === id) ??
+    before.pieces.find((p) => p.id === pairOf(panel)) ??
+    before.pieces.find((p) => pair && part !== null && p.panel.is.part === part && p.panel.is.madeFor === pair) ??
+    null
+  );
+}
+
+function recutOf(before: Derived, after: Derived): readonly Recut[] {
+  return after.pieces.flatMap((piece): Recut[] => {
+    const held = wasOf(piece, before, after);
+    const was = held?.id ?? piece.id;
+    // One of a pair that is now the left leg's is drawn turned over.
+    const isTurned = was !== piece.id && piece.panel.half === "left";
+    const now = piece.cutLine.map(([x, y]): Point => [isTurned ? 0 - x : x, y]);
+    const { id, name, material } = piece;
+    return shapesDiffer(held?.cutLine ?? [], now) ? [{ id, was, name, material }] : [];
+  });
 }
 
 /** The garment with one more fitting, and how it differs from the one without; or why it cannot be drawn. */

@@ -1,4 +1,5 @@
-import { type Job, JOB_FORMAT, JOB_VERSION } from "../files";
+import type { Job } from "../files";
+import { WRITTEN_TODAY } from "../files/format";
 import { movesOf, STYLES } from "../styles";
 
 /** The moves of a style, with these parameters, as a list of a job's own. */
@@ -21,8 +22,7 @@ export function newJob(name: string, body: Job["body"], styleId: string, date: s
 
 /** A style on a card with nothing of a maker's own: what shelves and dialogs draw. */
 export const jobInStyle = (styleId: string, body: Job["body"]): Job => ({
-  format: JOB_FORMAT,
-  version: JOB_VERSION,
+  ...WRITTEN_TODAY,
   name: "",
   body,
   block: { school: STYLES[styleId]?.school ?? "proportional", rules: {} },

@@ -1,4 +1,4 @@
-import type { LayCloth } from "../cloth";
+import { clothOtherwise } from "../cloth";
 import type { Job } from "../files";
 import { say, type Mm, type Sentence } from "../units";
 import { clothOf } from "./cloth";
@@ -25,7 +25,9 @@ export function recutOf(job: Job, pieces: readonly string[], laid: Mm | null): R
     };
   if (laid === null)
     return { kind: "unknown", why: say`No lay was kept of this cloth, so what is left of it is not known.` };
-  const cloth: LayCloth = { ...lies, width, fold: "open", foldWidth: null };
+  if (lies.outline)
+    return { kind: "unknown", why: say`The cloth was a remnant: what is left of it is seen on its lay.` };
+  const cloth = clothOtherwise({ ...lies, width }, { fold: "open" });
   const made = shapesOf(job, "shell", cloth);
   if (!made.ok) return { kind: "unknown", why: made.errors[0]?.says ?? [] };
   const left = Math.max(0, length - laid);

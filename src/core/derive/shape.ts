@@ -10,7 +10,8 @@ import {
   type ResolvedRules,
 } from "../drafting";
 import { runMoves } from "./runMoves";
-import type { WorksheetLine } from "./worksheetLine";
+import { differBySide, fittingsOf, joinedSides, ofBothSides } from "./oneSided";
+import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import { meetingHem } from "./askedHem";
 import { clothOf } from "./cloth";
 import { draftedOf, type Drafted } from "./drafted";
@@ -29,7 +30,8 @@ import {
   type AllowanceSet,
   type ResolvedFinish,
 } from "../finish";
-import { changesMoves, fittedMoves, fittedRules } from "../fitting";
+import type { Fitting } from "../fitting";
+import { changesMoves, fittedMoves, fittedRules } from "../fitting/apply";
 import { readPanels, type Readings } from "../inspect";
 import type { MoveContext } from "../moves";
 import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "../styles";
@@ -128,11 +130,17 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     });
     const fittings = job.fittings ?? [];
     const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
-    const rules = fittedRules(ownRules, fittings, () => blockOf(measures, levelled(ownRules), division));
-    const block =
-      job.block.school === "own"
-        ? ownBlockOf(job, rules.hang.from === "offset")
-        : blockOf(measures, levelled(rules), division);
+    const ruled = (own: readonly Fitting[]): { readonly rules: ResolvedRules; readonly block: Block } => {
+      const rules = fittedRules(ownRules, own, () => blockOf(measures, levelled(ownRules), division));
+      return {
+        rules,
+        block:
+          job.block.school === "own"
+            ? ownBlockOf(job, rules.hang.from === "offset")
+            : blockOf(measures, levelled(rules), division),
+      };
+    };
+    const { rules, block } = ruled(fittingsOf(fittings, "right"));
     const hung = hangsBelow(finish);
     const context: MoveContext = {
       measures,
@@ -147,9 +155,15 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       ...(job.block.bodice && { ownBodice: job.block.bodice }),
     };
     const moves = job.moves ?? movesOf(style, params.data);
-    const unfitted = changesMoves(fittings) ? runMoves(block, moves, context).worksheet : [];
-    const fitted = fittedMoves(moves, fittings, (index) => unfitted.find((l) => l.index === index)?.numbers);
-    const run = meetingHem(context, (given) => runMoves(block, fitted, given));
+    const restyled = (on: Block, own: readonly Fitting[]): MovesRun => {
+      const unfitted = changesMoves(own) ? runMoves(on, moves, context).worksheet : [];
+      const fitted = fittedMoves(moves, own, (index) => unfitted.find((l) => l.index === index)?.numbers);
+      return meetingHem(context, (given) => runMoves(on, fitted, given));
+    };
+    const right = restyled(block, fittingsOf(fittings, "right"));
+    const left = differBySide(fittings) ? fittingsOf(fittings, "left") : null;
+    const onLeft = left && ruled(left);
+    const run = onLeft ? joinedSides(right, restyled(onLeft.block, left), "fittings") : right;
     const { panels, joins, plan } = run.state;
     refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
@@ -163,7 +177,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       block,
       drafted: draftedOf(block, run.worksheet),
       blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
-      rules,
+      rules: onLeft ? ofBothSides(rules, onLeft.rules) : rules,
       ownRules,
       presetRules: preset,
       changedRules: changed,

@@ -1,4 +1,4 @@
-import { FOLDS, type CupboardCloth, type Fold, type LayCloth } from "../cloth";
+import { clothOtherwise, FOLDS, type CupboardCloth, type Fold, type LayCloth } from "../cloth";
 import { forJob } from "../cloth/cupboard";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
@@ -112,7 +112,7 @@ function ideasOf(job: Job, derived: Derived, cloth: LayCloth): readonly Idea[] {
           },
         ]
       : [];
-  const folds = FOLDS.filter((fold) => fold !== cloth.fold).map((fold): Idea => ({
+  const folds = (cloth.outline ? [] : FOLDS.filter((fold) => fold !== cloth.fold)).map((fold): Idea => ({
     says: [FOLD_WORDS[fold]],
     changes: [{ path: ["cloth", "fold"], value: fold }],
   }));
@@ -123,8 +123,8 @@ function ideasOf(job: Job, derived: Derived, cloth: LayCloth): readonly Idea[] {
 const stored = (own: unknown, kind: string): object =>
   typeof own === "object" && own !== null && (own as { readonly kind?: unknown }).kind === kind ? own : { kind };
 
-/** Enough to tell one idea from another; both sides are looked at as long as each other. */
-const QUICK = { steps: 260, milliseconds: 900 } as const;
+/** Enough to tell one idea from another. Counted in steps: both sides are looked at as long as each other, however busy. */
+const QUICK = { steps: 260, milliseconds: 20_000 } as const;
 /** Less than this is no saving. */
 const TELLS: Mm = 5;
 
@@ -146,7 +146,7 @@ export function* savingsOf(
     const next = structuredClone(job);
     applyChanges(next, idea.changes);
     const fold = next.cloth?.fold ?? cloth.fold;
-    const lies = on?.cloth ?? { ...cloth, fold, ...(fold !== cloth.fold && { foldWidth: null }) };
+    const lies = on?.cloth ?? (fold === cloth.fold ? cloth : clothOtherwise(cloth, { fold }));
     const made = shapesOfAll([next, ...others], "shell", lies);
     const laid = made.ok ? layWithin(made.shapes, lies, 1, QUICK) : null;
     const isEnough = laid?.ok && laid.lay.length <= (on?.length ?? Infinity);

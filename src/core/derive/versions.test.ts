@@ -1,5 +1,5 @@
 import { jobFrom } from "../testing/jobFrom";
-import { jobOfVersion, versionOf } from "./versions";
+import { becomes, jobOfVersion, versionOf } from "./versions";
 import { readJob, writeJobText } from "../files";
 import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 
@@ -33,4 +33,16 @@ test("a version without a name or with an odd key is refused whole", () => {
     { ...kept, date: "today" },
   ])
     expect(readJob({ ...wide, versions: [bad] }).kind).toBe("damaged");
+});
+
+test("a job that returns to a day is what it was, and what was kept since stays kept", () => {
+  const now = {
+    ...wide,
+    finish: { pockets: [], hem: { kind: "turned" } },
+    versions: [versionOf(wide, "v1", "Wide", "2026-11-23")],
+  } as typeof wide;
+  const then = palazzoJob(HAND_BODY, { name: "Then", style: { id: "straight", params: {} } });
+  becomes(now, then);
+  expect(now).toEqual({ ...then, versions: [versionOf(wide, "v1", "Wide", "2026-11-23")] });
+  expect(now.finish).toEqual(then.finish);
 });

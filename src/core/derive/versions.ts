@@ -1,5 +1,6 @@
 import type { Entry, EntryKind } from "../diary/schema";
 import type { Job, Version } from "../files";
+import { WRITTEN_TODAY } from "../files/format";
 
 /** What a pattern is made from, whoever wears it. */
 const OF_STYLE = ["block", "style", "moves", "finish", "allowances"] as const;
@@ -45,6 +46,10 @@ export function jobOfVersion(job: Job, version: Version): Job {
   takeOver(then, version);
   return then;
 }
+
+/** A version, or a style of one's own, on a card, with nothing else of a job. */
+export const jobOn = (body: Job["body"], version: Version): Job =>
+  jobOfVersion({ ...WRITTEN_TODAY, name: "", body, block: version.block, style: version.style }, version);
 
 /** The job in a style of one's own. */
 export function jobWithStyle(job: Job, style: Version): Job {

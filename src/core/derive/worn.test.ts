@@ -3,7 +3,7 @@ import { SYMPTOMS, symptomOf } from "../fitting";
 import { onPanel, panelOutline, isOf } from "../pattern";
 import { STYLES } from "../styles";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
-import { symptomsOf } from "./correcting";
+import { symptomsOf } from "../fitting";
 import { panelPlaceOf, wornOf } from "./worn";
 
 const shapeOf = (id: string): Shape => {

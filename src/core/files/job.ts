@@ -4,14 +4,13 @@ import { ownBodiceSchema } from "../bodice";
 import { clothSchema } from "../cloth/schema";
 import { ownBlockSchema, rulesSchema, schoolIdSchema } from "../drafting";
 import { allowancesSchema, finishSchema } from "../finish";
-import { fittingSchema } from "../fitting";
+import { fittingSchema } from "../fitting/schema";
 import { planSchema, schoolsSchema } from "../making/schools";
+import { JOB_FORMAT } from "./format";
 import { JOB_VERSION } from "./migrations";
 
 /** The edition of Eland's drawing: it rises when the same job is drawn otherwise on purpose. */
 export const EDITION = 3;
-
-export const JOB_FORMAT = "eland-job";
 
 const moveEntrySchema = z.strictObject({
   id: z.string().min(1).max(40),

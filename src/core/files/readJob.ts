@@ -1,5 +1,6 @@
 import { complaintsOfSchema, type Complaint } from "../units";
-import { JOB_FORMAT, jobSchema, type Job } from "./job";
+import { JOB_FORMAT } from "./format";
+import { jobSchema, type Job } from "./job";
 import { FIRST_VERSION, JOB_VERSION, migrated } from "./migrations";
 
 /** What a value that should be a job was read as. Nothing is ever changed in the value itself. */

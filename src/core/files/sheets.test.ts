@@ -24,6 +24,22 @@ test("a lay goes out at true scale: millimetres on the page, every piece once fo
   expect(file.name).toBe("heron-co-lay.svg");
 });
 
+test("a lay on a remnant goes out with its outline", () => {
+  const derived = derivedOf(palazzoJob(HAND_BODY));
+  const outline = [
+    [0, 0],
+    [4000, 0],
+    [4000, 1500],
+    [200, 1500],
+  ] as const;
+  const cloth = { ...CLOTH, outline };
+  const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1, milliseconds: 20_000 });
+  if (!laid.ok) throw new Error("not laid");
+  const svg = text(laySvg("Heron", laid.lay, cloth, new Map(), "cm").bytes);
+  expect(svg).toContain('<g id="cloth"><polygon points="0.00,1500.00 4000.00,1500.00 4000.00,0.00 200.00,0.00"');
+  expect(svg).toContain('width="4120.0mm"');
+});
+
 test.each(["open", "lengthwise", "across"] as const)(
   "a lay on %s cloth goes out on paper: the whole, then a metre a page",
   async (fold) => {

@@ -17,8 +17,10 @@ export const fittingSchema = z.strictObject({
   id: z.string().min(1).max(40),
   date: z.iso.date(),
   seen: z.enum(SYMPTOM_IDS),
-  /** Where it was pinned; a pattern is drawn for one half, so what was pinned on one side is mirrored. */
+  /** Where it was pinned: what was pinned on one side is mirrored to the other, unless it stays there alone. */
   pinned: z.enum(["both", "left", "right"]).default("both"),
+  /** It stays on the side it was pinned on; the halves then differ. */
+  alone: z.literal(true).optional(),
   words: z.string().max(500).default(""),
   changes: z.array(changeSchema).min(1).max(6),
 });

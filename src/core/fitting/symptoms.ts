@@ -1,4 +1,5 @@
 import type { PerTape } from "../params";
+import type { Mm } from "../units";
 import type { FittingChange } from "./schema";
 import type { SymptomId } from "./symptomIds";
 
@@ -291,3 +292,9 @@ export const isOf = ({ changes }: Correction, change: FittingChange): boolean =>
   "rule" in changes
     ? "rule" in change && change.rule === changes.rule
     : "move" in change && change.move === changes.move && change.param === changes.param;
+
+/** The change a correction makes, by an amount. */
+export const changeOf = ({ changes, way }: Correction, amount: Mm): FittingChange =>
+  "rule" in changes
+    ? { rule: changes.rule, by: way * amount }
+    : { move: changes.move, param: changes.param, by: way * amount };

@@ -1,4 +1,4 @@
-import { edgeOf, legOf, panelWidthAt, type Panel } from "../pattern";
+import { edgeOf, legOf, pairOf, panelWidthAt, type Panel } from "../pattern";
 import { pathLength } from "../geometry";
 import { elasticOf, elasticWidthOf, grownCentre } from "../finish";
 import { making, roundToTape, say, type Mm } from "../units";
@@ -36,7 +36,7 @@ export const slitLeg: CheckRule = {
   label: "Left leg as the right",
   note: "A leg that is split and buttoned is as wide, closed, as the plain one.",
   measure({ legs, plan }) {
-    if (legs.every((p) => p.half === "both")) return null;
+    if (legs.every((p) => p.half === "both") || legs.some((p) => pairOf(p) !== null)) return null;
     const girth = (leg: "left" | "right", y: Mm): Mm =>
       legOf(legs, leg).reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
     const { crotch, hem } = plan.levels;

@@ -13,8 +13,8 @@ export function forkAt(panel: Panel, plan: LegPlan, y: Mm): Mm {
   const crotch = edgesWithRole(panel, "crotch")[0];
   if (!start || !crotch || start[1] >= y) return 0;
   const { centre, centreAtCrotch, centreAtWaist } = plan[root];
-  // The front is drawn mirrored. A slanted centre runs on along its slant, a bent one upright.
-  const way = root === "front" ? -1 : 1;
+  // The front is drawn mirrored, and so is the left leg's own panel. A slanted centre runs on along its slant, a bent one upright.
+  const way = (root === "front" ? -1 : 1) * (panel.half === "left" ? -1 : 1);
   const lean = centre === "slanted" ? (way * (centreAtWaist - centreAtCrotch)) / plan.levels.crotch : 0;
   const line = start[0] - lean * (y - start[1]);
   const edge = pathCrossings(crotch.path, y)[0];

@@ -1,4 +1,4 @@
-export type { Check, CheckStatus, Inspected, JobChange, Remedy } from "./check";
+export type { Check, Inspected, JobChange, Remedy } from "./check";
 export { asStored, isOpen } from "./check";
 export { bandGapes } from "./onBody";
 export { turnUpExcess } from "./hemTurn";

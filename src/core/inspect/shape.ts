@@ -90,6 +90,8 @@ export const mirroredPair: CheckRule = {
   measure({ panels, pieces }) {
     const wrong = pieces.filter(({ panel, cut }) => {
       if (panel.half === "both") return !cut.onFold && !panel.cutting.pieces && !(cut.pairs && cut.count % 2 === 0);
+      // Doubled over a fold, it is the same from both sides.
+      if (cut.onFold) return cut.count !== 1;
       if (cut.count !== 1 || !cut.singleLayer) return true;
       const root = isOf(panel, "front") ? "front" : isOf(panel, "back") ? "back" : null;
       const other = panels.find((p) => root && isOf(p, root) && p.half === (panel.half === "left" ? "right" : "left"));

@@ -1,4 +1,5 @@
 import { derive, type Derived } from "../derive";
+import type { Fitting } from "../fitting";
 import { boxOf, type Point } from "../geometry";
 import { panelOutline, type Panel } from "../pattern";
 import { STYLES } from "../styles";
@@ -26,6 +27,16 @@ function fromOrigin(panel: Panel): readonly Point[] {
   return points.map(([x, y]): Point => [x - dx, y - dy]);
 }
 
+const LEFT_ALONE: Fitting = {
+  id: "left",
+  date: "2026-05-03",
+  seen: "hem-short",
+  pinned: "left",
+  alone: true,
+  words: "",
+  changes: [{ move: "set-length", param: "length", by: 15 }],
+};
+
 /** More in the long run: CARDS_COUNT=200. */
 const COUNT = Number(process.env.CARDS_COUNT ?? 40);
 const RANDOM = Array.from({ length: COUNT }, (_, seed) => {
@@ -35,6 +46,14 @@ const RANDOM = Array.from({ length: COUNT }, (_, seed) => {
 
 const GARMENTS: readonly (readonly [string, Derived])[] = [
   ...Object.keys(STYLES).map((id) => [id, derivedOf(palazzoJob(HAND_BODY, { style: { id, params: {} } }))] as const),
+  // Longer on the left alone: left and right are drawn apart.
+  ...["straight", "flare"].map(
+    (id) =>
+      [
+        `${id}, one-sided`,
+        derivedOf(palazzoJob(HAND_BODY, { style: { id, params: {} }, fittings: [LEFT_ALONE] })),
+      ] as const,
+  ),
 ];
 
 /** The largest distance between what is drawn from cards and what the engine drew, and where. */

@@ -12,10 +12,10 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { choice, namedLength, statedLength, usualOn } from "../params";
+import { choice, namedLength, statedLength, usualOn, garmentLengthSchema, LENGTH_NAMES } from "../params";
 import { quantity, range, Refusal, say, tapeOf, type Mm } from "../units";
 import { askedLength, defineMove } from "./define";
-import { askedGarmentLength, garmentLengthSchema, LENGTH_NAMES } from "./setLength";
+import { askedGarmentLength } from "./setLength";
 import { bodiceHalves, needsBodice, needsWholeCentres } from "./withBodice";
 
 const ID = "end-as-top";

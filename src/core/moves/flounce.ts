@@ -1,4 +1,13 @@
-import { namedLength, length, choice, number, statedLength, type StatedOf } from "../params";
+import {
+  namedLength,
+  length,
+  choice,
+  number,
+  statedLength,
+  type StatedOf,
+  levelSchema,
+  type LevelName,
+} from "../params";
 import { askedLength, defineMove } from "./define";
 import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../pattern";
 import { pathAt, pathLength } from "../geometry";
@@ -6,7 +15,7 @@ import { quantity, type Mm, type Quantity, say, Refusal, range } from "../units"
 import { paramOr, styleParam } from "./auto";
 import { CIRCLE_SHARE, circle, EDGE, hemOf, strip, STRIP_FULLNESS } from "./flounceCloth";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
-import { levelHandle, levelOf, levelSchema, type LevelName } from "./level";
+import { levelHandle, levelOf } from "./level";
 import { type Handle, type MoveContext, type StyleState } from "./move";
 
 const PARAMS = {

@@ -27,9 +27,7 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export { garmentLengthSchema } from "./setLength";
 export { BEYOND_BUST } from "./cowl";
-export { levelSchema } from "./level";
 
 /** Every move there is, by id, in the order they are usually made. */
 export const MOVES = registry([

@@ -1,11 +1,11 @@
 import { waistFromCentre } from "../bodice";
-import { choice, namedLength, type StatedOf } from "../params";
+import { choice, namedLength, type StatedOf, LEVEL_NAMES, levelSchema, type LevelName } from "../params";
 import { along, edgesWithRole, refsLength, type Join, type Panel } from "../pattern";
 import { quantity, ratio, Refusal, say, type LengthInput, type Mm } from "../units";
 import { z } from "zod";
 import { styleParam } from "./auto";
 import { defineMove } from "./define";
-import { LEVEL_NAMES, levelOf, levelSchema, type LevelName } from "./level";
+import { levelOf } from "./level";
 import { wholePanel } from "./legs";
 import { bodiceHalves, needsBodice } from "./withBodice";
 import { pleatPanel } from "./pleatPanel";

@@ -1,7 +1,8 @@
+import { levelSchema, LEVEL_NAMES } from "../params";
 import { z } from "zod";
 import { lengthInputSchema, quantity, readLength, Refusal, say, type Mm, type Quantity } from "../units";
 import { panelWidths, passingAbove, passingBelow, passingOf, type LegPlan, type Turn } from "../drafting";
-import { levelOf, levelSchema, LEVEL_NAMES } from "./level";
+import { levelOf } from "./level";
 import type { MoveContext, StyleState } from "./move";
 
 /** A level of the leg counted from another, or from where the leg ends now: so far below it (negative: above). */

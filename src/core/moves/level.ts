@@ -1,15 +1,9 @@
 import { isOf, type Panel } from "../pattern";
-import { z } from "zod";
-import { lengthInputSchema, quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
+import { LEVEL_NAMES, type LevelName } from "../params";
+import { quantity, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { readParam } from "./auto";
 import type { Point } from "../geometry";
 import { type Handle, type MoveContext, type StyleState } from "./move";
-
-export const LEVEL_NAMES = ["hip", "crotch", "thigh", "knee", "calf", "ankle"] as const;
-export type LevelName = (typeof LEVEL_NAMES)[number];
-
-/** A level of the leg: by name, or a length below the natural waist. */
-export const levelSchema = z.union([z.enum(LEVEL_NAMES), lengthInputSchema]);
 
 const isName = (value: unknown): value is LevelName => LEVEL_NAMES.includes(value as LevelName);
 

@@ -1,10 +1,20 @@
 import { z } from "zod";
-import { choice, number, length, namedLength, ruledLength, type StatedOf } from "../params";
+import {
+  choice,
+  number,
+  length,
+  namedLength,
+  ruledLength,
+  type StatedOf,
+  levelSchema,
+  type LevelName,
+  LEVEL_NAMES,
+} from "../params";
 import { askedLength, defineMove } from "./define";
 import { type Fold } from "../pattern";
 import { quantity, type LengthInput, type Mm, type Quantity, Refusal, range, say } from "../units";
 import { numberOr, paramOr, readParam, styleParam } from "./auto";
-import { levelOf, levelSchema, type LevelName, LEVEL_NAMES } from "./level";
+import { levelOf } from "./level";
 import { wholePanel } from "./legs";
 import { type Handle, type MoveContext } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";

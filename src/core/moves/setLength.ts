@@ -1,17 +1,17 @@
-import { z } from "zod";
-import { namedLength as lengthOrName, statedLength } from "../params";
+import type { z } from "zod";
+import {
+  garmentLengthSchema,
+  LENGTH_NAMES,
+  namedLength as lengthOrName,
+  statedLength,
+  type LengthName,
+} from "../params";
 import { defineMove } from "./define";
 import type { BodyMeasures } from "../body";
-import { lengthInputSchema, quantity, range, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
+import { quantity, range, type LengthInput, type Mm, type Quantity, say, Refusal } from "../units";
 import { paramOr, readParam } from "./auto";
 import { landmarkHandles, levelHandle } from "./level";
 import type { MoveContext, StyleState } from "./move";
-
-export const LENGTH_NAMES = ["full", "ankle", "calf", "mid-calf", "knee", "shorts"] as const;
-type LengthName = (typeof LENGTH_NAMES)[number];
-
-/** How long the garment is: a named level, or a length below the natural waist. */
-export const garmentLengthSchema = z.union([z.literal("auto"), z.enum(LENGTH_NAMES), lengthInputSchema]);
 
 /** What is sewn on below is no deeper. */
 const LESS: readonly [Mm, Mm] = [0, 300];

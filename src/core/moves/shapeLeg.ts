@@ -1,4 +1,13 @@
-import { choice, namedLength, length, levelList, statedLength, type StatedOf } from "../params";
+import {
+  choice,
+  namedLength,
+  length,
+  levelList,
+  statedLength,
+  type StatedOf,
+  levelSchema,
+  LEVEL_NAMES,
+} from "../params";
 import { defineMove } from "./define";
 import {
   hemGirthOf,
@@ -14,7 +23,7 @@ import {
 } from "../drafting";
 import { quantity, type Mm, type Quantity, say, Refusal, range, isStated } from "../units";
 import { paramOr, readParam, styleParam } from "./auto";
-import { levelOf, levelSchema, LEVEL_NAMES } from "./level";
+import { levelOf } from "./level";
 import { legLevelsSchema, MOST_LEVELS, readLevels, refuseLevel, withLevels, type LegLevel } from "./legLevels";
 import { type MoveContext, type StyleState } from "./move";
 import { shapeHandles } from "./shapeHandles";

@@ -5,11 +5,10 @@ import {
   isOf,
   panelById,
   type Edge,
-  type Join,
   type Panel,
   cutPanel,
+  divideLegs,
   type Place,
-  afterCut,
   findEdge,
   type NewPart,
   drawingOn,
@@ -69,7 +68,7 @@ export const split = defineMove({
   apply(state, params, context) {
     const root = params.panel ?? "front";
     const leg = params.leg ?? "both";
-    const divided = leg === "both" ? state : divideLegs(state, root);
+    const divided = leg === "both" ? state : divideLegs(state, (p) => isOf(p, root), { by: ID });
     const own = divided.panels.filter((p) => isOf(p, root) && (leg === "both" || p.half === leg));
     const long = own.filter((p) => findEdge(p, "hem") !== undefined && hasWaist(p));
     const out = paramOr("split", "out", params.out, context) ?? quantity(0, "down the crease");
@@ -132,43 +131,6 @@ function unusedId(panel: Panel): string {
 }
 
 const hasWaist = (panel: Panel): boolean => panel.edges.some((e) => e.role === "waist");
-
-/** Copies of a panel for the right and the left leg, with every seam on both. */
-export function divideLegs(state: StyleState, root: "front" | "back"): StyleState {
-  const own = state.panels.filter((p) => isOf(p, root) && p.half === "both");
-  const named = (id: string, leg: "left" | "right"): string => (own.some((p) => p.id === id) ? `${id}-${leg}` : id);
-  const panels = state.panels.flatMap((p) =>
-    own.includes(p)
-      ? (["right", "left"] as const).map((leg) => ({
-          ...p,
-          id: `${p.id}-${leg}`,
-          is: afterCut(p.is, { from: p.id, by: ID, part: leg }),
-          half: leg,
-          name: `${p.name} ${leg}`,
-        }))
-      : [p],
-  );
-  const joins = state.joins.flatMap((join): Join[] => {
-    if (![...join.a, ...join.b].some((ref) => own.some((p) => p.id === ref.panel))) return [join];
-    const on = (refs: Join["a"], leg: "left" | "right"): Join["a"] =>
-      refs.map((ref) => ({ ...ref, panel: named(ref.panel, leg) }));
-    // What is sewn on one leg alone, because the other half of it differs already, stays on that leg.
-    if (join.leg !== "both") return [{ ...join, a: on(join.a, join.leg), b: on(join.b, join.leg) }];
-    // The centre seam joins the two legs; every other seam is sewn once on each.
-    if (JSON.stringify(join.a) === JSON.stringify(join.b))
-      return [{ ...join, a: on(join.a, "right"), b: on(join.b, "left") }];
-    return (["right", "left"] as const).map((leg) => ({
-      ...join,
-      id: `${join.id}-${leg}`,
-      label: `${join.label}, ${leg}`,
-      leg,
-      twin: join.twin ?? join.id,
-      a: on(join.a, leg),
-      b: on(join.b, leg),
-    }));
-  });
-  return { ...state, panels, joins };
-}
 
 interface CutLine {
   readonly from: Place;

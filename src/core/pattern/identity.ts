@@ -33,6 +33,8 @@ export interface CutMark {
   readonly from: string;
   readonly by: string;
   readonly part: CutPart;
+  /** The legs differ because the body does: they are not held against each other. */
+  readonly asWorn?: true;
 }
 
 /** What a panel is, whatever it is called. */

@@ -11,3 +11,4 @@ export * from "./foldedWaist";
 export * from "./foldOut";
 export * from "./ring";
 export * from "./cutTop";
+export * from "./halves";

@@ -1,5 +1,5 @@
+import { garmentLengthSchema } from "../params";
 import { z } from "zod";
-import { garmentLengthSchema } from "../moves";
 import { autoLengthSchema, quantity, say } from "../units";
 import { defineStyle } from "./style";
 

@@ -1,5 +1,5 @@
+import { garmentLengthSchema } from "../params";
 import { z } from "zod";
-import { garmentLengthSchema } from "../moves";
 import { quantity, say, autoLengthSchema } from "../units";
 import { defineStyle, type Style } from "./style";
 

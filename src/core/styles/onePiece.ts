@@ -1,5 +1,5 @@
+import { garmentLengthSchema } from "../params";
 import { z } from "zod";
-import { garmentLengthSchema } from "../moves";
 import { autoLengthSchema, quantity, say } from "../units";
 import { defineStyle, type MoveEntry } from "./style";
 import { flaredFromKnee } from "./sums";

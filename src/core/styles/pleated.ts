@@ -1,6 +1,6 @@
+import { garmentLengthSchema, levelSchema } from "../params";
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
-import { garmentLengthSchema, levelSchema } from "../moves";
 import { defineStyle } from "./style";
 import { ankleAnd, BAND_AND_ZIP, bentKnee } from "./sums";
 

@@ -1,6 +1,6 @@
+import { garmentLengthSchema } from "../params";
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
-import { garmentLengthSchema } from "../moves";
 import { defineStyle } from "./style";
 import { BAND_AND_ZIP, straightLeg } from "./sums";
 

@@ -39,6 +39,17 @@ function between(a: readonly Point[], b: readonly Point[]): number {
   return least;
 }
 
+/** True where an outline lies within another: no corner outside, and no edges that cross. */
+const liesOn = (piece: readonly Point[], cloth: readonly Point[]): boolean =>
+  piece.every((p) => isInside(p, cloth)) &&
+  !piece.some((s, i) => {
+    const t = piece[(i + 1) % piece.length] as Point;
+    return cloth.some((u, j) => {
+      const v = cloth[(j + 1) % cloth.length] as Point;
+      return side(s, t, u) * side(s, t, v) < 0 && side(u, v, s) * side(u, v, t) < 0;
+    });
+  });
+
 /** What is wrong with a lay. */
 export function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
   const faults: string[] = [];
@@ -54,6 +65,7 @@ export function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
         faults.push(`${a.piece} lies off the cloth`);
         break;
       }
+    if (cloth.outline && !liesOn(a.outline, cloth.outline)) faults.push(`${a.piece} lies off the remnant`);
     for (const b of [...placements.slice(i + 1), ...(a.opened ? under : [])]) {
       // What is cut beyond the fold, or once it is opened out, lies on what the rest has left; it is drawn beside it.
       const gap = between(a.outline, b.outline);

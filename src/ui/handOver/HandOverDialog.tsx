@@ -7,7 +7,6 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import LinearProgress from "@mui/material/LinearProgress";
-import { useSnackbar } from "notistack";
 import { useMemo, useState } from "react";
 import type { Body } from "@/core/body";
 import { jobFile } from "@/core/files/handedFile";
@@ -16,9 +15,8 @@ import { USUAL_PRINT } from "@/core/files/paper/options";
 import { useView } from "@/store/viewStore";
 import { fileOf, sizeFileOf, stopWriting } from "@/workers/client";
 import { Choice } from "../Choice";
-import { download } from "../download";
 import { useOpenJob } from "../JobContext";
-import { sentenceOf } from "../sentenceOf";
+import { useSave } from "../useSave";
 import { PaneHeading } from "../StageLayout";
 import { usePhone } from "../usePhone";
 import {
@@ -42,7 +40,7 @@ import { usePages } from "./usePages";
 /** The bench where work leaves the program: what, with which lines, how arranged, on what; the real pages beside it. */
 export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
   const { job, fault, proof } = useOpenJob();
-  const { enqueueSnackbar } = useSnackbar();
+  const save = useSave();
   const phone = usePhone();
   const tape = useView((v) => v.tape);
   const [busy, setBusy] = useState(false);
@@ -80,21 +78,16 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
 
   async function hand(): Promise<void> {
     setBusy(true);
-    try {
-      // The job itself needs no calculation, and goes out whatever else has failed.
-      const file =
-        kind === "job"
-          ? jobFile(job)
-          : kind === "sizes"
-            ? await sizeFileOf(job, others, how, as === "each" ? "each" : "nested")
-            : await fileOf(job, how);
-      download(file);
-      enqueueSnackbar(`${file.name} is in your downloads.`);
-    } catch (error) {
-      enqueueSnackbar(sentenceOf(error, "The file could not be made."), { variant: "error" });
-    } finally {
-      setBusy(false);
-    }
+    // The job itself needs no calculation, and goes out whatever else has failed.
+    await save(
+      kind === "job"
+        ? jobFile(job)
+        : kind === "sizes"
+          ? sizeFileOf(job, others, how, as === "each" ? "each" : "nested")
+          : fileOf(job, how),
+      "The file could not be made.",
+    );
+    setBusy(false);
   }
 
   return (

@@ -2,7 +2,7 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Exercise, Mistake } from "@/core/derive/practice";
-import { readingRows } from "@/core/inspect";
+import { readingRows } from "@/core/inspect/readingRows";
 import { formatLength, parseLength, tapeDivision, type Tape } from "@/core/units";
 import { LengthField } from "../LengthField";
 import { PaneHeading } from "../StageLayout";

@@ -19,7 +19,7 @@ export function ProgressChart({ record }: { readonly record: PracticeRecord | nu
       yAxis: {
         type: "category",
         data: met.map((m) => m.label),
-        axisLabel: { color: ink.text, width: 150, overflow: "break", fontSize: 11 },
+        axisLabel: { color: ink.text, width: 150, overflow: "break", fontSize: 11, lineHeight: 14 },
       },
       series: [
         {

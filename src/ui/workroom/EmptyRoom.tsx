@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { NewHere } from "./NewHere";
 
 /** What can be done in a workroom where nothing lies yet. */
 export function EmptyRoom({ onStart, onSample }: { readonly onStart: () => void; readonly onSample: () => void }) {
@@ -7,6 +8,9 @@ export function EmptyRoom({ onStart, onSample }: { readonly onStart: () => void;
       <p>
         Nothing is on the table yet. Start with a wearer and a style, drop a job file anywhere on this page, or look
         round the sample workroom: a travelling puppet theatre, its company and their trousers, all invented.
+      </p>
+      <p>
+        <NewHere />
       </p>
       <Button variant="contained" onClick={onStart} sx={{ mr: 1.5 }}>
         Start a job

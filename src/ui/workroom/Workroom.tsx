@@ -20,6 +20,7 @@ import { ExampleList } from "./ExampleList";
 import { FindJobs } from "./FindJobs";
 import { JobCard } from "./JobCard";
 import type { NewJobStart } from "./NewJobDialog";
+import { NewHere } from "./NewHere";
 import { OwnStyleList } from "./OwnStyleList";
 import { UnreadableList } from "./UnreadableList";
 import { useWorkroom } from "./useWorkroom";
@@ -200,7 +201,7 @@ export function Workroom() {
               <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
                 Kept in this browser only
                 {taken ? `, ${sizeInWords(taken.used)} of the ${sizeInWords(taken.whole)} it gives` : ""}. Drop job
-                files, or a whole workroom’s, anywhere to open them.
+                files, or a whole workroom’s, anywhere to open them. <NewHere />
                 {search.trim() !== "" && found.length === 0 ? " No job holds these words." : ""}
               </p>
             )}

@@ -1,10 +1,9 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import { forJob, forCupboard, leftOver, type CupboardCloth } from "@/core/cloth/cupboard";
-import type { ClothLay } from "@/core/cloth";
-import { clothOf } from "@/core/derive/cloth";
-import { formatLength } from "@/core/units";
+import { forJob, forCupboard, type CupboardCloth } from "@/core/cloth/cupboard";
+import type { ClothLay, LayCloth } from "@/core/cloth";
+import { formatLength, type Mm } from "@/core/units";
 import type { Material } from "@/core/pattern";
 import { keepCloth, listCloths, removeCloth } from "@/store/layStore";
 import { changeJob } from "@/store/jobStore";
@@ -13,16 +12,23 @@ import { ClothFields } from "@/ui/ClothFields";
 import { useOpenJob } from "@/ui/JobContext";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
+import { Offcuts } from "./Offcuts";
+import { RemnantFields } from "./RemnantFields";
 
 interface Props {
   readonly material: Material;
   readonly materials: readonly Material[];
   readonly onMaterial: (material: Material) => void;
   readonly lay: ClothLay | null;
+  /** It was made for other pieces, or another cloth. */
+  readonly isOld: boolean;
+  readonly cloth: LayCloth;
+  /** Length in hand; null where it is bought. */
+  readonly length: Mm | null;
 }
 
 /** The cloths of a job, what is said of the shell, and the cupboard they come from. */
-export function ClothPane({ material, materials, onMaterial, lay }: Props) {
+export function ClothPane({ material, materials, onMaterial, lay, isOld, cloth, length }: Props) {
   const { job } = useOpenJob();
   const tape = useView((v) => v.tape);
   const [cloths, setCloths] = useState<readonly CupboardCloth[]>([]);
@@ -68,6 +74,7 @@ export function ClothPane({ material, materials, onMaterial, lay }: Props) {
         })}
       </section>
       {material === "shell" ? <ClothFields /> : null}
+      {material === "shell" ? <RemnantFields cloth={cloth} length={length} tape={tape} /> : null}
       <section aria-label="Cupboard" style={{ marginTop: 12 }}>
         <PaneHeading>Cupboard</PaneHeading>
         {cloths.length === 0 ? (
@@ -121,38 +128,10 @@ export function ClothPane({ material, materials, onMaterial, lay }: Props) {
             Keep {job.cloth.name} here
           </Button>
         ) : null}
-        {lay && job.cloth?.name && typeof job.cloth.length !== "undefined" ? (
-          <Leftover lay={lay} name={job.cloth.name} onKept={reload} />
+        {lay && !isOld && length !== null ? (
+          <Offcuts lay={lay} cloth={cloth} length={length} name={job.cloth?.name ?? "Cloth"} onKept={reload} />
         ) : null}
       </section>
     </>
-  );
-}
-
-/** Offcuts this long across the whole width are worth keeping. */
-const WORTH_KEEPING = 200;
-
-/** What the lay leaves over the whole width, put into the cupboard by one press. */
-function Leftover({
-  lay,
-  name,
-  onKept,
-}: {
-  readonly lay: ClothLay;
-  readonly name: string;
-  readonly onKept: () => void;
-}) {
-  const { job } = useOpenJob();
-  const tape = useView((v) => v.tape);
-  const { width, length } = clothOf(job).cloth;
-  const left = length === null ? 0 : length - lay.length;
-  if (width === null || left < WORTH_KEEPING) return null;
-  return (
-    <p style={{ margin: "8px 0" }}>
-      {formatLength(left, tape)} are left, whole width.{" "}
-      <Quiet onPress={() => void keepCloth(leftOver(job.cloth ?? {}, name, job.body.unit, width, left)).then(onKept)}>
-        Keep
-      </Quiet>
-    </p>
   );
 }

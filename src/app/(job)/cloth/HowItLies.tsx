@@ -1,10 +1,10 @@
 "use client";
 import Checkbox from "@mui/material/Checkbox";
-import { FOLDS, type Fold, type LayCloth } from "@/core/cloth";
+import { clothOtherwise, FOLDS, type Fold, type LayCloth } from "@/core/cloth";
 import { clothOf } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
-import { formatLength, type Tape } from "@/core/units";
+import { formatLength, type Mm, type Tape } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { JobLengthField } from "@/ui/JobLengthField";
@@ -35,11 +35,14 @@ export function HowItLies({
   jobs,
   cloth,
   material,
+  found,
   tape,
 }: {
   readonly jobs: readonly Job[];
   readonly cloth: LayCloth;
   readonly material: Material;
+  /** Length of the lay on the table, which was looked for longer than the others; null while there is none. */
+  readonly found: Mm | null;
   readonly tape: Tape;
 }) {
   const { job } = useOpenJob();
@@ -47,7 +50,7 @@ export function HowItLies({
   const lengths = useElsewhere(
     jobs,
     material,
-    FOLDS.map((fold) => ({ ...cloth, fold, foldWidth: null })),
+    FOLDS.map((fold) => clothOtherwise(cloth, { fold })),
     900,
   );
   return (
@@ -56,6 +59,7 @@ export function HowItLies({
       <div style={{ display: "grid", gridTemplateColumns: "repeat(2, 1fr)", gap: 6 }}>
         {FOLDS.map((fold, i) => {
           const isChosen = cloth.fold === fold;
+          const length = isChosen && found !== null ? found : lengths[i];
           return (
             <button
               key={fold}
@@ -79,16 +83,13 @@ export function HowItLies({
               </svg>
               <div style={{ fontWeight: isChosen ? 700 : 450 }}>{WORDS[fold]}</div>
               <div style={{ color: "var(--quiet)" }}>
-                {lengths.length === 0
-                  ? "…"
-                  : lengths[i] === null || lengths[i] === undefined
-                    ? "cannot"
-                    : formatLength(lengths[i], tape)}
+                {length === undefined ? "…" : length === null ? "cannot" : formatLength(length, tape)}
               </div>
             </button>
           );
         })}
       </div>
+      <p style={{ margin: "6px 0 0", color: "var(--quiet)", fontSize: 13 }}>The others are a quick first look.</p>
       {cloth.fold === "lengthwise" || cloth.fold === "partly" ? (
         <JobLengthField
           label="Folded in by"

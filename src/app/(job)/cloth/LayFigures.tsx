@@ -1,5 +1,5 @@
 "use client";
-import type { ClothLay, LayCloth } from "@/core/cloth";
+import { clothOtherwise, type ClothLay, type LayCloth } from "@/core/cloth";
 import { costOf, SOLD_WIDTHS } from "@/core/cloth/sold";
 import type { ClothInHand } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
@@ -39,7 +39,7 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
   const others = useElsewhere(
     jobs,
     material,
-    widths.map((width) => ({ ...cloth, width, foldWidth: null })),
+    widths.map((width) => clothOtherwise(cloth, { width })),
     2500,
   );
   const rows: readonly (readonly [string, React.ReactNode])[] = [

@@ -23,7 +23,8 @@ interface Props extends Pick<SVGProps<SVGGElement>, "onPointerDown" | "onFocus" 
   readonly cursor: "default" | "grab" | "grabbing";
 }
 
-const pathOf = (outline: Placement["outline"]): string =>
+/** A closed outline as it is drawn. */
+export const pathOf = (outline: Placement["outline"]): string =>
   `${outline.map(([x, y], i) => `${i === 0 ? "M" : "L"}${x.toFixed(1)} ${y.toFixed(1)}`).join("")}Z`;
 
 function styleOf(

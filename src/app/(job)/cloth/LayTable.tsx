@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { FOLD_WORDS, type ClothLay, type LayCloth } from "@/core/cloth";
 import type { Material } from "@/core/pattern";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import { LayPiece, SecondLayer, type PieceNamed } from "./LayPiece";
+import { LayPiece, pathOf, SecondLayer, type PieceNamed } from "./LayPiece";
 import { LayTape } from "./LayTape";
 import type { Laying } from "./useLay";
 
@@ -116,19 +116,16 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
           : ""}
         {lay.singles === "beyond" ? "; what is cut once lies beyond the fold" : ""}
       </text>
-      <rect
-        x={0}
-        y={0}
-        width={long}
-        height={deep}
+      <path
+        d={cloth.outline ? pathOf(cloth.outline.map(([x, y]) => [x, deep - y] as const)) : `M0 0H${long}V${deep}H0z`}
         fill="var(--cloth, #f3e9d7)"
-        stroke="var(--rule)"
+        stroke={cloth.outline ? "var(--text)" : "var(--rule)"}
         vectorEffect="non-scaling-stroke"
       />
       <text x={0} y={-26} fontSize={word * 0.9} fill="var(--quiet)">
         cut end
       </text>
-      {(["top", "bottom"] as const).map((edge) => {
+      {(cloth.outline ? [] : (["top", "bottom"] as const)).map((edge) => {
         const isFold = cloth.fold === "lengthwise" && edge === "bottom" && lay.singles !== "opened";
         return (
           <path
@@ -142,7 +139,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
         );
       })}
       <text x={long} y={-26} fontSize={word * 0.9} textAnchor="end" fill="var(--quiet)">
-        selvedge
+        {cloth.outline ? "remnant" : "selvedge"}
       </text>
       {cloth.repeat
         ? Array.from({ length: Math.floor((long - cloth.repeat.first) / cloth.repeat.along) + 1 }, (_, i) => (

@@ -9,7 +9,7 @@ interface Props {
   readonly tape: Tape;
 }
 
-/** Marks of the tape along the cut: every five centimetres, or every two inches. */
+/** Marks of the tape along the cut, and the numbered ones: every ten and fifty centimetres, or every four and twenty-four inches. */
 const TAPE_STEP: Readonly<Record<Tape, { readonly small: Mm; readonly large: Mm }>> = {
   cm: { small: 100, large: 500 },
   in: { small: 101.6, large: 609.6 },
@@ -31,7 +31,13 @@ export function LayTape({ long, deep, bound, word, tape }: Props) {
               vectorEffect="non-scaling-stroke"
             />
             {isLarge ? (
-              <text x={x} y={deep + 84 + word * 0.6} fontSize={word * 0.95} textAnchor="middle" fill="var(--quiet)">
+              <text
+                x={x}
+                y={deep + 84 + word * 0.6}
+                fontSize={word * 0.95}
+                textAnchor={i === 0 ? "start" : "middle"}
+                fill="var(--quiet)"
+              >
                 {formatLength(x, tape)}
               </text>
             ) : null}

@@ -1,11 +1,8 @@
 "use client";
-import { useSnackbar } from "notistack";
 import type { ClothLay, LayCloth } from "@/core/cloth";
-import type { HandedFile } from "@/core/files";
 import type { Tape } from "@/core/units";
-import { download } from "@/ui/download";
 import { Quiet } from "@/ui/Quiet";
-import { sentenceOf } from "@/ui/sentenceOf";
+import { useSave } from "@/ui/useSave";
 
 interface Props {
   readonly title: string;
@@ -15,29 +12,22 @@ interface Props {
   readonly tape: Tape;
 }
 
+const SORRY = "The lay could not be saved.";
+
 /** The lay as a drawing at true size, or on paper: the whole on a page, and a strip to follow at the table. */
 export function SaveLay({ title, lay, cloth, names, tape }: Props) {
-  const { enqueueSnackbar } = useSnackbar();
+  const save = useSave();
   const called = new Map([...names].map(([piece, { name }]) => [piece, name]));
-
-  function save(making: Promise<HandedFile>): void {
-    making.then(
-      (file) => {
-        download(file);
-        enqueueSnackbar(`${file.name} is in your downloads.`);
-      },
-      (error: unknown) => enqueueSnackbar(sentenceOf(error, "The lay could not be saved."), { variant: "error" }),
-    );
-  }
 
   return (
     <>
       <Quiet
         onPress={() =>
-          save(
+          void save(
             import("@/core/files/paper/layPdf").then(({ layPdf }) =>
               layPdf({ title, lay, cloth, names: called, tape }, tape === "in" ? "letter" : "a4"),
             ),
+            SORRY,
           )
         }
       >
@@ -45,7 +35,10 @@ export function SaveLay({ title, lay, cloth, names, tape }: Props) {
       </Quiet>
       <Quiet
         onPress={() =>
-          save(import("@/core/files/drawing/laySvg").then(({ laySvg }) => laySvg(title, lay, cloth, called, tape)))
+          void save(
+            import("@/core/files/drawing/laySvg").then(({ laySvg }) => laySvg(title, lay, cloth, called, tape)),
+            SORRY,
+          )
         }
       >
         Lay as a drawing

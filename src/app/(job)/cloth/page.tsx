@@ -1,6 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
+import dynamic from "next/dynamic";
 import { useMemo, useState } from "react";
 import { clothOf } from "@/core/derive/cloth";
 import { cutShapes, JOIN_ALLOWANCE, stripWidth, widerThan, type LayCloth } from "@/core/cloth";
@@ -15,7 +16,6 @@ import { FaultNote } from "@/ui/ProofPane";
 import { Quiet } from "@/ui/Quiet";
 import { StageLayout } from "@/ui/StageLayout";
 import { ClothPane } from "./ClothPane";
-import { FitPane } from "./FitPane";
 import { Grains } from "./Grains";
 import { HowItLies } from "./HowItLies";
 import { LayFigures } from "./LayFigures";
@@ -25,6 +25,9 @@ import { ShortPane } from "./ShortPane";
 import { Together } from "./Together";
 import { useLay } from "./useLay";
 import { useTogether } from "@/ui/useTogether";
+
+// Every number of every move is told in it.
+const FitPane = dynamic(() => import("./FitPane").then((m) => m.FitPane), { ssr: false });
 
 const NONE: readonly Piece[] = [];
 
@@ -41,6 +44,7 @@ export default function ClothPage() {
       ? { width: own ?? USUAL_WIDTH.shell, ...lies }
       : { width: own ?? USUAL_WIDTH[material], fold: "open", foldWidth: null, nap: false, gap: lies.gap, repeat: null };
   }, [job, material]);
+  const length = material === "shell" ? inHand.length : null;
   const { isRead, others, laid, put } = useTogether(id, job);
   // Laid before that is known, a shared lay would be taken for an old one and written over.
   const laying = useLay(id, laid, material, isRead ? cloth : null);
@@ -62,7 +66,6 @@ export default function ClothPage() {
         : [],
     [complaint, proof, material, cloth, job],
   );
-  const length = material === "shell" ? inHand.length : null;
   const saved = lay && laying.first !== null ? laying.first - lay.length : 0;
   return (
     <StageLayout
@@ -71,8 +74,24 @@ export default function ClothPage() {
       worksheet={
         <>
           <FaultNote />
-          <ClothPane material={material} materials={laying.materials} onMaterial={setMaterial} lay={lay} />
-          {material === "shell" ? <HowItLies jobs={laid} cloth={cloth} material={material} tape={tape} /> : null}
+          <ClothPane
+            material={material}
+            materials={laying.materials}
+            onMaterial={setMaterial}
+            lay={lay}
+            isOld={laying.isOld}
+            cloth={cloth}
+            length={length}
+          />
+          {material === "shell" && !cloth.outline ? (
+            <HowItLies
+              jobs={laid}
+              cloth={cloth}
+              material={material}
+              found={laying.isOld ? null : (lay?.length ?? null)}
+              tape={tape}
+            />
+          ) : null}
           {material === "shell" ? <Grains pieces={proof?.pieces ?? NONE} /> : null}
           <Together others={others} onPut={put} />
           <p style={{ color: "var(--quiet)", lineHeight: 1.4, margin: "12px 0" }}>

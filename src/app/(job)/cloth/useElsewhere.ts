@@ -4,6 +4,7 @@ import type { LayCloth } from "@/core/cloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
 import { besideTheLay } from "@/workers/client";
+import { cutKey } from "./cutKey";
 
 /**
  * The lengths the pieces take on other cloths, looked at quickly once the lay itself has had its first go; empty until they
@@ -15,19 +16,7 @@ export function useElsewhere(
   cloths: readonly LayCloth[],
   afterMs: number,
 ): readonly (number | null)[] {
-  const key = JSON.stringify([
-    cloths,
-    material,
-    jobs.map(({ moves, style, block, body, finish, allowances, fittings }) => [
-      moves,
-      style,
-      block,
-      body.measures,
-      finish,
-      allowances,
-      fittings,
-    ]),
-  ]);
+  const key = JSON.stringify([cloths, material, cutKey(jobs)]);
   const [found, setFound] = useState<{
     readonly key: string;
     readonly lengths: readonly (number | null)[];

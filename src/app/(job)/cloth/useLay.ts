@@ -8,6 +8,7 @@ import type { Complaint } from "@/core/units";
 import { findLay, keepLay } from "@/store/layStore";
 import { atTheLay } from "@/workers/client";
 import type { CalledPiece, Looked } from "@/workers/lay.worker";
+import { cutKey } from "./cutKey";
 
 /** Opened, a lay is looked for so long; then it is for the maker to look on. */
 const LOOKS_FIRST_MS = 6_000;
@@ -41,9 +42,6 @@ const NOTHING: LayState = {
 
 const laidOf = (lay: ClothLay): readonly Laid[] => lay.placements.map(({ x, y, turn }) => ({ x, y, turn }));
 
-/** What a job says of its cloth that changes the shapes that are cut from it. */
-const cuttingOf = ({ cloth }: Job): unknown => (cloth?.grain ? [cloth.joined, cloth.grain] : cloth?.joined);
-
 /** The lay of a job's material on a cloth, and of others that lie on it too: kept beside the job, looked for in a worker, moved by hand. */
 export function useLay(id: string, jobs: readonly Job[], material: Material, cloth: LayCloth | null) {
   const [state, setState] = useState<LayState>(NOTHING);
@@ -55,9 +53,7 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
     setState(now.current);
   }, []);
   const clothKey = JSON.stringify(cloth);
-  const jobKey = JSON.stringify(
-    jobs.map((job) => ({ ...job, name: "", date: "", versions: [], meant: {}, cloth: cuttingOf(job) })),
-  );
+  const jobKey = cutKey(jobs);
 
   const keep = useCallback(
     (lay: ClothLay, steps: number) =>

@@ -26,7 +26,7 @@ export function AppliedList({ fittings, tape, onTakeBack }: Props) {
       {fittings.map((fitting) => (
         <div key={fitting.id} style={{ borderBottom: "1px solid var(--rule)", padding: "6px 0", lineHeight: 1.4 }}>
           <b>{dayOf(fitting.date)}</b> {symptomOf(fitting.seen).label}
-          {fitting.pinned === "both" ? "" : `, pinned ${fitting.pinned}, mirrored`}
+          {fitting.pinned === "both" ? "" : `, pinned ${fitting.pinned}, ${fitting.alone ? "there alone" : "mirrored"}`}
           {fitting.words ? <div>{fitting.words}</div> : null}
           <div style={{ color: "var(--quiet)" }}>
             {fitting.changes

@@ -2,33 +2,32 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import type { Corrected } from "@/core/derive/corrected";
-import { curesOf } from "@/core/derive/correcting";
-import { readingRows } from "@/core/inspect";
-import { symptomOf, type Fitting, type Symptom } from "@/core/fitting";
+import type { Cure } from "@/core/derive/correcting";
+import { readingRows } from "@/core/inspect/readingRows";
+import { symptomOf, type Symptom } from "@/core/fitting";
 import type { Derived } from "@/core/derive";
-import type { Shape } from "@/core/derive/shape";
 import type { Recut } from "@/core/derive/recut";
-import type { Job } from "@/core/files";
 import { formatLength, keptText, parseLength, tell, type Sentence as Says, type Tape } from "@/core/units";
-import { useMemo } from "react";
 import { Choice } from "@/ui/Choice";
 import { LengthField } from "@/ui/LengthField";
 import { Sentence } from "@/ui/Sentence";
 import { PaneHeading } from "@/ui/StageLayout";
-import type { Draft } from "./draft";
+import type { Draft, Settled } from "./draft";
 
-const PINNED: readonly (readonly [Fitting["pinned"], string])[] = [
-  ["both", "both sides"],
-  ["right", "right, mirrored"],
-  ["left", "left, mirrored"],
+const PINNED: readonly (readonly [string, string, Pick<Draft, "pinned" | "alone">])[] = [
+  ["both", "both sides", { pinned: "both", alone: false }],
+  ["right", "right, mirrored", { pinned: "right", alone: false }],
+  ["left", "left, mirrored", { pinned: "left", alone: false }],
+  ["right alone", "right alone", { pinned: "right", alone: true }],
+  ["left alone", "left alone", { pinned: "left", alone: true }],
 ];
 
 interface Props {
-  readonly job: Job;
-  readonly shape: Shape;
+  /** Corrections that change this pattern; null while they are worked out. */
+  readonly cures: readonly Cure[] | null;
   readonly before: Derived | null;
   readonly tape: Tape;
-  readonly draft: Draft;
+  readonly draft: Settled;
   readonly made: Corrected | { readonly refused: Says } | null;
   /** Pieces of good cloth that are cut already and would be void. */
   readonly voided: readonly string[];
@@ -41,9 +40,8 @@ interface Props {
 
 /** What cures a symptom, by how much, what that changes, and taking it over with its note. */
 export function CurePane(props: Props) {
-  const { job, shape, before, tape, draft, made, voided, recut, onChange } = props;
+  const { cures, before, tape, draft, made, voided, recut, onChange } = props;
   const symptom: Symptom = symptomOf(draft.seen);
-  const cures = useMemo(() => curesOf(job, shape, symptom), [job, shape, symptom]);
   const corrected = made && "panels" in made ? made : null;
   const changed =
     before && corrected
@@ -56,14 +54,13 @@ export function CurePane(props: Props) {
   return (
     <section aria-label="What cures it">
       <PaneHeading>{capital(symptom.label)}: what cures it</PaneHeading>
-      {cures.length === 0 ? (
+      {cures?.length === 0 ? (
         <p style={{ margin: 0 }}>
           Nothing of this garment’s construction answers that. Restyle it, or check the card: is it the body or the
           pattern?
         </p>
       ) : null}
-      {cures.map(({ correction }) => {
-        const n = symptom.cures.indexOf(correction);
+      {cures?.map(({ n, correction }) => {
         const mm = draft.amounts[n] ?? 0;
         return (
           <div
@@ -95,10 +92,10 @@ export function CurePane(props: Props) {
       })}
       <Choice
         label="Pinned on"
-        value={draft.pinned}
-        options={PINNED}
+        value={draft.alone ? `${draft.pinned} alone` : draft.pinned}
+        options={PINNED.map(([value, words]) => [value, words] as const)}
         width={136}
-        onChange={(pinned) => onChange({ ...draft, pinned })}
+        onChange={(value) => onChange({ ...draft, ...PINNED.find(([v]) => v === value)?.[2] })}
       />
       <TextField
         multiline

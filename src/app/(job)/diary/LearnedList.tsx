@@ -1,8 +1,7 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import { learnedFrom, type Learned } from "@/core/derive/correcting";
-import { SYMPTOMS, symptomOf } from "@/core/fitting";
+import { learnedFrom, SYMPTOMS, symptomOf, type Learned } from "@/core/fitting";
 import { formatLength, type Tape } from "@/core/units";
 import { listJobs } from "@/store/database";
 import { PaneHeading } from "@/ui/StageLayout";

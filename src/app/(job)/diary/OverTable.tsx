@@ -1,6 +1,6 @@
 "use client";
 import type { PointerEvent } from "react";
-import { isOf, panelPath, type Panel } from "@/core/pattern";
+import { isOf, pairOf, panelPath, turnedOver, type Panel } from "@/core/pattern";
 import { arrange } from "@/ui/table/arrange";
 import { boundsOf, pathData } from "@/ui/table/layout";
 import { styleOf } from "@/ui/table/PanelView";
@@ -26,6 +26,13 @@ interface Props {
   readonly pressed: Pressed | null;
   readonly note: string;
   readonly onPress?: (pressed: Pressed) => void;
+}
+
+/** The panel of before that a panel is, or one of whose pair it was until the legs were set apart, turned over with it. */
+function heldOf(item: Panel, before: readonly Panel[]): Panel | undefined {
+  const own = before.find((p) => p.id === item.id);
+  const pair = own ? undefined : before.find((p) => p.id === pairOf(item));
+  return pair && item.half === "left" ? turnedOver(pair) : (own ?? pair);
 }
 
 /** Patterns over each other, the one before pale, the one after bold; where it pulls can be pressed. */
@@ -61,7 +68,7 @@ export function OverTable({ label, marks = [], before, after, pressed, note, onP
         style={{ width: "100%", height: "calc(100% - 44px)", cursor: onPress ? "crosshair" : undefined }}
       >
         {placed.map(({ id, item, at }) => {
-          const held = before.find((p) => p.id === item.id);
+          const held = heldOf(item, before);
           const { color, wash } = styleOf(item);
           return (
             <g key={id} transform={`translate(${at[0]} ${at[1]})`}>

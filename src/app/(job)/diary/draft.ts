@@ -1,29 +1,36 @@
-import type { Shape } from "@/core/derive/shape";
-import { changeOf, curesOf } from "@/core/derive/correcting";
-import type { Job } from "@/core/files";
-import { placeOfCure, symptomOf, type Fitting, type Symptom } from "@/core/fitting";
+import type { Cure } from "@/core/derive/correcting";
+import { changeOf, placeOfCure, symptomOf, type Fitting } from "@/core/fitting";
 import { formatLength, type Mm, type Tape } from "@/core/units";
 import type { Mark } from "./OverTable";
 
-/** A fitting while it is thought over: amounts by the place of the correction in its list. */
+/** A fitting while it is thought over: amounts by the place of the correction in its list; null as they are usual. */
 export interface Draft {
   readonly seen: Fitting["seen"];
-  readonly amounts: Readonly<Record<number, Mm>>;
+  readonly amounts: Readonly<Record<number, Mm>> | null;
   readonly pinned: Fitting["pinned"];
+  /** It stays on that side. */
+  readonly alone: boolean;
   readonly words: string;
 }
 
-/** A fitting thought over: corrections of the first choice, as far as this garment's construction has them. */
-export const startOf = (symptom: Symptom, job: Job, shape: Shape): Draft => {
-  const { id: seen } = symptom;
-  const amounts = curesOf(job, shape, symptom)
-    .filter(({ correction }) => correction.first)
-    .map(({ correction, usual }) => [symptom.cures.indexOf(correction), usual]);
-  return { seen, amounts: Object.fromEntries(amounts) as Draft["amounts"], pinned: "both", words: "" };
-};
+/** A fitting thought over, with nothing of it settled yet. */
+export const startOf = (seen: Fitting["seen"]): Draft => ({
+  seen,
+  amounts: null,
+  pinned: "both",
+  alone: false,
+  words: "",
+});
+
+/** The amounts of a draft: as they were set, or the usual ones of the corrections that are tried first. */
+export const amountsOf = (amounts: Draft["amounts"], cures: readonly Cure[]): NonNullable<Draft["amounts"]> =>
+  amounts ?? Object.fromEntries(cures.flatMap(({ n, correction, usual }) => (correction.first ? [[n, usual]] : [])));
+
+/** A draft with its amounts settled. */
+export type Settled = Draft & { readonly amounts: NonNullable<Draft["amounts"]> };
 
 /** The fitting a draft comes to; null while nothing of it is asked. */
-export function fittingOf(draft: Draft, id: string, date: string): Fitting | null {
+export function fittingOf(draft: Settled, id: string, date: string): Fitting | null {
   const { cures } = symptomOf(draft.seen);
   const changes = Object.entries(draft.amounts).flatMap(([n, mm]) => {
     const correction = cures[Number(n)];
@@ -31,11 +38,19 @@ export function fittingOf(draft: Draft, id: string, date: string): Fitting | nul
   });
   return changes.length === 0
     ? null
-    : { id, date, seen: draft.seen, pinned: draft.pinned, words: draft.words.trim(), changes };
+    : {
+        id,
+        date,
+        seen: draft.seen,
+        pinned: draft.pinned,
+        ...(draft.alone && { alone: true }),
+        words: draft.words.trim(),
+        changes,
+      };
 }
 
 /** What is changed, in words beside its place on the pattern. */
-export const marksOf = (draft: Draft, tape: Tape): readonly Mark[] =>
+export const marksOf = (draft: Settled, tape: Tape): readonly Mark[] =>
   symptomOf(draft.seen).cures.flatMap((cure, n): Mark[] => {
     const mm = draft.amounts[n] ?? 0;
     const place = placeOfCure(cure);

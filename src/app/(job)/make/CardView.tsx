@@ -30,7 +30,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
     const onKey = (event: KeyboardEvent): void => {
       if ((event.target as HTMLElement).closest("input, [role=combobox]")) return;
       const by = event.key === " " || event.key === "ArrowRight" ? 1 : event.key === "ArrowLeft" ? -1 : 0;
-      if (by === 0) return;
+      if (by === 0 || last === 0) return;
       event.preventDefault();
       onChange(Math.min(last, Math.max(1, at + by)));
     };
@@ -47,7 +47,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
     );
     return () => void lock?.release().catch(() => undefined);
   }, []);
-  if (!card) return null;
+  if (!card) return <p style={{ padding: 32, color: "var(--quiet)" }}>The cards are worked out.</p>;
   return (
     <section
       aria-label="Chalk cards"

@@ -1,14 +1,15 @@
 "use client";
 import { bundlesOf, cuttingList, shoppingList } from "@/core/making";
 import { GRAIN_WORDS } from "@/core/pieces";
-import type { Job } from "@/core/files";
+import type { HandedFile, Job } from "@/core/files";
 import type { SheetName } from "@/core/files/paper/papers";
 import type { Derived } from "@/core/derive";
 import { formatLength, type Mm, type Tape } from "@/core/units";
-import { download } from "@/ui/download";
+import { HOME_PAPERS } from "@/ui/homePapers";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 import { Sentence } from "@/ui/Sentence";
+import { useSave } from "@/ui/useSave";
 import { useTogether } from "@/ui/useTogether";
 import { useSnackbar } from "notistack";
 
@@ -34,8 +35,9 @@ export function ListsView({
   const bought = shoppingList(derived);
   const { laid } = useTogether(id, job);
   const { enqueueSnackbar } = useSnackbar();
+  const save = useSave();
 
-  async function saveLabels(jobs: readonly Job[], paper: SheetName): Promise<void> {
+  async function labelsFor(jobs: readonly Job[], paper: SheetName): Promise<HandedFile> {
     const [{ labelsOf }, { labelsPdf }] = await Promise.all([
       import("@/core/derive/labels"),
       import("@/core/files/paper/wallPdf"),
@@ -43,7 +45,7 @@ export function ListsView({
     const { labels, missing } = labelsOf(jobs);
     if (missing.length > 0)
       enqueueSnackbar(`Without ${missing.join(", ")}: as it stands it cannot be drawn.`, { variant: "warning" });
-    download(await labelsPdf(jobs.length === 1 ? job.name : `${job.name} and others`, labels, paper));
+    return labelsPdf(jobs.length === 1 ? job.name : `${job.name} and others`, labels, paper);
   }
 
   return (
@@ -81,13 +83,17 @@ export function ListsView({
       <section aria-label="Labels" style={{ marginBottom: 20 }}>
         <PaneHeading>Labels for the bundles</PaneHeading>
         <div style={{ display: "flex", gap: 18, flexWrap: "wrap" }}>
-          {(["a4", "letter"] as const).map((paper) => (
-            <Quiet key={paper} onPress={() => void saveLabels([job], paper)}>
-              {`Print ${bundlesOf(cut).length} labels, ${paper === "a4" ? "A4" : "Letter"}`}
+          {HOME_PAPERS.map(([paper, name]) => (
+            <Quiet key={paper} onPress={() => void save(labelsFor([job], paper), "The labels could not be saved.")}>
+              {`Print ${bundlesOf(cut).length} labels, ${name}`}
             </Quiet>
           ))}
           {laid.length > 1 ? (
-            <Quiet onPress={() => void saveLabels(laid, tape === "in" ? "letter" : "a4")}>
+            <Quiet
+              onPress={() =>
+                void save(labelsFor(laid, tape === "in" ? "letter" : "a4"), "The labels could not be saved.")
+              }
+            >
               {`Print those of all ${laid.length} garments on this cloth`}
             </Quiet>
           ) : null}

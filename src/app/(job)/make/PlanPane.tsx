@@ -6,7 +6,7 @@ import { MOST_FITTINGS } from "@/core/making/schools";
 import { dayOf } from "@/ui/dayOf";
 import type { Tape } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
-import { download } from "@/ui/download";
+import { useSave } from "@/ui/useSave";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
 
@@ -26,6 +26,7 @@ interface Props {
 
 /** What is left, spread over the days there is time on; late days are said at once. */
 export function PlanPane({ job, left, closing, today, tape }: Props) {
+  const save = useSave();
   const plan = job.making?.plan;
   const week = plan?.week ?? USUAL;
   const found = scheduled(left, plan?.from && plan.from > today ? plan.from : today, week, plan?.due ?? null);
@@ -105,8 +106,9 @@ export function PlanPane({ job, left, closing, today, tape }: Props) {
       {found && found.days.length > 0 ? (
         <Quiet
           onPress={() =>
-            void import("@/core/files/calendar").then(({ calendarOf }) =>
-              download(calendarOf(job.name, found.days, tape)),
+            void save(
+              import("@/core/files/calendar").then(({ calendarOf }) => calendarOf(job.name, found.days, tape)),
+              "The days could not be saved.",
             )
           }
         >

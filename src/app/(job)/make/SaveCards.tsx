@@ -1,8 +1,9 @@
 "use client";
 import type { Card } from "@/core/making";
 import type { Tape } from "@/core/units";
-import { download } from "@/ui/download";
+import { HOME_PAPERS } from "@/ui/homePapers";
 import { Quiet } from "@/ui/Quiet";
+import { useSave } from "@/ui/useSave";
 
 interface Props {
   readonly title: string;
@@ -10,29 +11,36 @@ interface Props {
   readonly tape: Tape;
 }
 
+const SORRY = "The cards could not be saved.";
+
 /** The cards to carry away: as a page for a phone, or on paper for the wall. */
 export function SaveCards({ title, cards, tape }: Props) {
+  const save = useSave();
   return (
     <ul style={{ listStyle: "none", margin: "0 0 12px", padding: 0, lineHeight: 2 }}>
       <li>
         <Quiet
           onPress={() =>
-            void import("@/core/files/cardsHtml").then(({ cardsHtml }) => download(cardsHtml(title, cards, tape)))
+            void save(
+              import("@/core/files/cardsHtml").then(({ cardsHtml }) => cardsHtml(title, cards, tape)),
+              SORRY,
+            )
           }
         >
           Save the cards as one page
         </Quiet>
       </li>
-      {(["a4", "letter"] as const).map((paper) => (
+      {HOME_PAPERS.map(([paper, name]) => (
         <li key={paper}>
           <Quiet
             onPress={() =>
-              void import("@/core/files/paper/wallPdf")
-                .then(({ wallPdf }) => wallPdf(title, cards, tape, paper))
-                .then(download)
+              void save(
+                import("@/core/files/paper/wallPdf").then(({ wallPdf }) => wallPdf(title, cards, tape, paper)),
+                SORRY,
+              )
             }
           >
-            {`Print for the wall, ${paper === "a4" ? "A4" : "Letter"}`}
+            {`Print for the wall, ${name}`}
           </Quiet>
         </li>
       ))}

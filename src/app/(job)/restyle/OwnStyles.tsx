@@ -6,8 +6,8 @@ import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
-import { jobWithStyle, takeStyle, ownStyleOf } from "@/core/derive/versions";
-import { type Job, JOB_FORMAT, JOB_VERSION } from "@/core/files";
+import { jobOn, ownStyleOf, takeStyle } from "@/core/derive/versions";
+import type { Job } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
 import { changeJob, undo } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -99,16 +99,7 @@ const Shelf = memo(
   function Shelf({ body, styles, onRemove }: ShelfProps) {
     const { enqueueSnackbar } = useSnackbar();
     const tape = useView((v) => v.tape);
-    const jobs = useMemo(
-      () =>
-        styles.map(({ style }) =>
-          jobWithStyle(
-            { format: JOB_FORMAT, version: JOB_VERSION, name: "", body, block: style.block, style: style.style },
-            style,
-          ),
-        ),
-      [body, styles],
-    );
+    const jobs = useMemo(() => styles.map(({ style }) => jobOn(body, style)), [body, styles]);
     const drawn = useMiniatures(jobs);
     return (
       <ul style={{ listStyle: "none", margin: "0 0 6px", padding: 0 }}>

@@ -14,6 +14,14 @@ export interface LayCloth {
   readonly gap: Mm;
   /** Lines that come again along it: how far apart, and the first from the cut end; null without. */
   readonly repeat: { readonly along: Mm; readonly first: Mm } | null;
+  /** The outline of a remnant, along and across; it is laid open. Left out, the cloth is a whole strip. */
+  readonly outline?: readonly Point[];
+}
+
+/** Cloth folded otherwise, or of another width: a whole strip, folded to its middle where it is folded. */
+export function clothOtherwise(cloth: LayCloth, other: Partial<Pick<LayCloth, "width" | "fold">>): LayCloth {
+  const { outline: _, ...strip } = cloth;
+  return { ...strip, foldWidth: null, ...other };
 }
 
 /** A piece on the cloth. */

@@ -44,6 +44,8 @@ export function* oneStrip(
 ): Generator<LayFound | null, void, void> {
   const plan = withLocked(onePlan(shapes, cloth), locked);
   refuseTooWide(plan, cloth);
-  for (const step of search(plan.strip, seed, like))
+  // What is missing of a remnant lies where it lies, in every lay.
+  const missing = plan.strip.items.slice(plan.parts.length).flatMap((item) => (item.fixed ? [item.fixed] : []));
+  for (const step of search(plan.strip, seed, like && [...like, ...missing]))
     yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
 }

@@ -60,7 +60,9 @@ const shoelace = (points: readonly Point[]): number =>
 export function oneLay(shapes: readonly CutShape[], cloth: LayCloth, plan: Plan, laid: readonly Laid[]): ClothLay {
   const { strip } = plan;
   const end = Math.max(
-    ...laid.map((at, i) => at.x + (strip.shapes[(strip.items[i] as LayItem).shape] as LayShape).own[0]),
+    ...plan.parts.map(
+      (_, i) => (laid[i] as Laid).x + (strip.shapes[(strip.items[i] as LayItem).shape] as LayShape).own[0],
+    ),
   );
   const length = cloth.fold === "across" ? 2 * end : end;
   const area = areaOf(shapes);

@@ -1,8 +1,10 @@
 import { boxOf, type Point } from "../../geometry";
 import { Refusal, say, type Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
+import { GRID } from "../lay/pairs";
 import { layShape, turnOf, type LayShape } from "../lay/shape";
 import { tooWide, type LayItem, type Strip } from "../lay/strip";
+import { missingOf } from "../remnant";
 import { widthOf } from "../wider";
 import { stripWidth, type LayCloth } from "./laidCloth";
 
@@ -80,6 +82,28 @@ function middleOf(outline: readonly Point[]): Mm {
 export const singlesOf = (shapes: readonly CutShape[]): boolean =>
   shapes.some((s) => !s.onFold && s.plain !== s.mirrored);
 
+/** Of a remnant, the parts of the strip that are no cloth, kept clear of like pieces. */
+function withMissing(plan: Plan, { outline, gap, width }: LayCloth): Plan {
+  if (!outline) return plan;
+  const missing = missingOf(outline, width);
+  const known = plan.strip.shapes.length;
+  const items = missing.map((part, i): LayItem => {
+    const { left, right, top, bottom } = boxOf(part);
+    return {
+      shape: known + i,
+      turns: [0],
+      fixed: { x: (left + right) / 2, y: (top + bottom) / 2, turn: 0 },
+      isMissing: true,
+    };
+  });
+  // Places along the cloth are whole steps of the grid: a part lies off its own by half of one at most.
+  const shapes = missing.map((part) => layShape(part, gap + GRID));
+  return {
+    parts: plan.parts,
+    strip: { ...plan.strip, shapes: [...plan.strip.shapes, ...shapes], items: [...plan.strip.items, ...items] },
+  };
+}
+
 /** Everything in one layer. */
 export function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
   const turns = cloth.nap ? ONE_WAY : BOTH_WAYS;
@@ -89,7 +113,7 @@ export function openPlan(shapes: readonly CutShape[], cloth: LayCloth): Plan {
     planner.add(shape.whole, turns.plain, part, shape.plain);
     planner.add(shape.whole, turns.mirrored, part, shape.mirrored);
   }
-  return planner.plan();
+  return withMissing(planner.plan(), cloth);
 }
 
 /** What is cut through two layers: pairs, pieces on the fold where there is one, and singles where they are not left out. */

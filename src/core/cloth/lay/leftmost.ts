@@ -23,8 +23,9 @@ export const newPlacing = (count: number): Placing => ({
   turn: new Uint8Array(count),
 });
 
-/** The right end of an item, as it lies at a step of the grid. */
-export const endOf = (task: Task, item: number, step: number): number => step * GRID + shapeOf(task, item).own[0];
+/** How far a lay reaches for an item that lies at a step of the grid: to its right end. */
+export const endOf = (task: Task, item: number, step: number): number =>
+  task.strip.items[item]?.isMissing ? 0 : step * GRID + shapeOf(task, item).own[0];
 
 /**
  * Lays pieces one after the other, each as far to the left as it goes beside those that lie already, and there as low as

@@ -14,6 +14,8 @@ export interface LayItem {
   readonly marks?: { readonly every: Mm; readonly first: Mm; readonly at: readonly Mm[] };
   /** It lies where it lies: locked by hand, or cut already. Its middle, and its turn. */
   readonly fixed?: Laid;
+  /** No piece, but what is missing of the cloth: fixed, and the lay does not reach over it. */
+  readonly isMissing?: true;
 }
 
 /** A piece as it lies: its middle along and across the cloth, and its turn. */
@@ -60,13 +62,15 @@ export const shapeOf = ({ strip }: Task, item: number): LayShape =>
 export function boundOf({ width, items, shapes }: Strip): Mm {
   const of = (item: LayItem): LayShape => shapes[item.shape] as LayShape;
   // A piece on the fold is drawn as half, and lies as half.
-  const area = items.reduce((sum, item) => sum + of(item).area, 0);
-  return Math.max(area / width, ...items.map((item) => 2 * of(item).own[0]));
+  const pieces = items.filter((item) => !item.isMissing);
+  const area = pieces.reduce((sum, item) => sum + of(item).area, 0);
+  return Math.max(area / width, ...pieces.map((item) => 2 * of(item).own[0]));
 }
 
 /** Pieces that are wider than the cloth in every turn they may lie in. */
 export const tooWide = ({ width, items, shapes }: Strip): readonly number[] =>
   items.flatMap((item, i) => {
+    if (item.isMissing) return [];
     const { own } = shapes[item.shape] as LayShape;
     const needed = item.across ? Math.min(...item.across) + own[1] : 2 * own[1];
     return needed > width + 1e-6 ? [i] : [];

@@ -4,7 +4,7 @@ import type { Job } from "../../files";
 import { pathLength, pointDistance } from "../../geometry";
 import { edgesWithRole, isBodice, type EdgeRole, type Panel } from "../../pattern";
 import type { Mm } from "../../units";
-import { withFitting } from "../correcting";
+import { withFitting } from "../changes";
 
 /** A mistake that people make: how a sound job is spoilt by it, and the one measure that shows it. */
 export interface Mistake {

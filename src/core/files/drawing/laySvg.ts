@@ -17,7 +17,8 @@ export function laySvg(
   names: ReadonlyMap<string, string>,
   tape: Tape,
 ): HandedFile {
-  const [wide, tall] = [lay.length + 2 * ROOM, lay.drawnWidth + 2 * ROOM];
+  const end = Math.max(lay.length, ...(cloth.outline ?? []).map(([x]) => x));
+  const [wide, tall] = [end + 2 * ROOM, lay.drawnWidth + 2 * ROOM];
   const y = (across: number): number => lay.drawnWidth - across;
   const pieces = lay.placements.map((p) => {
     const points = p.outline.map(([px, py]) => `${px.toFixed(2)},${y(py).toFixed(2)}`).join(" ");
@@ -29,13 +30,17 @@ export function laySvg(
     const x = 100 * i;
     return `<path d="M${x} ${lay.drawnWidth + 6}v${i % 5 === 0 ? 14 : 7}" stroke="#14302a" stroke-width="0.7"/>${i % 5 === 0 ? `<text x="${x}" y="${lay.drawnWidth + 40}" font-size="16" text-anchor="middle" font-family="sans-serif">${formatLength(x, tape)}</text>` : ""}`;
   });
+  const corners = cloth.outline?.map(([px, py]) => `${px.toFixed(2)},${y(py).toFixed(2)}`).join(" ");
+  const shape = corners
+    ? `<polygon points="${corners}"`
+    : `<rect x="0" y="0" width="${lay.length.toFixed(2)}" height="${lay.drawnWidth.toFixed(2)}"`;
   const words = escaped(
     `${title}: needs ${formatLength(lay.length, tape)}, ${formatLength(cloth.width, tape)} wide, ${FOLD_WORDS[cloth.fold]}`,
   );
   const text = `<?xml version="1.0" encoding="UTF-8"?>
 <svg xmlns="http://www.w3.org/2000/svg" width="${wide.toFixed(1)}mm" height="${tall.toFixed(1)}mm" viewBox="${-ROOM} ${-ROOM} ${wide.toFixed(1)} ${tall.toFixed(1)}">
 <text x="0" y="-18" font-size="20" font-family="sans-serif">${words}</text>
-<g id="cloth"><rect x="0" y="0" width="${lay.length.toFixed(2)}" height="${lay.drawnWidth.toFixed(2)}" fill="none" stroke="#888" stroke-width="0.7"/></g>
+<g id="cloth">${shape} fill="none" stroke="#888" stroke-width="0.7"/></g>
 <g id="pieces">${pieces.join("")}</g>
 <g id="lengths">${marks.join("")}</g>
 </svg>

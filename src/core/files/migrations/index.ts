@@ -4,6 +4,7 @@ import { clothAndMaking } from "./004-cloth-and-making";
 import { bodiceAndFittings } from "./005-bodice-and-fittings";
 import { fittingDates } from "./006-fitting-dates";
 import { grainOfPieces } from "./007-grain-of-pieces";
+import { remnantsAndSides } from "./008-remnants-and-sides";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -22,13 +23,14 @@ export const MIGRATIONS: readonly Migration[] = [
   bodiceAndFittings,
   fittingDates,
   grainOfPieces,
+  remnantsAndSides,
 ];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;
 
 /** The form jobs are kept in today. */
-export const JOB_VERSION = 7;
+export const JOB_VERSION = 8;
 
 /** A job of an older form in today's. */
 export function migrated(job: Readonly<Record<string, unknown>>, from: number): Record<string, unknown> {

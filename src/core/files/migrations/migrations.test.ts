@@ -2,6 +2,18 @@ import { recordedJobs } from "../../testing/recorded";
 import { readJob } from "../readJob";
 import { FIRST_VERSION, JOB_VERSION, MIGRATIONS, migrated } from ".";
 
+/** A job as a form of its time kept it. */
+const ofForm = <T extends object>(version: number, more: T) => ({
+  format: "eland-job",
+  version,
+  name: "Of its time",
+  edition: 3,
+  body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+  block: { school: "proportional", rules: {} },
+  style: { id: "palazzo", params: {} },
+  ...more,
+});
+
 test("there is one migration to every form, in order, and each has a name", () => {
   const forms = Array.from({ length: JOB_VERSION - FIRST_VERSION }, (_, i) => FIRST_VERSION + 1 + i);
   expect(MIGRATIONS.map((m) => m.to)).toEqual(forms);
@@ -49,16 +61,11 @@ test("a block that is no block is handed on, to be refused by its place", () => 
 });
 
 test("a job of the third form opens as it was, and may then say how its cloth lies and how it is made", () => {
-  const job = {
-    format: "eland-job",
-    version: 3,
-    name: "Of its time",
-    edition: 3,
-    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+  const job = ofForm(3, {
     block: { school: "traced", rules: {} },
     style: { id: "flare", params: {} },
     cloth: { name: "Dune twill", width: "150 cm", length: "290 cm", stretch: 0.1 },
-  };
+  });
   const read = readJob(job);
   expect(read.kind === "job" && { ...read.job, version: 3 }).toEqual(job);
   const more = {
@@ -73,16 +80,10 @@ test("a job of the third form opens as it was, and may then say how its cloth li
 });
 
 test("a job of the form before own bodices opens without one, and a version of its time too", () => {
-  const job = {
-    format: "eland-job",
-    version: 4,
-    name: "Before own bodices",
-    edition: 3,
-    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
-    block: { school: "proportional", rules: {} },
+  const job = ofForm(4, {
     style: { id: "one-piece", params: { school: "quarters" } },
     making: { schools: {} },
-  };
+  });
   const { making: _, ...kept } = job;
   const read = readJob(kept);
   expect(read).toMatchObject({ kind: "job", from: 4, job: { ...kept, version: JOB_VERSION } });
@@ -90,16 +91,11 @@ test("a job of the form before own bodices opens without one, and a version of i
 });
 
 test("a job of the fifth form opens as it was, and its plan may then say when it is tried on", () => {
-  const kept = {
-    format: "eland-job",
-    version: 5,
-    name: "Planned",
-    edition: 3,
-    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
+  const kept = ofForm(5, {
     block: { school: "traced", rules: {}, onTape: true },
     style: { id: "flare", params: {} },
     making: { closing: "legs-first", gate: "toile", plan: { week: [0, 60, 60, 60, 60, 60, 180], due: "2026-12-24" } },
-  };
+  });
   const read = readJob(kept);
   expect(read).toMatchObject({ kind: "job", from: 5, job: { ...kept, version: JOB_VERSION } });
   const plan = { ...kept.making.plan, fittings: ["2026-12-05"] };
@@ -113,17 +109,10 @@ test("a job of the fifth form opens as it was, and its plan may then say when it
 });
 
 test("a job of the sixth form opens as it was, and its cloth may then say which pieces lie across it or on the bias", () => {
-  const kept = {
-    format: "eland-job",
-    version: 6,
-    name: "Planned with fittings",
-    edition: 3,
-    body: { name: "", unit: "cm", measures: { waist: "76", hip: "104" } },
-    block: { school: "proportional", rules: {} },
-    style: { id: "palazzo", params: {} },
+  const kept = ofForm(6, {
     cloth: { width: "150", nap: true, joined: ["back"] },
     making: { plan: { week: [0, 60, 60, 60, 60, 60, 180], due: "2026-12-24", fittings: ["2026-12-05"] } },
-  };
+  });
   const read = readJob(kept);
   expect(read).toMatchObject({ kind: "job", from: 6, job: { ...kept, version: JOB_VERSION } });
   expect(read.kind === "job" && read.job.cloth && "grain" in read.job.cloth).toBe(false);
@@ -131,4 +120,31 @@ test("a job of the sixth form opens as it was, and its cloth may then say which 
   expect(readJob(turned).kind).toBe("job");
   const odd = readJob({ ...turned, cloth: { ...turned.cloth, grain: { band: "upwards" } } });
   expect(odd.kind !== "job" && odd.errors.map((e) => e.path)).toEqual(["cloth.grain.band"]);
+});
+
+test("a job of the seventh form opens as it was, and may then lie on a remnant and keep a fitting on one side", () => {
+  const kept = ofForm(7, {
+    cloth: { width: "150", length: "290", grain: { band: "across" } },
+    fittings: [
+      {
+        id: "a",
+        date: "2026-05-03",
+        seen: "hem-short",
+        pinned: "left",
+        words: "",
+        changes: [{ move: "set-length", param: "length", by: 10 }],
+      },
+    ],
+  });
+  const read = readJob(kept);
+  expect(read).toMatchObject({ kind: "job", from: 7, job: { ...kept, version: JOB_VERSION } });
+  expect(read.kind === "job" && read.job.cloth && "outline" in read.job.cloth).toBe(false);
+  const [fitting] = kept.fittings;
+  const alone = { ...kept, version: JOB_VERSION, fittings: [{ ...fitting, alone: true }] };
+  expect(readJob(alone)).toMatchObject({ kind: "job", job: alone });
+  const corners = ["0 0", "290 0", "290 150", "60 150"].map((at) => at.split(" "));
+  const remnant = { ...kept, version: JOB_VERSION, cloth: { ...kept.cloth, outline: corners } };
+  expect(readJob(remnant).kind).toBe("job");
+  const odd = readJob({ ...remnant, cloth: { outline: corners.slice(0, 2) } });
+  expect(odd.kind !== "job" && odd.errors[0]?.path).toBe("cloth.outline");
 });

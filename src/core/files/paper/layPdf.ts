@@ -72,8 +72,9 @@ function drawPart(
   const cloths: Box = { left: x0, top: y1, right: x1, bottom: y0 };
   pen.within({ left: x0 - 1, top: y1 - 1, right: Math.max(x1, field.right) + 1, bottom: y0 + 1 }, () => {
     for (const placed of lay.placements) drawPlaced(pen, placed, at, names, cloth);
+    if (cloth.outline) pen.part(cloth.outline.map(at), { color: QUIET, width: 0.3, close: true });
   });
-  pen.run(boxPoints(cloths), { color: QUIET, width: 0.3, close: true });
+  if (!cloth.outline) pen.run(boxPoints(cloths), { color: QUIET, width: 0.3, close: true });
   if (cloth.fold === "lengthwise" && lay.foldedLength > part.left)
     pen.text("fold", [x0 + 2, y0 - 1.5], 2.4, { color: QUIET });
   drawLengths(pen, part, lay.length, at, tape, scale);
