@@ -13,12 +13,14 @@ const own = withNext({
 const AS_MODULES = "node_modules/(?!(clipper2-ts)/)";
 
 /** Milliseconds a test may take on a busy machine; how fast the program is, tests measure themselves. */
-const TEST_TIMEOUT = 20_000;
+const TEST_TIMEOUT = 60_000;
 
 const config = async () => ({
   ...(await own()),
   transformIgnorePatterns: [AS_MODULES],
   testTimeout: TEST_TIMEOUT,
+  // By itself it leaves one core alone, which is half of a machine of two.
+  maxWorkers: "100%",
 });
 
 export default config;

@@ -6,11 +6,12 @@ export default defineConfig({
   testDir: "e2e",
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // A shared machine may be several times slower than one of its own; how fast the program is, the bench says.
+  timeout: 180_000,
+  expect: { timeout: 45_000 },
   forbidOnly: Boolean(process.env.CI),
-  // A shared machine may stall once; a test that fails twice fails.
-  retries: process.env.CI ? 1 : 0,
+  // A shared machine may stall; a test that fails three times fails.
+  retries: process.env.CI ? 2 : 0,
   reporter: [["list"]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

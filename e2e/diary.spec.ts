@@ -123,14 +123,14 @@ test("what was learned with a wearer is offered, taken, and then said to be take
 
 test("practice: a mistake is looked for, answered, explained, and the next one comes", async ({ page }) => {
   await page.goto("/practice");
-  await expect(page.getByRole("group", { name: "Pieces on the table" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("group", { name: "Pieces on the table" })).toBeVisible();
   expect(await violations(page)).toEqual([]);
   await page.getByRole("region", { name: "What is wrong" }).getByRole("radio").first().check();
   await page.getByRole("button", { name: "That is it" }).click();
   await expect(page.getByRole("status")).toContainText("is right.");
   await expect(page.getByText(/How it goes, level/)).toBeVisible();
   await page.getByRole("button", { name: "The next one" }).click();
-  await expect(page.getByRole("button", { name: "That is it" })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: "That is it" })).toBeVisible();
   await page.getByRole("button", { name: "Lay the tape" }).click();
   await expect(page.getByText(/press two places/)).toBeVisible();
 });
@@ -139,7 +139,6 @@ test("a week of work goes out as one file, and comes in on an empty browser exac
   page,
   browser,
 }) => {
-  test.setTimeout(90_000);
   await openSample(page);
   await openStage(page, "diary");
   await page.getByRole("button", { name: /7 Nov 2026, toile/ }).click();

@@ -87,7 +87,6 @@ test("one style for two wearers: what differs is told, nested outlines leave as 
 test.describe("can be read by everyone", () => {
   for (const scheme of ["light", "dark"] as const)
     test(`bench, wearer and figure, ${scheme}`, async ({ page }) => {
-      test.setTimeout(60_000);
       await page.emulateMedia({ colorScheme: scheme, reducedMotion: "reduce" });
       const clean = async (): Promise<void> => {
         const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
@@ -138,18 +137,17 @@ test("pressed on the wearer, the seat's trouble is offered first, and a cure is 
 });
 
 test("two garments on one cloth: both are laid, it is kept over a reload, and taken off again", async ({ page }) => {
-  test.setTimeout(90_000);
   await openSample(page);
   await openStage(page, "cloth", "sample-climber-jogger");
-  await expect(page.getByRole("button", { name: "Look on" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("button", { name: "Look on" })).toBeVisible();
   const alone = await page.locator("[data-piece]").count();
   await page.getByRole("button", { name: "Lay another garment on it too" }).click();
   const shared = page.getByRole("region", { name: "Also on this cloth" });
   await shared.getByRole("checkbox", { name: /Tide chorus/ }).check();
-  await expect(page.locator('[data-piece="1:front"]').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('[data-piece="1:front"]').first()).toBeVisible();
   expect(await page.locator("[data-piece]").count()).toBeGreaterThan(alone);
   await page.reload();
-  await expect(page.locator('[data-piece="1:front"]').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('[data-piece="1:front"]').first()).toBeVisible();
   await shared.getByRole("checkbox", { name: /Tide chorus/ }).click();
-  await expect(page.locator('[data-piece="1:front"]')).toHaveCount(0, { timeout: 30_000 });
+  await expect(page.locator('[data-piece="1:front"]')).toHaveCount(0);
 });

@@ -11,7 +11,7 @@ export async function openStage(page: Page, stage: string, job = "sample-heron-w
   await page.goto(`/${stage}?job=${job}`);
   await expect(
     page.getByRole("group", { name: /on the table|^Lay of/ }).or(page.getByRole("region", { name: "Chalk cards" })),
-  ).toBeVisible({ timeout: 20_000 });
+  ).toBeVisible();
 }
 
 /** The header's word on saving. */

@@ -134,7 +134,7 @@ test.describe("the server gone", () => {
       });
     });
     await page.goto(`http://127.0.0.1:${port}/?workroom=sample`);
-    await page.waitForFunction(() => document.documentElement.dataset.kept === "all", null, { timeout: 30_000 });
+    await page.waitForFunction(() => document.documentElement.dataset.kept === "all", null);
     stop();
     await page.getByRole("link", { name: /Heron walk/ }).click();
     for (const [stage, sign] of [
@@ -143,7 +143,7 @@ test.describe("the server gone", () => {
       ["2 Block", "Block on the table"],
     ] as const) {
       await page.getByRole("link", { name: new RegExp(stage) }).click();
-      await expect(page.getByRole("group", { name: sign })).toBeVisible({ timeout: 15_000 });
+      await expect(page.getByRole("group", { name: sign })).toBeVisible();
     }
     await page.getByRole("button", { name: "Hand over" }).click();
     const [pdf] = await Promise.all([

@@ -22,16 +22,26 @@ const box = (of: readonly Point[]): readonly [number, number, number, number] =>
   Math.max(...of.map(([, y]) => y)),
 ];
 
-/** How near two outlines come; below nothing where they overlap. */
+/** Farther apart than this is far enough. */
+const FAR = 9;
+type Box = ReturnType<typeof box>;
+const isFar = (p: Box, q: Box): boolean =>
+  p[0] > q[2] + FAR || q[0] > p[2] + FAR || p[1] > q[3] + FAR || q[1] > p[3] + FAR;
+const edgesOf = (of: readonly Point[]): readonly (readonly [Point, Point, Box])[] =>
+  of.map((s, i) => {
+    const t = of[(i + 1) % of.length] as Point;
+    return [s, t, box([s, t])];
+  });
+
+/** How near two outlines come, `FAR` where farther; below nothing where they overlap. */
 function between(a: readonly Point[], b: readonly Point[]): number {
-  const [p, q] = [box(a), box(b)];
-  if (p[0] > q[2] + 9 || q[0] > p[2] + 9 || p[1] > q[3] + 9 || q[1] > p[3] + 9) return 9;
+  if (isFar(box(a), box(b))) return FAR;
   if (isInside(a[0] as Point, b) || isInside(b[0] as Point, a)) return -1;
-  let least = Infinity;
-  a.forEach((s, i) => {
-    const t = a[(i + 1) % a.length] as Point;
-    b.forEach((u, j) => {
-      const v = b[(j + 1) % b.length] as Point;
+  const others = edgesOf(b);
+  let least = FAR;
+  edgesOf(a).forEach(([s, t, own]) => {
+    others.forEach(([u, v, other]) => {
+      if (isFar(own, other)) return;
       if (side(s, t, u) !== side(s, t, v) && side(u, v, s) !== side(u, v, t)) least = -1;
       least = Math.min(least, away(s, u, v), away(u, s, t));
     });
