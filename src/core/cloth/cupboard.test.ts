@@ -1,6 +1,6 @@
 import { readCloth } from "../derive/cloth";
 import { tell } from "../units";
-import { forCupboard, forJob, leftOver } from "./cupboard";
+import { cupboardClothSchema, forCupboard, forJob, leftOver, sameCloth } from "./cupboard";
 
 const CLOTH = {
   name: "Dune twill",
@@ -92,4 +92,19 @@ test("the outline of a remnant says its own size; one that crosses itself, or is
       "cm",
     ).errors[0]?.path,
   ).toBe("cloth.outline.1.0");
+});
+
+test("cloths of one name are two cloths where they say different things, and one where a job takes the same of both", () => {
+  const kept = forCupboard(CLOTH, "Dune twill", "first", "cm");
+  expect(sameCloth(kept, forCupboard({ ...CLOTH }, "Dune twill", "second", "cm"))).toBe(true);
+  expect(
+    sameCloth(
+      kept,
+      cupboardClothSchema.parse(
+        JSON.parse(JSON.stringify({ ...kept, id: "third", swatch: "#c8b48c", fibre: "linen" })),
+      ),
+    ),
+  ).toBe(true);
+  expect(sameCloth(kept, forCupboard({ ...CLOTH, nap: false }, "Dune twill", "second", "cm"))).toBe(false);
+  expect(sameCloth(kept, forCupboard(CLOTH, "Kelp cord", "second", "cm"))).toBe(false);
 });

@@ -79,3 +79,10 @@ export function forJob(cloth: CupboardCloth): Cloth {
   const { id: _id, fibre: _fibre, kind: _kind, weight: _weight, swatch: _swatch, remnants: _remnants, ...own } = cloth;
   return own;
 }
+
+/** Whether a job that takes the one takes what it would of the other. */
+export function sameCloth(a: CupboardCloth, b: CupboardCloth): boolean {
+  const taken = (cloth: CupboardCloth): string =>
+    JSON.stringify(Object.entries(forJob(cloth)).sort(([one], [other]) => (one < other ? -1 : 1)));
+  return taken(a) === taken(b);
+}

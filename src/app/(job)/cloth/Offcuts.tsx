@@ -2,10 +2,9 @@
 import { nanoid } from "nanoid";
 import { useCallback } from "react";
 import type { ClothLay, LayCloth } from "@/core/cloth";
-import { leftOver } from "@/core/cloth/cupboard";
+import { leftOver, type CupboardCloth } from "@/core/cloth/cupboard";
 import { boxOf, type Point } from "@/core/geometry";
 import { formatLength, type Mm } from "@/core/units";
-import { keepCloth } from "@/store/layStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Quiet } from "@/ui/Quiet";
@@ -19,11 +18,11 @@ interface Props {
   /** Length in hand. */
   readonly length: Mm;
   readonly name: string;
-  readonly onKept: () => void;
+  readonly onKeep: (left: CupboardCloth) => void;
 }
 
 /** What a lay leaves of the cloth in hand, each part put into the cupboard, with its outline, by one press. */
-export function Offcuts({ lay, cloth, length, name, onKept }: Props) {
+export function Offcuts({ lay, cloth, length, name, onKeep }: Props) {
   const { job } = useOpenJob();
   const tape = useView((v) => v.tape);
   const ask = useCallback(() => besideTheLay((face) => face.left(lay, cloth, length)), [lay, cloth, length]);
@@ -54,9 +53,7 @@ export function Offcuts({ lay, cloth, length, name, onKept }: Props) {
             </span>
             <Quiet
               label={`Keep what is left, ${formatLength(right - left, tape)} long`}
-              onPress={() =>
-                void keepCloth(leftOver(job.cloth ?? {}, name, job.body.unit, outline, nanoid(10))).then(onKept)
-              }
+              onPress={() => onKeep(leftOver(job.cloth ?? {}, name, job.body.unit, outline, nanoid(10)))}
             >
               Keep
             </Quiet>
