@@ -158,6 +158,11 @@ function levelled(panel: Panel): Panel {
   const [first, last] = [waists[0] as Edge, waists.at(-1) as Edge];
   const { edges } = panel;
   const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
+  if (edges[(edges.indexOf(last) + 1) % edges.length]?.role !== "side")
+    throw new Refusal(
+      "line",
+      say`The waist is levelled from the side, and the ${panel.name.toLowerCase()} does not reach it: an earlier cut has divided its waist. Move this line up, or leave the waist as it is drawn.`,
+    );
   const y = pathEnd(last.path)[1];
   const top = pathEnd(before.path);
   const at = top[1] < y ? pathAlongAtLevel(before.path, y) : null;

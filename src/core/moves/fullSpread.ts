@@ -1,7 +1,9 @@
 import { length, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
+  edgesWithRole,
   halvesOf,
+  isSewnOn,
   landmarkOf,
   rimLength,
   type Edge,
@@ -76,9 +78,15 @@ export const fullSpread = defineMove({
       );
     const which = params.panels ?? "both";
     const roots = which === "both" ? (["front", "back"] as const) : [which];
-    const opened = (gap.mm === 0 ? [] : roots).map((root) =>
-      openPanel(wholePanel(state, root, "panels", this.label, ["waist", "side", "hem", "inseam"]), gap.mm),
-    );
+    const opened = (gap.mm === 0 ? [] : roots).map((root) => {
+      const panel = wholePanel(state, root, "panels", this.label, ["waist", "side", "hem", "inseam"]);
+      if (edgesWithRole(panel, "waist").some((edge) => isSewnOn(state, panel.id, edge.id)))
+        throw new Refusal(
+          "gap",
+          say`The waist of the ${root} is sewn on already; opened now, it would no longer agree with what it is sewn to. Move this line up.`,
+        );
+      return openPanel(panel, gap.mm);
+    });
     const panels = state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel);
     const waist = (of: readonly Panel[]): Mm => of.reduce((sum, p) => sum + halvesOf(p) * rimLength(p, "waist"), 0);
     const where = which === "both" ? "front and back" : `the ${which}`;

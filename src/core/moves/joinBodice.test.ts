@@ -144,3 +144,20 @@ test("most bodies get a one-piece without a line passed over, and every seam agr
   expect(made).toBeGreaterThan(70);
   expect(without).toBeLessThan(8);
 });
+
+test("a shaped waist with more than the bodice's, opened before, is pleated to just what the bodice has", () => {
+  const opened = job({}, HAND_BODY, {
+    block: { school: "proportional", rules: { waist: { shaping: "darts" } } },
+    moves: [
+      { id: "m1", move: "bodice", on: true, params: { frontDarts: "25 mm", backDarts: "25 mm" } },
+      { id: "m2", move: "full-spread", on: true, params: { gap: "40 mm" } },
+      { id: "m3", move: "join-bodice", on: true, params: { how: "pleat" } },
+    ],
+  });
+  const { panels, joins, worksheet } = shapeOf(opened);
+  expect(worksheet.map((l) => l.passed)).toEqual(worksheet.map(() => null));
+  for (const root of ["front", "back"] as const) {
+    expect(joins.find((j) => j.id === `waist-${root}`)?.how).toBe("equal");
+    expect(waistOf(panelById(panels, root))).toBeCloseTo(waistOf(panelById(panels, `bodice-${root}`)), 1);
+  }
+});

@@ -151,7 +151,7 @@ function pleated(state: StyleState, waists: readonly Waist[], params: Params, co
       spacing: 0,
       at: bodice,
     } as const;
-    return pleatPanel(leg, plan, state, bodice).panel;
+    return pleatPanel(leg, plan, bodice).panel;
   });
   return { ...state, panels: state.panels.map((p) => folded.find((f) => f.id === p.id) ?? p) };
 }

@@ -38,7 +38,6 @@ import {
 } from "../geometry";
 import { type Mm, Refusal, say } from "../units";
 import { recreased } from "./legs";
-import { type StyleState } from "./move";
 
 export interface Plan {
   readonly count: number;
@@ -71,17 +70,17 @@ export interface Pleated {
 }
 
 /**
- * Pleats one panel. The side is moved out along the levels until the waist, with the pleats folded, is as long as it
- * was (or a waist quarter, where the panel was left hip-wide); its length is kept by trimming it at the waist.
+ * Pleats one panel. The side is moved out along the levels until the waist, with the pleats folded, is as long as
+ * `sewn` says, or, where that is null, as it was; its length is kept by trimming it at the waist.
  */
-export function pleatPanel(panel: Panel, plan: Plan, state: StyleState, quarter: Mm): Pleated {
+export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
   const waists = edgesWithRole(panel, "waist");
   const [first, last] = [waists[0] as Edge, waists[waists.length - 1] as Edge];
   const side = edgeOf(panel, "side");
   const hem = edgeOf(panel, "hem");
   const top = Math.min(pathStart(first.path)[1], pathEnd(last.path)[1]);
   const outward = Math.sign((panel.landmarks.hipSide ?? pathEnd(last.path))[0]) || 1;
-  const net = state.plan.hipWide ? quarter : waists.reduce((sum, e) => sum + pathLength(e.path), 0);
+  const net = sewn ?? waists.reduce((sum, e) => sum + pathLength(e.path), 0);
   const lowest = Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]);
   // A leg that ends above the place where its pleats would run out lets them run out at its hem.
   const runOut = plan.runOut === null ? null : Math.min(plan.runOut, lowest);

@@ -113,8 +113,8 @@ export const pleats = defineMove({
     const targets = (which === "both" ? (["front", "back"] as const) : [which]).map((root) =>
       wholePanel(state, root, "panel", this.label, ["waist", "side", "hem", "inseam"]),
     );
-    const quarter = context.measures.waist.mm / 4;
-    const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, state, quarter) }));
+    const sewn = state.plan.hipWide ? context.measures.waist.mm / 4 : null;
+    const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, sewn) }));
     const first = done[0]?.pleated as Pleated;
     const other = done[1]?.pleated;
     const deep = (pleated: Pleated): Quantity =>
@@ -122,8 +122,8 @@ export const pleats = defineMove({
         pleated.depth,
         depth
           ? depth.sum
-          : state.plan.hipWide
-            ? say`everything beyond the waist quarter ${quarter}, in ${String(count)}`
+          : sewn !== null
+            ? say`everything beyond the waist quarter ${sewn}, in ${String(count)}`
             : say`what the darts held, in ${String(count)}`,
       );
     const from = (pleated: Pleated): Quantity =>
