@@ -33,27 +33,30 @@ interface Told {
   whole: number;
   refused: Record<string, number>;
   passedOver: number;
+  /** Cut lines that cross where little is left between two seams, each said by the proof. */
+  cutLinesAtFault: number;
   unexplained: string[];
   bad: string[];
   threw: string[];
-  slowestMs: number;
+  slowest: { readonly ms: number; readonly seed: number };
 }
 const nothing = (): Told => ({
   made: 0,
   whole: 0,
   refused: {},
   passedOver: 0,
+  cutLinesAtFault: 0,
   unexplained: [],
   bad: [],
   threw: [],
-  slowestMs: 0,
+  slowest: { ms: 0, seed: 0 },
 });
 
 function added(to: Told, more: Told): void {
-  for (const key of ["made", "whole", "passedOver"] as const) to[key] += more[key];
+  for (const key of ["made", "whole", "passedOver", "cutLinesAtFault"] as const) to[key] += more[key];
   for (const [why, n] of Object.entries(more.refused)) to.refused[why] = (to.refused[why] ?? 0) + n;
   for (const key of ["unexplained", "bad", "threw"] as const) to[key].push(...more[key]);
-  to.slowestMs = Math.max(to.slowestMs, more.slowestMs);
+  if (more.slowest.ms > to.slowest.ms) to.slowest = more.slowest;
 }
 
 export function jobFor(seed: number): Job {
@@ -80,7 +83,8 @@ function look(seed: number, told: Told): void {
   const from = performance.now();
   const whole = isWhole ? derive(job) : null;
   const made = whole ?? deriveShape(job);
-  told.slowestMs = Math.max(told.slowestMs, Math.round(performance.now() - from));
+  const ms = Math.round(performance.now() - from);
+  if (ms > told.slowest.ms) told.slowest = { ms, seed };
   if (!made.ok) {
     const words = said(made.errors[0]?.says);
     const why = withoutNumbers(words);
@@ -93,7 +97,10 @@ function look(seed: number, told: Told): void {
   const faults = badFromOutside(made.panels, made.joins, made.rules.inseam.backShorter);
   if (whole?.ok) {
     told.whole++;
-    for (const piece of whole.pieces) faults.push(...badRing(`cut line of ${piece.id}`, piece.cutLine));
+    const crossing = whole.pieces.flatMap((piece) => badRing(`cut line of ${piece.id}`, piece.cutLine));
+    const isSaid = whole.checks.some((check) => check.id === "allowances" && check.status === "fault");
+    if (crossing.length > 0 && isSaid) told.cutLinesAtFault++;
+    else faults.push(...crossing);
   }
   if (faults.length > 0) told.bad.push(`${seed}: ${faults.slice(0, 3).join("; ")}`);
 }
