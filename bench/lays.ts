@@ -155,7 +155,8 @@ function largest(): void {
       continue;
     }
     found++;
-    const { lay, value, isNarrowed } = step.value;
+    const { lay, value, isNarrowed, tries } = step.value;
+    console.log(`trial ${t}: ${value.toFixed(1)}${isNarrowed ? "" : ", not narrowed down"}, ${tries.length} tries`);
     if (lay.length <= length + 1e-6 && faultsOf(lay, cloth).length === 0) onCloth++;
     if (!isNarrowed) open++;
     const moves = movesOfStyle(style).map((m) =>

@@ -6,12 +6,12 @@ import { lengthwiseLay } from "./folds/lengthwise";
 import { NONE_LOCKED, oneStrip, type Locked } from "./folds/oneStrip";
 import { partlyFoldedLay } from "./folds/partly";
 import { areaOf } from "./folds/placed";
-import type { Laid } from "./lay/strip";
+import type { Like } from "./lay/strip";
 
-/** What a search begins with: pieces that stay where they are, and a lay of nearly the same pieces to begin like. */
+/** What a search begins with: pieces that stay where they are, and a lay of nearly the same pieces. */
 interface Starting {
   readonly locked?: Locked;
-  readonly like?: readonly Laid[] | null;
+  readonly like?: Like | null;
 }
 
 /**

@@ -97,7 +97,7 @@ export function layWithin(
   let best: LayFound | null = null;
   let steps = 0;
   try {
-    for (const found of layCloth(shapes, cloth, seed, { like: like && like.placements })) {
+    for (const found of layCloth(shapes, cloth, seed, { like: like && { laid: like.placements, length: until } })) {
       steps++;
       if (found) best = found;
       if (best && (steps >= most || best.lay.length <= until || now() - from > milliseconds)) break;

@@ -26,6 +26,7 @@ import {
 } from "../geometry";
 import { quantity, type Mm, say, Refusal, range, type Quantity } from "../units";
 import { paramOr } from "./auto";
+import { refuseSewnWaist } from "./legs";
 import { type Handle } from "./move";
 
 const PARAMS = {
@@ -90,6 +91,7 @@ export const casing = defineMove({
     const own = state.panels.filter((p) => edgesWithRole(p, at).length > 0);
     if (own.length === 0) throw new Refusal("at", say`There is no ${at} edge left to cut a casing on to.`);
     for (const panel of own) {
+      if (at === "waist") refuseSewnWaist(state, panel, "at", this.label);
       if (panel.worn?.ring) throw new Refusal("at", say`A flounce's hem is curved, so no casing folds along it.`);
       if (at === "waist" && panel.edges.some((e) => e.role === "dart")) {
         throw new Refusal(

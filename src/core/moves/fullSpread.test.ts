@@ -2,7 +2,7 @@ import { panelOutline, panelWidthAt, roleLength } from "../pattern";
 import { deriveShape } from "../derive/shape";
 import { distanceToOutline } from "../geometry";
 import { badOutline, badPattern } from "../testing/badOutline";
-import { edgeLength, jobWith, lastLine, made, type Line } from "../testing/worksheet";
+import { edgeLength, jobWith, made } from "../testing/worksheet";
 
 const plain = made();
 
@@ -83,19 +83,3 @@ describe("where a panel is opened from waist to hem", () => {
     expect(same.worksheet.at(-1)?.handles).toEqual([]);
   });
 });
-
-test.each(["pleat", "gather"])(
-  "a waist that is sewn to a bodice by a %s is not opened any more: before it, it is",
-  (how) => {
-    const sewn: readonly Line[] = [["bodice"], ["waist-shaping", { to: "hip-wide" }], ["shape-leg"]];
-    const join: Line = ["join-bodice", { how }];
-    const [after, before] = [
-      made(...sewn, join, ["full-spread", { gap: "60 mm" }]),
-      made(...sewn, ["full-spread", { gap: "60 mm" }], join),
-    ];
-    expect(lastLine(after).passed).toSay(/sewn on already.*Move this line up\.$/);
-    expect(before.worksheet.map((l) => l.passed)).toEqual(before.worksheet.map(() => null));
-    for (const shape of [after, before]) expect(badPattern(shape.panels, shape.joins, 3)).toEqual([]);
-    expect(before.readings.hemGirth - after.readings.hemGirth).toBeCloseTo(120, 3);
-  },
-);

@@ -1,9 +1,7 @@
 import { length, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
-  edgesWithRole,
   halvesOf,
-  isSewnOn,
   landmarkOf,
   rimLength,
   type Edge,
@@ -31,7 +29,7 @@ import {
   type Point,
 } from "../geometry";
 import { quantity, type Mm, say, Refusal } from "../units";
-import { recreased, wholePanel } from "./legs";
+import { recreased, refuseSewnWaist, wholePanel } from "./legs";
 import { type Handle } from "./move";
 
 const PARAMS = {
@@ -80,11 +78,7 @@ export const fullSpread = defineMove({
     const roots = which === "both" ? (["front", "back"] as const) : [which];
     const opened = (gap.mm === 0 ? [] : roots).map((root) => {
       const panel = wholePanel(state, root, "panels", this.label, ["waist", "side", "hem", "inseam"]);
-      if (edgesWithRole(panel, "waist").some((edge) => isSewnOn(state, panel.id, edge.id)))
-        throw new Refusal(
-          "gap",
-          say`The waist of the ${root} is sewn on already; opened now, it would no longer agree with what it is sewn to. Move this line up.`,
-        );
+      refuseSewnWaist(state, panel, "gap", this.label);
       return openPanel(panel, gap.mm);
     });
     const panels = state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel);

@@ -2,6 +2,7 @@ import {
   edgeOf,
   edgesWithRole,
   isOf,
+  isSewnOn,
   panelMap,
   type Edge,
   type Panel,
@@ -67,6 +68,15 @@ export function wholePanel(
     );
   }
   return panel;
+}
+
+/** Refuses where the waist of a panel is sewn on already, and would no longer agree with what it is sewn to. */
+export function refuseSewnWaist(state: StyleState, panel: Panel, param: string, label: string): void {
+  if (!edgesWithRole(panel, "waist").some((edge) => isSewnOn(state, panel.id, edge.id))) return;
+  throw new Refusal(
+    param,
+    say`The waist of the ${panel.name.toLowerCase()} is sewn on already; after “${label}” it would no longer agree with what it is sewn to. Move this line up.`,
+  );
 }
 
 /** Front and back, each one panel that has all these edges; refuses as `wholePanel` does. */

@@ -15,7 +15,7 @@ import { type Fold } from "../pattern";
 import { quantity, type LengthInput, type Mm, type Quantity, Refusal, range, say } from "../units";
 import { numberOr, paramOr, readParam, styleParam } from "./auto";
 import { levelOf } from "./level";
-import { wholePanel } from "./legs";
+import { refuseSewnWaist, wholePanel } from "./legs";
 import { type Handle, type MoveContext } from "./move";
 import { type Plan, type Pleated, pleatPanel } from "./pleatPanel";
 
@@ -113,6 +113,7 @@ export const pleats = defineMove({
     const targets = (which === "both" ? (["front", "back"] as const) : [which]).map((root) =>
       wholePanel(state, root, "panel", this.label, ["waist", "side", "hem", "inseam"]),
     );
+    for (const panel of targets) refuseSewnWaist(state, panel, "panel", this.label);
     const sewn = state.plan.hipWide ? context.measures.waist.mm / 4 : null;
     const done = targets.map((panel) => ({ panel, pleated: pleatPanel(panel, plan, sewn) }));
     const first = done[0]?.pleated as Pleated;

@@ -50,6 +50,10 @@ export function formatLength(mm: Mm, tape: Tape, options: { readonly withUnit?: 
   return `${parts.negative ? "−" : ""}${number}${options.withUnit === false ? "" : ` ${tape}`}`;
 }
 
+/** A size as text, its unit said once: `290 by 150 cm`. */
+export const formatSize = (sides: readonly Mm[], tape: Tape): string =>
+  sides.map((mm, i) => formatLength(mm, tape, { withUnit: i === sides.length - 1 })).join(" by ");
+
 /** A length as text that reads back to exactly the same millimetres, for keeping what a handle set. */
 export function exactLength(mm: Mm): string {
   return `${Number(mm.toFixed(4))} mm`;

@@ -5,6 +5,7 @@ import {
   exactLength,
   fill,
   formatLength,
+  formatSize,
   formulaOf,
   keptText,
   making,
@@ -166,4 +167,10 @@ describe("sentences on the maker's tape", () => {
       expect(read.ok ? "" : read.message).toContain(`Write it like ${example}`);
     }
   });
+});
+
+test("a size says its unit once, on either tape", () => {
+  expect(formatSize([2900, 1500], "cm")).toBe("290.0 by 150.0 cm");
+  expect(formatSize([25.4, 38.1], "in")).toBe("1 by 1 1/2 in");
+  expect([formatSize([1500], "cm"), formatSize([], "cm")]).toEqual(["150.0 cm", ""]);
 });

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
 import { forCupboard, forJob, type CupboardCloth } from "@/core/cloth/cupboard";
 import type { ClothLay, LayCloth } from "@/core/cloth";
-import { formatLength, readLength, type Mm } from "@/core/units";
+import { formatSize, readLength, type Mm } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
@@ -28,12 +28,13 @@ export function Cupboard({ lay, cloth, length }: Props) {
   const own = job.cloth?.name;
   /** Cloths of one name are told apart by their size. */
   const size = ({ width, length: long }: CupboardCloth): string =>
-    [long, width]
-      .flatMap((given) => {
+    formatSize(
+      [long, width].flatMap((given) => {
         const read = given === undefined ? null : readLength(given, job.body.unit);
-        return read?.ok ? [formatLength(read.mm, tape)] : [];
-      })
-      .join(" by ");
+        return read?.ok ? [read.mm] : [];
+      }),
+      tape,
+    );
   return (
     <section aria-label="Cupboard" style={{ marginTop: 12 }}>
       <PaneHeading>Cupboard</PaneHeading>

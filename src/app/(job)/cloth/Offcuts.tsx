@@ -4,7 +4,7 @@ import { useCallback } from "react";
 import type { ClothLay, LayCloth } from "@/core/cloth";
 import { leftOver, type CupboardCloth } from "@/core/cloth/cupboard";
 import { boxOf, type Point } from "@/core/geometry";
-import { formatLength, type Mm } from "@/core/units";
+import { formatLength, formatSize, type Mm } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Quiet } from "@/ui/Quiet";
@@ -48,9 +48,7 @@ export function Offcuts({ lay, cloth, length, name, onKeep }: Props) {
                 vectorEffect="non-scaling-stroke"
               />
             </svg>
-            <span style={{ flex: 1 }}>
-              left, {formatLength(right - left, tape)} by {formatLength(bottom - top, tape)}
-            </span>
+            <span style={{ flex: 1 }}>left, {formatSize([right - left, bottom - top], tape)}</span>
             <Quiet
               label={`Keep what is left, ${formatLength(right - left, tape)} long`}
               onPress={() => onKeep(leftOver(job.cloth ?? {}, name, job.body.unit, outline, nanoid(10)))}

@@ -1,7 +1,7 @@
 import type { Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
-import { boundOf, tooWide, type Laid } from "../lay/strip";
+import { boundOf, tooWide, type Laid, type Like } from "../lay/strip";
 import type { ClothLay, LayCloth, LayFound } from "./laidCloth";
 import { foldedDepth, openedOut } from "./opened";
 import { Counter, placementsOf, type Finish } from "./placed";
@@ -13,7 +13,7 @@ export function* lengthwiseLay(
   cloth: LayCloth,
   seed: number,
   finish: Finish,
-  like: readonly Laid[] | null,
+  like: Like | null,
 ): Generator<LayFound | null, void, void> {
   const deep = foldedDepth(cloth);
   const through = doublePlan(shapes, deep, cloth, { hasFold: true, singles: true });

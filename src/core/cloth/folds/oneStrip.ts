@@ -2,7 +2,7 @@ import { Refusal, say } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
 import type { LayShape } from "../lay/shape";
-import type { Laid, LayItem } from "../lay/strip";
+import type { Laid, LayItem, Like } from "../lay/strip";
 import type { LayCloth, LayFound } from "./laidCloth";
 import { oneLay } from "./placed";
 import { onePlan, refuseTooWide, type Plan } from "./plan";
@@ -40,12 +40,12 @@ export function* oneStrip(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  { locked, like }: { readonly locked: Locked; readonly like: readonly Laid[] | null },
+  { locked, like }: { readonly locked: Locked; readonly like: Like | null },
 ): Generator<LayFound | null, void, void> {
   const plan = withLocked(onePlan(shapes, cloth), locked);
   refuseTooWide(plan, cloth);
   // What is missing of a remnant lies where it lies, in every lay.
   const missing = plan.strip.items.slice(plan.parts.length).flatMap((item) => (item.fixed ? [item.fixed] : []));
-  for (const step of search(plan.strip, seed, like && [...like, ...missing]))
+  for (const step of search(plan.strip, seed, like && { ...like, laid: [...like.laid, ...missing] }))
     yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
 }

@@ -2,11 +2,22 @@ import { seededRandom } from "../../geometry";
 import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
 import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
-import { Fields } from "./depths";
+import { CELL, Fields } from "./depths";
 import { Overlaps } from "./overlap";
 import { GRID } from "./pairs";
 import { settle } from "./settle";
-import { boundOf, shapeOf, taskOf, tooWide, type Laid, type Lay, type LayItem, type Strip, type Task } from "./strip";
+import {
+  boundOf,
+  shapeOf,
+  taskOf,
+  tooWide,
+  type Laid,
+  type Lay,
+  type LayItem,
+  type Like,
+  type Strip,
+  type Task,
+} from "./strip";
 
 /** How far a search has come: its best lay, and the steps it took to get here. */
 export interface Found {
@@ -27,6 +38,13 @@ const SIZES: readonly ((task: Task, item: number) => number)[] = [
   (task, i) => shapeOf(task, i).own[0] * shapeOf(task, i).own[1],
   (task, i) => shapeOf(task, i).own[1],
 ];
+
+/** A lay in the turns given, on the grid. */
+const placingOf = (laid: readonly Laid[], turns: readonly number[]): Placing => ({
+  x: Int32Array.from(laid, ({ x }) => Math.round(x / GRID)),
+  y: Float64Array.from(laid, ({ y }) => y),
+  turn: Uint8Array.from(turns),
+});
 
 /** Where a piece of a lay begins along the cloth. */
 const startOf = (task: Task, laid: readonly Laid[], item: number): Mm =>
@@ -56,6 +74,8 @@ function* start(
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
 const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
 const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
+/** A lay that is to come to a length begins that much longer, and is shortened by a cell at a time, in so many moves. */
+const INTO = { over: 2 * CELL, by: CELL, moves: 800 } as const;
 /** What a strip is shortened by while it goes easily, and then. */
 const SHRINK = { first: 0.02, then: 0.005 } as const;
 
@@ -63,13 +83,10 @@ const SHRINK = { first: 0.02, then: 0.005 } as const;
  * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
  * on a shorter strip are moved apart, in turns. Yields after every step, with a lay where it is a better one; the same
  * strip and seed give the same lays after the same steps, however fast they are made. Yields nothing where a piece does
- * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and turns first.
+ * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and
+ * turns first, and then moved apart from where they lie in it.
  */
-export function* search(
-  strip: Strip,
-  seed: number,
-  like: readonly Laid[] | null = null,
-): Generator<Found | null, void, void> {
+export function* search(strip: Strip, seed: number, like: Like | null = null): Generator<Found | null, void, void> {
   if (tooWide(strip).length > 0) return;
   const task = taskOf(strip);
   const leftmost = new Leftmost(task);
@@ -87,15 +104,37 @@ export function* search(
     return { lay: layOf(task, best.placing), steps };
   }
   let firstSequence: Sequence | null = null;
-  if (like?.length === strip.items.length) {
-    const order = [...task.free].sort((a, b) => startOf(task, like, a) - startOf(task, like, b));
+  // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
+  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
+  const fields = new Fields(task.pairs);
+  if (like?.laid.length === strip.items.length) {
+    const { laid } = like;
+    const order = [...task.free].sort((a, b) => startOf(task, laid, a) - startOf(task, laid, b));
     const turns = strip.items.map((item, i) => {
-      const { turn } = like[i] as Laid;
+      const { turn } = laid[i] as Laid;
       return item.turns.includes(turn) ? turn : (item.turns[0] ?? 0);
     });
     firstSequence = yield* sequence(task, leftmost, order, turns);
     steps++;
     if (firstSequence) yield yield* keep(firstSequence.placing);
+    // Where it is too long, the pieces as they lie are moved apart on what there is; settled, a lay gains a cell or two.
+    if (canOverlap && best.length > like.length) {
+      const overlaps = new Overlaps(task, fields, random, placingOf(laid, turns));
+      let length = like.length + INTO.over;
+      let going = overlaps.fits && overlaps.shrink(length);
+      while (going && overlaps.moves < INTO.moves) {
+        steps++;
+        const state = overlaps.advance(INTO.moves);
+        if (state === "clear") {
+          yield yield* keep(overlaps.result());
+          length -= INTO.by;
+          going = best.length > like.length && length > like.length - INTO.over && overlaps.shrink(length);
+        } else {
+          yield null;
+          going = state === "moved";
+        }
+      }
+    }
   }
   if (task.free.length > MANY) {
     // What lies far apart is not compared yet: a first lay of many pieces is there soon.
@@ -123,7 +162,6 @@ export function* search(
       if (best.length <= bound + AT_BOUND) return;
     }
   let from = firstSequence as Sequence;
-  const fields = new Fields(task.pairs);
   const turnsOf = (placing: Placing): number[] => [...placing.turn];
   const byLeft = (placing: Placing): Generator<null, Sequence | null, void> =>
     sequence(
@@ -146,8 +184,6 @@ export function* search(
     const turns = strip.items.map((item) => item.turns[Math.floor(random() * item.turns.length)] as number);
     return sequence(task, leftmost, order, turns);
   };
-  // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
-  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
   for (let round = 0; ; round++) {
     const annealing = new Annealing(
       task,

@@ -25,6 +25,12 @@ export interface Laid {
   readonly turn: number;
 }
 
+/** A lay of nearly the same pieces to begin like, and the length these are to come to. */
+export interface Like {
+  readonly laid: readonly Laid[];
+  readonly length: Mm;
+}
+
 /** Pieces to be laid on cloth so wide, as long as it takes. */
 export interface Strip {
   readonly width: Mm;
