@@ -80,13 +80,18 @@ export function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: 
   const drawn = (share: number, parts = params.parts): Made =>
     circleOf(share, { ...params, parts }, lengths, depth, from, context);
   if (!hem) return drawn(numberOr("flounce", "share", params.share, context, 1));
-  if (numberOr("flounce", "points", params.points, context, 0) === 0) {
+  const points = numberOr("flounce", "points", params.points, context, 0);
+  if (points === 0) {
     const hemAt = (share: number): Mm => girth + 2 * Math.PI * share * depth;
     return drawn(within((hem.mm - girth) / (2 * Math.PI * depth), CIRCLE_SHARE, hem.mm, hemAt));
   }
   // Points leave the circle, so the share is found by trying, with as few parts as it then takes.
   for (let parts = params.parts ?? 1; parts <= (params.parts ?? leastParts(CIRCLE_SHARE[1])); parts++) {
-    const share = shareFor(hem.mm, (of) => hemOf(drawn(of, parts)), Math.min(CIRCLE_SHARE[1], parts * WIDEST_PART));
+    const share = shareFor(
+      hem.mm,
+      (of) => hemOf(drawn(of, parts)),
+      Math.min(CIRCLE_SHARE[1], parts * WIDEST_PART, points * WIDEST_POINT),
+    );
     if (share !== null) return drawn(share, parts);
   }
   throw new Refusal(
@@ -103,6 +108,9 @@ function shareFor(asked: Mm, hemAt: (share: number) => Mm, most: number): number
 
 /** Widest part of a circle cut in one piece: more than half would lie over itself once allowances are added. */
 const WIDEST_PART = 0.55;
+
+/** Share of a circle from one point to the next at most: beyond a half, no hollow line runs round from valley to point. */
+const WIDEST_POINT = 0.5;
 
 const leastParts = (share: number): number => Math.ceil(share / WIDEST_PART - 1e-9);
 
@@ -129,6 +137,12 @@ function circleOf(
     );
   }
   const points = numberOr("flounce", "points", params.points, context, 0);
+  const fewest = Math.ceil(share / WIDEST_POINT - 1e-9);
+  if (points > 0 && points < fewest)
+    throw new Refusal(
+      "points",
+      say`From one point to the next the edge takes half a circle at most, so this share has ${count(fewest)} points or more.`,
+    );
   const valley = points > 0 ? (paramOr("flounce", "valley", params.valley, context)?.mm ?? Math.min(60, depth / 3)) : 0;
   if (valley > depth * 0.8) throw new Refusal("valley", say`The valleys would cut into the flounce's seam.`);
   const turns = onFold

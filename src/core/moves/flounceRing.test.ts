@@ -1,5 +1,6 @@
 import { distanceToOutline, pathAt, pathEnd, pathLength, pathStart } from "../geometry";
 import { edgeOf, panelById } from "../pattern";
+import { badPattern } from "../testing/badOutline";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import { said } from "../testing/said";
 import { lastLine, made, movesOf, seamLengths, STRAIGHT } from "../testing/worksheet";
@@ -92,4 +93,21 @@ test("lining of another width is parted apart from the shell", () => {
   expect(seam?.lengthB).toBeCloseTo(seam?.lengthA ?? NaN, 1);
   const ends = parts.map((p) => edgeOf(p.panel, "end").path);
   for (const end of ends) expect(Math.hypot(...pathEnd(end)) - Math.hypot(...pathStart(end))).toBeCloseTo(360, 6);
+});
+
+test("fewer points than a wave can run round are refused with the fewest that can; those are drawn whole", () => {
+  const drawn = (share: number, points: number) =>
+    made(...STRAIGHT, ["flounce", { ...START, share, points, parts: 4 }]);
+  for (const [share, fewest] of [
+    [1.85, 4],
+    [1, 2],
+    [0.5, 1],
+  ] as const) {
+    const shape = drawn(share, fewest);
+    expect(lastLine(shape).passed).toBeNull();
+    expect(badPattern(shape.panels, shape.joins, 3)).toEqual([]);
+    if (fewest > 1) expect(lastLine(drawn(share, fewest - 1)).passed).toSay(new RegExp(`has ${fewest} points or more`));
+  }
+  const asked = made(...STRAIGHT, ["flounce", { ...START, hemGirth: "2600 mm", points: 2 }]);
+  expect(badPattern(asked.panels, asked.joins, 3)).toEqual([]);
 });
