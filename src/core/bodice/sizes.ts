@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { bisect } from "../geometry";
+import { solveRising } from "../geometry";
 import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
 import { armholeLength } from "./armhole";
 import { neckSizes, shoulderEnd } from "./neck";
@@ -85,7 +85,7 @@ export function bodicePlan(m: BodyMeasures, asked: BodiceAsked): SizedBodice {
   const bySum = m.height.mm / 20 + m.bust.mm / 8 + 15;
   const ratio = around(within(bySum)) / m.upperArm.mm;
   const held = Math.min(MOST_ARMHOLE, Math.max(LEAST_ARMHOLE, ratio));
-  const underarm = held === ratio ? within(bySum) : within(bisect(around, held * m.upperArm.mm, highest, lowest));
+  const underarm = held === ratio ? within(bySum) : within(solveRising(around, held * m.upperArm.mm, highest, lowest));
   const surplus = quarter - waist;
   const plan: BodicePlan = {
     school,

@@ -1,4 +1,4 @@
-import { bisect, cubic, pathLength, type Path } from "../geometry";
+import { solveRising, cubic, pathLength, type Path } from "../geometry";
 import { Refusal, say, type Mm } from "../units";
 
 /** A sleeve as it is drawn: the crown at (0, 0), the front toward +x, y down. */
@@ -20,7 +20,7 @@ export const capEdge = (width: Mm, cap: Mm): Path => [
 
 /** The width at which half a cap of this height is so long; 0 where the height alone is longer. */
 function widthFor(cap: Mm, edge: Mm): Mm {
-  return edge <= cap ? 0 : bisect((width) => pathLength(capEdge(width, cap)), edge, 0, edge);
+  return edge <= cap ? 0 : solveRising((width) => pathLength(capEdge(width, cap)), edge, 0, edge);
 }
 
 /**
@@ -36,7 +36,7 @@ export function sleeveSizes(front: Mm, back: Mm, width: Mm): SleeveSizes {
       say`A sleeve ${width} wide does not go into an armhole of ${front + back}, however flat its cap. Lower the underarm, or give the sleeve less ease.`,
     );
   // The higher the cap, the narrower the sleeve.
-  const cap = bisect((height) => -wide(height), -width, LEAST_CAP, most);
+  const cap = solveRising((height) => -wide(height), -width, LEAST_CAP, most);
   return { cap, front: widthFor(cap, front), back: widthFor(cap, back) };
 }
 

@@ -11,7 +11,7 @@ import {
   type Panel,
 } from "../pattern";
 import { opensAt, zipOf, type ResolvedFinish } from "../finish";
-import { bisect, angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
+import { solveRising, angleFromTo, pathAt, pathEndTangent, pathLength, pathNearest, type Path } from "../geometry";
 import { quantity, toDegrees, type Mm, type Quantity, say } from "../units";
 
 /** The zip against the seam it is sewn into: a centre or the left side. Lengths run down from the sewn waist. */
@@ -32,7 +32,7 @@ function smoothLength(crotch: Path): Mm {
   const whole = pathLength(crotch);
   const top = pathEndTangent(crotch);
   const turnAt = (down: Mm): number => Math.abs(toDegrees(angleFromTo(pathAt(crotch, whole - down).tangent, top)));
-  return turnAt(whole) <= MOST_TURN_DEGREES ? whole : bisect(turnAt, MOST_TURN_DEGREES, 0, whole);
+  return turnAt(whole) <= MOST_TURN_DEGREES ? whole : solveRising(turnAt, MOST_TURN_DEGREES, 0, whole);
 }
 
 /**

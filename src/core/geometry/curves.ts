@@ -1,4 +1,4 @@
-import { bisect } from "./solve";
+import { solveRising } from "./solve";
 import type { Mm, Radians } from "../units";
 import {
   angleFromTo,
@@ -107,7 +107,7 @@ export function cornerCurve(
     cubic(from, pointBetween(from, meet, share), pointBetween(to, meet, share), to);
   const distanceAt = (share: number): Mm => diagonalDistance(draw(share), diagonal);
   // A larger share pulls the curve into the corner, so the distance falls as the share grows.
-  const share = bisect((s) => -distanceAt(s), -diagonal.distance, ...HANDLE_SHARES);
+  const share = solveRising((s) => -distanceAt(s), -diagonal.distance, ...HANDLE_SHARES);
   return { segment: draw(share), distance: distanceAt(share) };
 }
 
@@ -121,7 +121,7 @@ export function crossingParameter(curve: Segment, a: Point, b: Point): number | 
   const along = pointSubtract(b, a);
   const side = (t: number): number => pointCross(along, pointSubtract(segmentAt(curve, t), a));
   const atStart = Math.sign(side(0));
-  return atStart === Math.sign(side(1)) ? null : bisect((t) => -atStart * side(t), 0, 0, 1);
+  return atStart === Math.sign(side(1)) ? null : solveRising((t) => -atStart * side(t), 0, 0, 1);
 }
 
 /** Where a curve crosses the line through `base` along `along`, its ends lying on either side. */

@@ -1,4 +1,4 @@
-import { bisect } from "./solve";
+import { solveRising } from "./solve";
 import type { Mm } from "../units";
 import { pointDistance, type Point } from "./point";
 import {
@@ -180,5 +180,5 @@ export function parameterAt(segment: Segment, axis: Axis, value: Mm): number {
   if (from === to) return 0;
   if (segment.kind === "line") return (value - from) / (to - from);
   const way = Math.sign(to - from);
-  return bisect((t) => (coordinate(segmentAt(segment, t), axis) - value) * way, 0, 0, 1);
+  return solveRising((t) => (coordinate(segmentAt(segment, t), axis) - value) * way, 0, 0, 1);
 }

@@ -20,10 +20,51 @@ export function bracket(
   return [last, first];
 }
 
-/** Finds where a rising function passes a value between two places, by halving; the caller knows that it does. */
-export function bisect(f: (x: number) => number, wanted: number, low: number, high: number): number {
-  const [below, above] = bracket((x) => f(x) < wanted, low, high);
-  return (below + above) / 2;
+/**
+ * Finds where a rising function passes a value between two places; the caller knows that it does, and that it does so
+ * once. The ends themselves are not asked for. Where it lies below the value all the way the answer is `high`, where
+ * above it `low`. Inverse quadratic steps within a bracket, halved where those promise little (Chandrupatla, 1997).
+ */
+export function solveRising(f: (x: number) => number, wanted: number, low: number, high: number): number {
+  const least = Math.abs(high - low) / 2 ** HALVINGS;
+  // By halves until a value is known on either side.
+  let [under, over]: [Known, Known] = [
+    { x: low, off: NaN },
+    { x: high, off: NaN },
+  ];
+  for (let i = 0; Number.isNaN(under.off) || Number.isNaN(over.off); i++) {
+    const x = (under.x + over.x) / 2;
+    if (i === HALVINGS) return x;
+    const own: Known = { x, off: f(x) - wanted };
+    if (own.off < 0) under = own;
+    else over = own;
+  }
+  // `a` is the newest, `b` on the other side of the value, `c` the one before.
+  let [a, b, c]: [Known, Known, Known] = [under, over, over];
+  let share = 0.5;
+  for (let i = 0; i < 4 * HALVINGS; i++) {
+    const x = a.x + share * (b.x - a.x);
+    const next: Known = { x, off: f(x) - wanted };
+    if (next.off < 0 === a.off < 0) c = a;
+    else [b, c] = [a, b];
+    a = next;
+    const narrow = least / Math.abs(b.x - a.x);
+    if (!(narrow < 0.5) || a.off === 0) break;
+    const [xi, phi] = [(a.x - b.x) / (c.x - b.x), (a.off - b.off) / (c.off - b.off)];
+    share =
+      phi * phi < xi && (1 - phi) ** 2 < 1 - xi
+        ? ((a.off / (b.off - a.off)) * c.off) / (b.off - c.off) +
+          ((((c.x - a.x) / (b.x - a.x)) * a.off) / (c.off - a.off)) * (b.off / (c.off - b.off))
+        : 0.5;
+    share = Math.min(1 - narrow, Math.max(narrow, share));
+  }
+  return Math.abs(a.off) < Math.abs(b.off) ? a.x : b.x;
+}
+
+/** A place and how far the function lies off the value there. */
+interface Known {
+  readonly x: number;
+  readonly off: number;
 }
 
 /** Finds x with f(x) = 0 by the secant method; null when it does not settle. Values in the caller's units. */

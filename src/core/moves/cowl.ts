@@ -1,6 +1,6 @@
 import { edgeOf, findEdge, landmarkOf, type Edge, type Panel, type PanelLine } from "../pattern";
 import {
-  bisect,
+  solveRising,
   line,
   pathEnd,
   pathMap,
@@ -56,7 +56,7 @@ function sagOf(edge: Mm, span: Mm): Mm {
     const k = (4 * sag) / span;
     return k < 1e-9 ? span : (span / 2) * (Math.sqrt(1 + k * k) + Math.asinh(k) / k);
   };
-  return edge <= span ? 0 : bisect(arc, edge, 0, edge);
+  return edge <= span ? 0 : solveRising(arc, edge, 0, edge);
 }
 
 interface Swung {
@@ -172,7 +172,7 @@ export const cowl = defineMove({
     const width = Math.abs(underarm[0] - landmarkOf(front, "waistCentre")[0]);
     const bust = landmarkOf(front, "bustPoint")[1] - neckEnd[1];
     const deepest = bust - ABOVE_BUST;
-    const widest = bisect((by) => swung(front, by).drop, deepest, 0.02, WIDEST);
+    const widest = solveRising((by) => swung(front, by).drop, deepest, 0.02, WIDEST);
     const openingOf = (by: Radians): Mm => 2 * width * Math.sin(by / 2);
     const most = openingOf(widest);
     const stated = paramOr(ID, "opening", params.opening, context);

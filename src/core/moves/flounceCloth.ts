@@ -1,5 +1,5 @@
 import { ringPanel, rimLength, stripPanel, wholePanelOf, type Panel } from "../pattern";
-import { bisect } from "../geometry";
+import { solveRising } from "../geometry";
 import {
   count,
   quantity,
@@ -103,7 +103,7 @@ export function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: 
 /** The share, up to `most`, whose hem measures what is asked, by bisection; null where none does. */
 function shareFor(asked: Mm, hemAt: (share: number) => Mm, most: number): number | null {
   const [least] = CIRCLE_SHARE;
-  return hemAt(least) > asked || hemAt(most) < asked ? null : bisect(hemAt, asked, least, most);
+  return hemAt(least) > asked || hemAt(most) < asked ? null : solveRising(hemAt, asked, least, most);
 }
 
 /** Widest part of a circle cut in one piece: more than half would lie over itself once allowances are added. */

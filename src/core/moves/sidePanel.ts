@@ -14,7 +14,7 @@ import {
   cutPanel,
   drawingOn,
 } from "../pattern";
-import { bisect, pathEnd, pathStart, segmentLength, pathAt, pathLength, pathSplit, type Point } from "../geometry";
+import { solveRising, pathEnd, pathStart, segmentLength, pathAt, pathLength, pathSplit, type Point } from "../geometry";
 import { quantity, ratioText, type Mm, say, ratio, Refusal, range } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { wholeLegs, withoutPanels } from "./legs";
@@ -248,7 +248,7 @@ function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {
       asked < least ? { least: Math.ceil(least) } : { most: Math.floor(most) },
     );
   }
-  return bisect(hemAt, asked, LEAST_FULLNESS, MOST_FULLNESS);
+  return solveRising(hemAt, asked, LEAST_FULLNESS, MOST_FULLNESS);
 }
 
 /** The cut edge as two: the curve, into which the fullness goes, and the straight part below. */

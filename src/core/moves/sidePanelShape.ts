@@ -10,7 +10,7 @@ import {
   pathAt,
   type Point,
   type Segment,
-  bisect,
+  solveRising,
 } from "../geometry";
 import type { Mm } from "../units";
 
@@ -39,7 +39,7 @@ function slopeOfLength(
         [from[0] + way * width * 0.8, from[1] + height * 0.55],
         [from[0] + way * width, from[1] + height],
       );
-  const width = bisect((w) => segmentLength(at(w)([0, 0], 1)), length, 1, length);
+  const width = solveRising((w) => segmentLength(at(w)([0, 0], 1)), length, 1, length);
   return { width, draw: at(width) };
 }
 

@@ -22,7 +22,7 @@ import {
   type Path,
   type Point,
   type Segment,
-  bisect,
+  solveRising,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
 
@@ -72,7 +72,7 @@ export function truedHem(side: Path, inseam: Path, grown: Mm): Segment {
   if (Math.abs(miss) <= HEM_MISS) return plainHem;
   const target = grown * (1 + Math.sign(miss) * HEM_MISS);
   // Fuller handles make a longer curve; beyond these limits it would no longer be fair.
-  return draw(bisect((fullness) => segmentLength(draw(fullness)), target, 0.6, 3));
+  return draw(solveRising((fullness) => segmentLength(draw(fullness)), target, 0.6, 3));
 }
 
 /** Crotch curves tighter than this are not drawn. */

@@ -2,7 +2,7 @@ import { type Identity } from "./identity";
 import { type PartName } from "./cut";
 import { type Edge, type Panel } from "./panel";
 import {
-  bisect,
+  solveRising,
   circleArc,
   cubic,
   line,
@@ -53,7 +53,7 @@ function crossesRay(segment: Segment, angle: Radians): number {
     const [x, y] = segmentAt(segment, t);
     return x * Math.sin(angle) - y * Math.cos(angle);
   };
-  return bisect(beside, 0, 0, 1);
+  return solveRising(beside, 0, 0, 1);
 }
 
 /**

@@ -21,7 +21,7 @@ import {
   type Path,
   type Point,
   type Segment,
-  bisect,
+  solveRising,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
 
@@ -70,7 +70,7 @@ const about = (pivot: Point, { from, to, tip }: Pick<CrossedDart, "from" | "to" 
 
 /** The curve square to both seams whose length is asked, by its fullness. */
 export function squareCurveOfLength(draw: (fullness: number) => Segment, length: Mm): Segment {
-  return draw(bisect((fullness) => segmentLength(draw(fullness)), length, 0.3, 3));
+  return draw(solveRising((fullness) => segmentLength(draw(fullness)), length, 0.3, 3));
 }
 
 /**

@@ -13,7 +13,7 @@ import {
   pointSubtract,
   type Path,
   type Point,
-  bisect,
+  solveRising,
 } from "../../geometry";
 import { type Mm, say, Refusal } from "../../units";
 import { unsettled, withParts, type Garment } from "../garment";
@@ -55,7 +55,7 @@ function reaches(path: Path, from: Point, wanted: Mm): Mm | null {
   const away = (s: Mm): Mm => pointDistance(from, pathAt(path, s).point) - wanted;
   if (away(0) >= 0) return 0;
   if (away(whole) < 0) return null;
-  return bisect(away, 0, 0, whole);
+  return solveRising(away, 0, 0, whole);
 }
 
 /** The top of a front with its darts closed: the waist from the dart line to the side, and the side as deep as the patch. */

@@ -11,7 +11,7 @@ import {
   type Material,
 } from "../../pattern";
 import {
-  bisect,
+  solveRising,
   cubic,
   line,
   pathAt,
@@ -107,7 +107,7 @@ function openingPath(a: Point, b: Point, shape: Slant["edge"], inward: 1 | -1): 
 /** How far down the side an opening of this length along the slant ends. */
 function endOfSlant(side: Edge, top: Mm, mouth: Point, length: Mm): Mm {
   const whole = pathLength(side.path);
-  return bisect((down) => pointDistance(mouth, placeAt(side, down)), length, top, whole);
+  return solveRising((down) => pointDistance(mouth, placeAt(side, down)), length, top, whole);
 }
 
 /** What the last stretch of waist before the side begins at. */
