@@ -9,7 +9,7 @@ import {
   type Panel,
   type PanelLine,
 } from "../pattern";
-import { line, pathEnd, pathLength, pathReverse, pathStart, type Path, type Point } from "../geometry";
+import { line, pathEnd, pathLength, pathReverse, pathStart, type Path, type Point, pointFlipped } from "../geometry";
 import { remembered } from "../remember";
 import { drawBodice, type BodiceHalf, type DrawnBodice } from "./halves";
 import type { BodicePlan } from "./plan";
@@ -104,7 +104,7 @@ export function panelOf(half: Half, lines: HalfLines): Panel {
     },
     lines: [grain, ...lines.darts],
   };
-  return isFolded ? panelMap(panel, ([px, py]) => [0 - px, py]) : panel;
+  return isFolded ? panelMap(panel, pointFlipped) : panel;
 }
 
 /** The lines of a half that was drafted. */

@@ -1,4 +1,4 @@
-import { line, pathMap, type Path, type Point } from "../geometry";
+import { line, pathMap, type Path, type Point, pointFlipped } from "../geometry";
 import type { Mm } from "../units";
 import type { BodyMeasures } from "./card";
 import { frontView, type FrontView } from "./figureFront";
@@ -25,7 +25,7 @@ export interface Tape {
   readonly hidden: readonly Path[];
 }
 
-const mirror = (path: Path): Path => pathMap(path, ([x, y]) => [0 - x, y]);
+const mirror = (path: Path): Path => pathMap(path, pointFlipped);
 
 /** The two halves of a level ring seen from a little above: nearer half and farther half. */
 function ring(cx: Mm, y: Mm, half: Mm): { near: Path; far: Path } {

@@ -1,9 +1,7 @@
 import { drawingMoved, turnedOver, type Drawing, type Panel } from "../pattern";
-import type { Point } from "../geometry";
+import { pointFlipped } from "../geometry";
 import { legsOf, withLegs } from "./drawnLegs";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
-
-const flip = ([x, y]: Point): Point => [0 - x, y];
 
 /** Panels of the left leg turned over, as they are cut. */
 export const flipped = (panels: readonly Panel[]): readonly Panel[] =>
@@ -17,7 +15,7 @@ export function patternAfter({ before, after, isPlanned, drawn, seams }: Workshe
   const panels = isPlanned ? withLegs(after, legsOf(after.plan).legs) : after.panels;
   const left = new Set([...before.panels, ...panels].filter((p) => p.half === "left").map((p) => p.id));
   const mirror = (list: readonly Drawing[]): Drawing[] =>
-    list.map((d) => (left.has(d.panel) ? drawingMoved(d, flip) : d));
+    list.map((d) => (left.has(d.panel) ? drawingMoved(d, pointFlipped) : d));
   return { panels: flipped(panels), drawn: mirror([...drawn, ...seams]) };
 }
 
@@ -29,8 +27,10 @@ export function mirrored(run: MovesRun): MovesRun {
     state: { ...run.state, panels: flipped(run.state.panels) },
     worksheet: run.worksheet.map((line) => ({
       ...line,
-      handles: line.handles.map((h) => (left.has(h.panel) ? { ...h, at: flip(h.at), axis: flip(h.axis) } : h)),
+      handles: line.handles.map((h) =>
+        left.has(h.panel) ? { ...h, at: pointFlipped(h.at), axis: pointFlipped(h.axis) } : h,
+      ),
     })),
-    shown: run.shown.map((s) => (left.has(s.panel) ? drawingMoved(s, flip) : s)),
+    shown: run.shown.map((s) => (left.has(s.panel) ? drawingMoved(s, pointFlipped) : s)),
   };
 }

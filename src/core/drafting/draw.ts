@@ -9,6 +9,7 @@ import {
   secant,
   type Path,
   type Point,
+  pointFlipped,
 } from "../geometry";
 import { quantity, type Mm, type Quantity, Refusal, say, type Sentence } from "../units";
 import { assemble, cutAtHem, type Outline } from "./assemble";
@@ -195,7 +196,7 @@ export function drawLegs(asked: LegPlan): DrawnLegs {
   }
   const [frontRun, backRun] = cutAtHem(legs, [outline(front, waists.front), outline(back, waists.back)]);
   return {
-    front: panelMap(assemble("front", legs, frontRun), ([x, y]) => [0 - x, y]),
+    front: panelMap(assemble("front", legs, frontRun), pointFlipped),
     back: assemble("back", legs, backRun),
     solved: {
       backCrotchDrop: quantity(

@@ -1,5 +1,5 @@
 import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../pattern";
-import type { Path, Point, Segment } from "../geometry";
+import { pointFlipped, type Path, type Point, type Segment } from "../geometry";
 import { BACK_MAKINGS } from "./backs";
 import type { CrotchCurve } from "./crotch";
 import type { DrawnLegs } from "./drawn";
@@ -39,7 +39,7 @@ function sceneOf(panel: Panel, crotch: CrotchCurve | null): Scene {
       [right, y],
     ],
     crotch,
-    own: mirrored ? ([x, y]) => [0 - x, y] : (p) => p,
+    own: mirrored ? pointFlipped : (p) => p,
     side: { upper: [upper as Segment], lower },
     crotchCurve: [curve as Segment],
     centreLine: centre,

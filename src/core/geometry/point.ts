@@ -5,6 +5,8 @@ export type Point = readonly [Mm, Mm];
 
 export const pointAdd = (a: Point, b: Point): Point => [a[0] + b[0], a[1] + b[1]];
 export const pointSubtract = (a: Point, b: Point): Point => [a[0] - b[0], a[1] - b[1]];
+/** Left for right: over the line x = 0. */
+export const pointFlipped = ([x, y]: Point): Point => [0 - x, y];
 export const pointScale = (a: Point, k: number): Point => [a[0] * k, a[1] * k];
 export const pointDot = (a: Point, b: Point): number => a[0] * b[0] + a[1] * b[1];
 /** z of the cross product; positive when b lies clockwise of a as drawn (y runs down). */

@@ -3,7 +3,7 @@ import { halves, type BodyMeasures } from "../body";
 import { type LegPlan } from "../drafting";
 import { forkAt } from "./fork";
 import { bodiceOutline } from "./silhouetteBodice";
-import { fairThrough, line, pathMap, type Path, type Point } from "../geometry";
+import { fairThrough, line, pathMap, type Path, type Point, pointFlipped } from "../geometry";
 import type { Mm } from "../units";
 
 /** The finished garment as it stands on its wearer, from its real girths; millimetres, x = 0 at the middle of the body. */
@@ -120,7 +120,7 @@ function torsoOf(leg: readonly Panel[], plan: LegPlan, m: BodyMeasures): Point[]
 
 const bothSides = (half: readonly Path[]): readonly Path[] => [
   ...half,
-  ...half.map((path) => pathMap(path, ([x, y]): Point => [0 - x, y])),
+  ...half.map((path) => pathMap(path, pointFlipped)),
 ];
 
 /** A top by itself. */
@@ -175,7 +175,7 @@ export function silhouetteOf(panels: readonly Panel[], plan: LegPlan, m: BodyMea
   const half = [outside, inside, hem, ...bodiceOutline(leg)];
   const waistAt = outer[0] as Point;
   return {
-    outline: [...bothSides(half), [line([0 - waistAt[0], waistAt[1]], waistAt)]],
+    outline: [...bothSides(half), [line(pointFlipped(waistAt), waistAt)]],
     hem: last.y,
     waist: waistAt[1],
     floor,

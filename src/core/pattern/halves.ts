@@ -1,3 +1,4 @@
+import { pointFlipped } from "../geometry";
 import { afterCut, type CutMark, type Identity } from "./identity";
 import type { Join, Pattern } from "./joins";
 import { panelMap, type Panel } from "./panel";
@@ -6,7 +7,7 @@ import { panelMap, type Panel } from "./panel";
 export const pairOf = ({ is }: { readonly is: Identity }): string | null => is.cuts.find((c) => c.asWorn)?.from ?? null;
 
 /** A panel as it is cut for the other leg. */
-export const turnedOver = (panel: Panel): Panel => panelMap(panel, ([x, y]) => [0 - x, y]);
+export const turnedOver = (panel: Panel): Panel => panelMap(panel, pointFlipped);
 
 /**
  * Copies of those panels of both legs that are asked for, for the right and the left leg, with every seam on both. `mark`

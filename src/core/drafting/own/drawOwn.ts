@@ -15,6 +15,7 @@ import {
   line,
   type Path,
   type Point,
+  pointFlipped,
 } from "../../geometry";
 import { quantity, type Mm, say } from "../../units";
 import { assemble, cutAtHem, type Outline } from "../assemble";
@@ -137,7 +138,7 @@ export function drawOwnLegs(legs: LegPlan, own: OwnLegs): DrawnLegs {
   const [frontRun, backRun] = cutAtHem(legs, [front, back]);
   const shorter = pathLength(frontRun.inseamDown) - pathLength(backRun.inseamDown);
   return {
-    front: panelMap(assemble("front", legs, frontRun), ([x, y]) => [0 - x, y]),
+    front: panelMap(assemble("front", legs, frontRun), pointFlipped),
     back: assemble("back", legs, backRun),
     solved: {
       backCrotchDrop: quantity(

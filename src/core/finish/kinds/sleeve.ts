@@ -17,7 +17,7 @@ import {
   type Join,
   type Panel,
 } from "../../pattern";
-import { line, pathAt, pathEnd, pathMap, pathReverse, pathStart, type Point } from "../../geometry";
+import { line, pathAt, pathEnd, pathMap, pathReverse, pathStart, type Point, pointFlipped } from "../../geometry";
 import { length, statedLength } from "../../params";
 import { Refusal, say, type Mm } from "../../units";
 import { defineFinish } from "../define";
@@ -49,7 +49,7 @@ interface Sizes {
 /** A short sleeve on its seam line: its cap in two halves, its seam, its hem with the turning beyond. */
 function drawn(cap: { readonly cap: Mm; readonly front: Mm; readonly back: Mm }, { length, taper, hem }: Sizes): Panel {
   const front = capEdge(cap.front, cap.cap);
-  const back = pathReverse(pathMap(capEdge(cap.back, cap.cap), ([x, y]): Point => [0 - x, y]));
+  const back = pathReverse(pathMap(capEdge(cap.back, cap.cap), pointFlipped));
   const [f, b] = [pathStart(front), pathEnd(back)];
   const [hf, hb]: [Point, Point] = [
     [f[0] - taper, length],

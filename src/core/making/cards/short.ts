@@ -1,4 +1,4 @@
-import { pathFlatten, pointDistance, type Path, type Point } from "../../geometry";
+import { pathFlatten, pointDistance, type Path, type Point, pointFlipped } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
 import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
 import type { MadeGarment, ToldLine } from "../garment";
@@ -258,12 +258,10 @@ const traceCards = (block: readonly Panel[]): readonly Draft[] =>
     points: {},
   }));
 
-const flip = ([x, y]: Point): Point => [0 - x, y];
-
 /** What lies inside the finished panels: darts move and grain is drawn anew; a panel of the left leg is turned over first. */
 function lastCards({ panels }: MadeGarment): readonly Draft[] {
   return panels.flatMap((panel): readonly Draft[] => {
-    const own = panel.half === "left" ? panelMap(panel, flip) : panel;
+    const own = panel.half === "left" ? panelMap(panel, pointFlipped) : panel;
     const group = `last:${panel.id}`;
     const over: readonly Draft[] =
       panel.half === "left"
