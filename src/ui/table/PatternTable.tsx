@@ -12,7 +12,7 @@ import { setView, useView } from "@/store/viewStore";
 import { useLiveJob } from "../JobContext";
 import { BuildView, PLACE_WORDS } from "./BuildView";
 import { HandleView, type Pulled } from "./HandleView";
-import { HemLabels, Lit, onScreen, PanelNames, PlaceMark } from "./words";
+import { HemLabels, Lit, onScreen, PanelNames, PlaceMarks } from "./words";
 import { arrange } from "./arrange";
 import { boundsOf, type Placed } from "./layout";
 import { GhostView, OverView, PanelView, ShownView } from "./PanelView";
@@ -142,11 +142,16 @@ export function PatternTable({ label, what, upTo }: Props) {
             </g>
           ))}
           <PanelNames places={places.filter((p) => visible(p.id))} view={view} />
-          {step && stepAt && visible(step.panel)
-            ? Object.entries(step.points).map(([name, p]) => (
-                <PlaceMark key={name} at={onScreen(view, stepAt, p)} word={PLACE_WORDS[name] ?? ""} inward={p[0] > 5} />
-              ))
-            : null}
+          {step && stepAt && visible(step.panel) ? (
+            <PlaceMarks
+              marks={Object.entries(step.points).map(([id, p]) => ({
+                id,
+                at: onScreen(view, stepAt, p),
+                word: PLACE_WORDS[id] ?? "",
+                inward: p[0] > 5,
+              }))}
+            />
+          ) : null}
           {lit && litAt ? <Lit at={onScreen(view, litAt, [lit.point[0], lit.point[1]])} /> : null}
           {handles.map(({ handle, index, on }) => (
             <HandleView

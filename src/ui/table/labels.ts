@@ -58,3 +58,29 @@ export function screenLabel(piece: Piece, k = 1): ScreenLabel {
     leader: wide ? null : [middle, box.bottom],
   };
 }
+
+/** Words written in pixels from a place toward one side: 1 to its right, -1 to its left. */
+interface Written {
+  readonly x: number;
+  readonly y: number;
+  readonly side: 1 | -1;
+}
+
+/** A line of words, and how far words that begin near one another may reach. */
+const LINE = 15;
+const REACH = 110;
+
+/** Heights of words, in the order given: what would be written over a word above it is moved down until it is clear. */
+export function clearHeights(words: readonly Written[]): number[] {
+  const heights = words.map(({ y }) => y);
+  const downward = words.map((_, i) => i).sort((a, b) => (heights[a] as number) - (heights[b] as number));
+  downward.forEach((i, n) => {
+    const own = words[i] as Written;
+    for (const above of downward.slice(0, n)) {
+      const other = words[above] as Written;
+      if (other.side === own.side && Math.abs(other.x - own.x) < REACH)
+        heights[i] = Math.max(heights[i] as number, (heights[above] as number) + LINE);
+    }
+  });
+  return heights;
+}

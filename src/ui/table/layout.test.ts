@@ -2,7 +2,7 @@ import { boxOf, cubic, line } from "@/core/geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "@/core/testing/jobs";
 import { isOf } from "@/core/pattern";
 import { arrange } from "./arrange";
-import { labelWidth, screenLabel } from "./labels";
+import { clearHeights, labelWidth, screenLabel } from "./labels";
 import { layOutParts, boundsOf, layOut, panelBox, pathData, pointsData } from "./layout";
 
 const derived = derivedOf(palazzoJob(HAND_BODY));
@@ -117,4 +117,17 @@ test("parts alone lie side by side, with no legs beside them", () => {
   const bounds = boundsOf(arrange(parts));
   for (const side of Object.values(bounds)) expect(Number.isFinite(side)).toBe(true);
   expect(bounds.right - bounds.left).toBeGreaterThan(100);
+});
+
+test("words of places near one another are written below each other; far apart, or to the other side, they stay", () => {
+  const near = [
+    { x: 900, y: 226, side: -1 },
+    { x: 890, y: 195, side: -1 },
+    { x: 914, y: 229, side: -1 },
+    { x: 905, y: 232, side: -1 },
+  ] as const;
+  expect(clearHeights(near)).toEqual([226, 195, 241, 256]);
+  expect(clearHeights([near[0], { ...near[2], side: 1 }])).toEqual([226, 229]);
+  expect(clearHeights([near[0], { ...near[2], x: 1200 }])).toEqual([226, 229]);
+  expect(clearHeights([])).toEqual([]);
 });

@@ -3,6 +3,7 @@ import { type Panel } from "@/core/pattern";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
 import { Length } from "../Length";
+import { clearHeights } from "./labels";
 import type { Placed } from "./layout";
 import { styleOf } from "./PanelView";
 import type { View } from "./Table";
@@ -66,33 +67,38 @@ export function PanelNames({ places, view }: { readonly places: readonly Placed<
   );
 }
 
-/** A place of the construction with its name, clear of the lines. */
-export function PlaceMark({
-  at,
-  word,
-  inward,
-}: {
+interface Mark {
+  readonly id: string;
   readonly at: readonly [number, number];
   readonly word: string;
   /** The place lies right of the crease, so its name is written to its left. */
   readonly inward: boolean;
-}) {
+}
+
+/** Places of the construction with their names, clear of the lines and of one another. */
+export function PlaceMarks({ marks }: { readonly marks: readonly Mark[] }) {
+  const heights = clearHeights(marks.map(({ at, inward }) => ({ x: at[0], y: at[1] - 8, side: inward ? -1 : 1 })));
   return (
     <g aria-hidden>
-      <circle cx={at[0]} cy={at[1]} r={5} fill="var(--table)" stroke="var(--chalk)" strokeWidth={2.5} />
-      <text
-        x={at[0] + (inward ? -10 : 10)}
-        y={at[1] - 8}
-        textAnchor={inward ? "end" : "start"}
-        fontSize={12.5}
-        fontWeight={650}
-        fill="var(--chalk-text)"
-        stroke="var(--table)"
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
-        {word}
-      </text>
+      {marks.map(({ id, at }) => (
+        <circle key={id} cx={at[0]} cy={at[1]} r={5} fill="var(--table)" stroke="var(--chalk)" strokeWidth={2.5} />
+      ))}
+      {marks.map(({ id, at, word, inward }, i) => (
+        <text
+          key={id}
+          x={at[0] + (inward ? -10 : 10)}
+          y={heights[i]}
+          textAnchor={inward ? "end" : "start"}
+          fontSize={12.5}
+          fontWeight={650}
+          fill="var(--chalk-text)"
+          stroke="var(--table)"
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
+          {word}
+        </text>
+      ))}
     </g>
   );
 }
