@@ -5,6 +5,7 @@ import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type 
 import type { MoveEntry } from "../styles";
 import { mirrored } from "./asItLies";
 import { legsOf, withLegs } from "./drawnLegs";
+import { refuseCrossing } from "./lastGate";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import {
   type Mm,
@@ -124,6 +125,8 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     try {
       const { result, gaveWay } = made(move, parsed.data as object, entry);
       refuseOverBudget(result.state, `${path}.move`);
+      // What is drafted anew follows from the card and its rules: where that crosses, the garment is refused.
+      if (!result.drafted) refuseCrossing(result.state.panels, state.panels);
       before = state;
       state = result.state;
       stale ||= move.redraws;

@@ -163,7 +163,7 @@ function levelled(panel: Panel): Panel {
   if (edges[(edges.indexOf(last) + 1) % edges.length]?.role !== "side")
     throw new Refusal(
       "line",
-      say`The waist is levelled from the side, and the ${panel.name.toLowerCase()} does not reach it: an earlier cut has divided its waist. Move this line up, or leave the waist as it is drawn.`,
+      say`The waist is levelled from the side, and the waist of the ${panel.name.toLowerCase()} does not run from centre to side. Move this line up, or leave the waist as it is drawn.`,
     );
   const y = pathEnd(last.path)[1];
   const top = pathEnd(before.path);

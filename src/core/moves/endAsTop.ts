@@ -1,4 +1,4 @@
-import { edgeOf, edgesWithRole, isBodice, landmarkOf, type Edge, type Join, type Panel } from "../pattern";
+import { edgeOf, edgesWithRole, hasLegs, isBodice, landmarkOf, type Edge, type Join, type Panel } from "../pattern";
 import {
   cubic,
   line,
@@ -121,6 +121,8 @@ export const endAsTop = defineMove({
     needsWholeCentres(state, "length", this.label);
     if (state.joins.some((j) => j.kind === "waist"))
       throw new Refusal("length", say`The bodice is sewn to trousers already. Take that line out first.`);
+    if (!hasLegs(state.panels))
+      throw new Refusal("length", say`It ends as a top already. Change the line that says so, or take this one out.`);
     const halves = bodiceHalves(state);
     const below = askedGarmentLength(params.length, `${usualOn(USUAL, tapeOf(context.unit))} mm`, state, context);
     if (below.mm < 0 || below.mm > LONGEST)
