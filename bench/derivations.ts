@@ -9,7 +9,7 @@ import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
 import { palazzoJob } from "../src/core/testing/jobs";
 import { randomFinish } from "../src/core/testing/randomFinish";
 import { randomWorksheet } from "../src/core/testing/randomMoves";
-import { said } from "../src/core/testing/said";
+import { NOT_WORDS, said } from "../src/core/testing/said";
 import { styleCase } from "../src/core/testing/styleRanges";
 import { STYLES } from "../src/core/styles";
 import { badFromOutside, badRing } from "./outside";
@@ -25,8 +25,6 @@ const CORES = Number(process.env.CORES ?? availableParallelism());
 const WHOLE_EVERY = 10;
 const TOLD_EVERY = 2000;
 const EXAMPLES = 30;
-/** What reads like a program's own word rather than a maker's. */
-const NOT_WORDS = /undefined|NaN|Infinity|null|\d\.\d{4}/;
 
 interface Told {
   made: number;

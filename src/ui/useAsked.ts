@@ -1,7 +1,6 @@
 "use client";
-import { useSnackbar } from "notistack";
 import { useEffect, useState } from "react";
-import { sentenceOf } from "./sentenceOf";
+import { useSorry } from "./useSorry";
 
 /**
  * What was asked of a worker, once it is there; null until then. `ask` stays the same while the question does; a newer
@@ -9,16 +8,16 @@ import { sentenceOf } from "./sentenceOf";
  */
 export function useAsked<T>(ask: () => Promise<T>, sorry: string): T | null {
   const [held, setHeld] = useState<{ readonly of: () => Promise<T>; readonly value: T } | null>(null);
-  const { enqueueSnackbar } = useSnackbar();
+  const tellSorry = useSorry();
   useEffect(() => {
     let wanted = true;
     ask().then(
       (value) => wanted && setHeld({ of: ask, value }),
-      (error: unknown) => wanted && enqueueSnackbar(sentenceOf(error, sorry), { variant: "error" }),
+      (error: unknown) => wanted && tellSorry(error, sorry),
     );
     return () => {
       wanted = false;
     };
-  }, [ask, sorry, enqueueSnackbar]);
+  }, [ask, sorry, tellSorry]);
   return held?.of === ask ? held.value : null;
 }

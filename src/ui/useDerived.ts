@@ -1,6 +1,5 @@
 "use client";
-import { sentenceOf } from "./sentenceOf";
-import { useSnackbar } from "notistack";
+import { useSorry } from "./useSorry";
 import { startTransition, useEffect, useMemo, useRef, useState } from "react";
 import { deriveShape, type DeriveFault, type Shape } from "@/core/derive/shape";
 import type { Job } from "@/core/files";
@@ -87,7 +86,7 @@ export interface Proved {
 /** Pieces, proof and advice, worked out behind the page; the last good ones stay until new ones arrive. */
 export function useProof(job: Job): Proved | null {
   const [held, setHeld] = useState<Proved | null>(null);
-  const { enqueueSnackbar } = useSnackbar();
+  const tellSorry = useSorry();
   useEffect(() => {
     let wanted = true;
     proofOf(job)
@@ -96,11 +95,11 @@ export function useProof(job: Job): Proved | null {
         if (wanted && proof) startTransition(() => setHeld({ job, proof }));
       })
       .catch((error: unknown) => {
-        if (wanted) enqueueSnackbar(sentenceOf(error, "The pieces could not be worked out."), { variant: "error" });
+        if (wanted) tellSorry(error, "The pieces could not be worked out.");
       });
     return () => {
       wanted = false;
     };
-  }, [job, enqueueSnackbar]);
+  }, [job, tellSorry]);
   return held;
 }

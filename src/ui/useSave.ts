@@ -3,11 +3,12 @@ import { useSnackbar } from "notistack";
 import { useCallback } from "react";
 import type { HandedFile } from "@/core/files";
 import { download } from "./download";
-import { sentenceOf } from "./sentenceOf";
+import { useSorry } from "./useSorry";
 
 /** Gives a file that is being made to the downloads and says so, or says why there is none. Settled either way. */
 export function useSave(): (making: HandedFile | Promise<HandedFile>, sorry: string) => Promise<void> {
   const { enqueueSnackbar } = useSnackbar();
+  const tellSorry = useSorry();
   return useCallback(
     async (making, sorry) => {
       try {
@@ -15,9 +16,9 @@ export function useSave(): (making: HandedFile | Promise<HandedFile>, sorry: str
         download(file);
         enqueueSnackbar(`${file.name} is in your downloads.`);
       } catch (error) {
-        enqueueSnackbar(sentenceOf(error, sorry), { variant: "error" });
+        tellSorry(error, sorry);
       }
     },
-    [enqueueSnackbar],
+    [enqueueSnackbar, tellSorry],
   );
 }

@@ -1,7 +1,7 @@
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
 import type { Fitting } from "../fitting";
-import type { Point } from "../geometry";
+import { pointFlipped } from "../geometry";
 import type { Check, Readings } from "../inspect";
 import { pairOf, type Material, type Panel } from "../pattern";
 import type { Piece } from "../pieces";
@@ -52,7 +52,7 @@ function recutOf(before: Derived, after: Derived): readonly Recut[] {
     const was = held?.id ?? piece.id;
     // One of a pair that is now the left leg's is drawn turned over.
     const isTurned = was !== piece.id && piece.panel.half === "left";
-    const now = piece.cutLine.map(([x, y]): Point => [isTurned ? 0 - x : x, y]);
+    const now = isTurned ? piece.cutLine.map(pointFlipped) : piece.cutLine;
     const { id, name, material } = piece;
     return shapesDiffer(held?.cutLine ?? [], now) ? [{ id, was, name, material }] : [];
   });

@@ -1,4 +1,4 @@
-import { said } from "../testing/said";
+import { NOT_WORDS, said } from "../testing/said";
 import fc from "fast-check";
 import { derive } from "../derive";
 import { deriveShape, type DeriveFault, type Shape } from "../derive/shape";
@@ -21,9 +21,6 @@ const passedOf = (...list: readonly Line[]): readonly (string | null)[] =>
   shapeOf(jobOf(list))
     .worksheet.filter((l) => l.index !== null)
     .map((l) => (l.passed === null ? null : said(l.passed)));
-
-/** What reads like a program's own word rather than a maker's. */
-const NOT_WORDS = /undefined|NaN|Infinity|null|\d\.\d{4}/;
 
 /** What no worksheet may come to, in words; empty when all is well. */
 function wrongIn(shape: Shape): string[] {

@@ -6,7 +6,7 @@ import { z } from "zod";
 import { styleParam } from "./auto";
 import { defineMove } from "./define";
 import { levelOf } from "./level";
-import { wholePanel } from "./legs";
+import { refuseSewnWaist, wholePanel } from "./legs";
 import { bodiceHalves, needsBodice } from "./withBodice";
 import { pleatPanel } from "./pleatPanel";
 import type { MoveContext, StyleState } from "./move";
@@ -54,6 +54,7 @@ export const joinBodice = defineMove({
   apply(state, params, context) {
     needsBodice(state, "how", this.label);
     const how = params.how ?? (styleParam(ID, "how", context) as Params["how"]) ?? "pleat";
+    for (const panel of state.panels) refuseSewnWaist(state, panel, "how", this.label);
     const bodice = bodiceHalves(state);
     const roots = ["front", "back"] as const;
     const of = (root: "front" | "back"): Panel =>

@@ -21,6 +21,12 @@ describe.each(["pleat", "gather"])("a waist sewn to a bodice by a %s", (how) => 
     expect(lastLine(made(...SEWN, line)).passed).toBeNull();
   });
 
+  test("is not sewn to it a second time", () => {
+    const twice = made(...SEWN, join, join);
+    expect(lastLine(twice).passed).toSay(/is sewn on already/);
+    expect(twice.joins.filter((j) => j.kind === "waist").map((j) => j.id)).toEqual(["waist-front", "waist-back"]);
+  });
+
   test("may have been opened before: it is then brought in by so much more", () => {
     const [plain, opened] = [made(...SEWN, join), made(...SEWN, ["full-spread", { gap: "60 mm" }], join)];
     expect(opened.worksheet.map((l) => l.passed)).toEqual(opened.worksheet.map(() => null));

@@ -6,3 +6,6 @@ export const said = (sentence: Sentence | null | undefined): string => (sentence
 /** Complaints as lines of place and sentence. */
 export const complaintsOf = (complaints: readonly Complaint[]): string =>
   complaints.map(({ path, says }) => `${path}: ${said(says)}`).join("\n");
+
+/** What reads like a program's own word rather than a maker's. */
+export const NOT_WORDS = /undefined|NaN|Infinity|null|\[object|\d\.\d{4}/;

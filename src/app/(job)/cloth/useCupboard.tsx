@@ -1,10 +1,10 @@
 "use client";
 import Button from "@mui/material/Button";
 import { useSnackbar } from "notistack";
-import { useCallback, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import { sameCloth, type CupboardCloth } from "@/core/cloth/cupboard";
 import { keepCloth, listCloths, removeCloth } from "@/store/layStore";
-import { sentenceOf } from "@/ui/sentenceOf";
+import { useSorry } from "@/ui/useSorry";
 
 const NOT_READ = "The browser’s store does not answer, so the cupboard was not read.";
 const NOT_KEPT = "The browser’s store is full or blocked, so the cloth was not kept.";
@@ -14,19 +14,16 @@ const NOT_REMOVED = "The browser’s store does not answer, so the cloth was not
 export function useCupboard() {
   const [cloths, setCloths] = useState<readonly CupboardCloth[]>([]);
   const { enqueueSnackbar } = useSnackbar();
-  const tellSorry = useCallback(
-    (sorry: string) => (error: unknown) => void enqueueSnackbar(sentenceOf(error, sorry), { variant: "error" }),
-    [enqueueSnackbar],
-  );
-  useEffect(() => void listCloths().then(setCloths, tellSorry(NOT_READ)), [tellSorry]);
+  const tellSorry = useSorry();
+  useEffect(() => void listCloths().then(setCloths, (error: unknown) => tellSorry(error, NOT_READ)), [tellSorry]);
   const done = async (doing: Promise<void>, sorry: string): Promise<boolean> => {
     try {
       await doing;
     } catch (error) {
-      tellSorry(sorry)(error);
+      tellSorry(error, sorry);
       return false;
     }
-    await listCloths().then(setCloths, tellSorry(NOT_READ));
+    await listCloths().then(setCloths, (error: unknown) => tellSorry(error, NOT_READ));
     return true;
   };
   const keep = async (cloth: CupboardCloth): Promise<void> => {
