@@ -136,7 +136,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         move: id,
         label,
         on: true,
-        sentence: fill(result.template, { ...result.numbers, ...result.figures }),
+        sentence: fill(result.template, result.figures ?? {}, result.numbers),
         gaveWay,
         numbers: result.numbers,
         figures: result.figures ?? {},
@@ -185,7 +185,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const toldOf = line.on && !line.passed ? MOVES[line.move]?.toldOf : undefined;
     if (!toldOf || !reconciled) return line.gaveWay ? { ...line, sentence: [...line.sentence, ...line.gaveWay] } : line;
     const { template, numbers } = toldOf(reconciled.plan, line.numbers, reconciled.legs);
-    const sentence = [...fill(template, { ...numbers, ...line.figures }), ...(line.gaveWay ?? [])];
+    const sentence = [...fill(template, line.figures, numbers), ...(line.gaveWay ?? [])];
     return { ...line, numbers, sentence };
   }
 
@@ -244,8 +244,13 @@ const NEAR: Mm = 12;
 
 /** The seams that an act has made, on the panels they are part of. */
 function newSeams(before: StyleState, after: StyleState): Drawing[] {
+  const lasting = new Set(before.panels);
+  const changed = after.panels.filter(
+    (panel) => !lasting.has(panel) && panel.edges.some((edge) => edge.by !== undefined),
+  );
+  if (changed.length === 0) return [];
   const known = new Set(before.panels.flatMap((p) => p.edges.map((edge) => edge.path)));
-  return after.panels.flatMap((panel) => {
+  return changed.flatMap((panel) => {
     const seams = panel.edges.filter((edge) => edge.by !== undefined && !known.has(edge.path)).map((edge) => edge.path);
     return seams.length > 0 ? [drawingOn(panel.id, { seams })] : [];
   });

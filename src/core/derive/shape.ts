@@ -38,8 +38,11 @@ import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "../styles
 import { remembered } from "../remember";
 import { type Mm, Refusal, say, tapeOf, type Complaint, type Tape, complaintsOfSchema } from "../units";
 
-/** The block stays as it was while moves are pulled and set. */
+/** Card, rules and block stay as they were while moves are pulled and set. */
+const bodyOf = remembered(resolveBody);
+const rulesOf = remembered(resolveRules);
 const blockOf = remembered(draftBlock);
+const blockReadingsOf = remembered(readPanels);
 
 /** What chosen numbers are brought to where a block is drafted on the maker's tape: eighths of an inch, half centimetres. */
 const DRAFTED_ON: Readonly<Record<Tape, Mm>> = { in: 25.4 / 8, cm: 5 };
@@ -102,7 +105,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       })),
     );
   }
-  const body = resolveBody(job.body);
+  const body = bodyOf(job.body);
   if (!body.ok) return fault(400, body.errors);
   const { measures } = body;
   const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
@@ -111,7 +114,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     preset,
     changed,
     errors: ruleErrors,
-  } = resolveRules(
+  } = rulesOf(
     job.block.school,
     [
       { by: "style", rules: style.rules },
@@ -176,7 +179,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
       questions: questionsOf(measures),
       block,
       drafted: draftedOf(block, run.worksheet),
-      blockReadings: readPanels(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
+      blockReadings: blockReadingsOf(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
       rules: onLeft ? ofBothSides(rules, onLeft.rules) : rules,
       ownRules,
       presetRules: preset,

@@ -8,7 +8,10 @@ import type { LegPlan } from "./plan";
 import { planLeg, SIDE_DIFFERENCES } from "./planLeg";
 import type { ResolvedRules } from "./rules";
 
-/** The base: front and back on their seam lines, the plan they were drawn from, every number and step. */
+/**
+ * The base: front and back on their seam lines, the plan they were drawn from, every number and step. Steps are told
+ * when they are read first: a pulled handle needs none.
+ */
 export interface Block {
   readonly plan: LegPlan;
   readonly panels: readonly [front: Panel, back: Panel];
@@ -24,8 +27,15 @@ export interface Block {
 export function draftBlock(measures: BodyMeasures, rules: ResolvedRules, division: Mm | null = null): Block {
   const { drafter, plan, legs } = firstThatDraws(measures, rules, division);
   for (const [name, value] of Object.entries(legs.solved)) drafter.number(name, value);
-  narrate(drafter, rules, plan, legs);
-  return { plan, panels: [legs.front, legs.back], numbers: drafter.numbers, steps: drafter.steps };
+  return {
+    plan,
+    panels: [legs.front, legs.back],
+    numbers: drafter.numbers,
+    get steps() {
+      if (drafter.steps.length === 0) narrate(drafter, rules, plan, legs);
+      return drafter.steps;
+    },
+  };
 }
 
 /** The draft as the rules say, else with the centre back taking what the sides cannot; throws the first refusal. */

@@ -1,5 +1,5 @@
 import { drawingOn, type Drawing } from "../pattern";
-import { fill, type Mm, type Quantity, type Sentence } from "../units";
+import { fill, templateOf, type Mm, type Quantity, type Sentence } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
 export interface Step extends Drawing {
@@ -44,9 +44,8 @@ export class Drafter {
     drawn: Partial<Drawing> = {},
     words: Readonly<Record<string, string>> = {},
   ): void {
-    const named = [...template.matchAll(/\{(\w+)\}/g)].map((m) => m[1] as string);
-    const numbers = named.filter((name) => !(name in words));
-    const sentence = fill(template, { ...this.known, ...words });
+    const numbers = templateOf(template).names.filter((name) => !(name in words));
+    const sentence = fill(template, words, this.known);
     this.done.push({ ...drawingOn(panel, drawn), n: this.done.length + 1, sentence, numbers });
   }
 

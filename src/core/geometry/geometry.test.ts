@@ -1,6 +1,8 @@
 import { Bezier } from "bezier-js";
 import fc from "fast-check";
+import { seededRandom } from "../testing/bodies";
 import {
+  chordsCross,
   cornerCurve,
   cubic,
   hermiteByLevel,
@@ -14,6 +16,7 @@ import {
   pathSplit,
   polygonArea,
   polygonSections,
+  pointDistance,
   polygonSelfCrossing,
   secant,
   segmentEnd,
@@ -21,8 +24,10 @@ import {
   segmentTangent,
   truedCurve,
   type Point,
+  type Segment,
 } from ".";
 
+const place = fc.double({ min: -400, max: 400, noNaN: true });
 const slope = fc.double({ min: -1.5, max: 1.5, noNaN: true });
 const span = fc.double({ min: 40, max: 600, noNaN: true });
 /** Curves as seams are: from one level to another, any slope at either end. */
@@ -62,6 +67,29 @@ describe("curves", () => {
       expect(pathNearest(path, p).along).toBeCloseTo(Math.min(along, pathLength(path)), 3);
     }
     expect(pathLength(pathBetween(path, 100, 300))).toBeCloseTo(200, 6);
+  });
+
+  test("a mark on a long straight stretch is found there, not at the end of the curve above it", () => {
+    const path = [cubic([117, 526], [110, 569], [105, 612], [105, 655]), line([105, 655], [105, 1210])];
+    const above = pathLength([path[0] as Segment]);
+    expect(pathNearest(path, [105, 685.1])).toEqual({
+      along: expect.closeTo(above + 30.1, 6) as number,
+      distance: expect.closeTo(0, 9) as number,
+    });
+  });
+
+  test("nothing on a path is nearer than the nearest place", () => {
+    fc.assert(
+      fc.property(seam, fc.tuple(place, place), fc.tuple(place, place), fc.tuple(place, place), (curve, a, b, p) => {
+        const path = [curve, line(segmentEnd(curve), a), line(a, b)];
+        const { along, distance } = pathNearest(path, p);
+        const flat = pathFlatten(path);
+        const least = Math.min(...flat.slice(1).map((q, i) => chordDistance(p, flat[i] as Point, q)));
+        expect(Math.abs(distance - least)).toBeLessThan(0.06);
+        expect(pointDistance(pathAt(path, along).point, p)).toBeCloseTo(distance, 3);
+      }),
+      { numRuns: 200 },
+    );
   });
 
   test("a trued edge with a symmetric turn is very nearly a circle", () => {
@@ -120,6 +148,32 @@ describe("outlines", () => {
         [0, 100],
       ]),
     ).toEqual([50, 50]);
+  });
+
+  test.each([5, 9, 24, 60, 161])("of %p chords two cross where any two of them do", (n) => {
+    const crossesAnywhere = (points: readonly Point[]): boolean =>
+      points.some((a, i) =>
+        points.some((c, j) => {
+          const isNear = Math.abs(i - j) <= 1 || Math.abs(i - j) >= points.length - 1;
+          const [b, d] = [points[(i + 1) % points.length] as Point, points[(j + 1) % points.length] as Point];
+          return !isNear && chordsCross(a, b, c, d) !== null;
+        }),
+      );
+    let crossing = 0;
+    for (let seed = 0; seed < 200; seed++) {
+      const random = seededRandom(seed * 31 + n);
+      // Round once, with radii so uneven that every other outline or so runs back across itself.
+      const points = Array.from({ length: n }, (_, i): Point => {
+        const turn = (2 * Math.PI * (i + (seed % 5) * random())) / n;
+        const radius = 100 + 60 * random();
+        return [radius * Math.cos(turn), radius * Math.sin(turn)];
+      });
+      const isCrossing = crossesAnywhere(points);
+      expect([seed, polygonSelfCrossing(points) !== null]).toEqual([seed, isCrossing]);
+      crossing += Number(isCrossing);
+    }
+    expect(crossing).toBeGreaterThan(20);
+    expect(crossing).toBeLessThan(180);
   });
 });
 

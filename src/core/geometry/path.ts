@@ -1,6 +1,6 @@
 import { solveRising } from "./solve";
 import type { Mm } from "../units";
-import { pointDistance, type Point } from "./point";
+import { type Point } from "./point";
 import {
   segmentAt,
   segmentEnd,
@@ -8,6 +8,7 @@ import {
   segmentLength,
   segmentLengthBetween,
   segmentMap,
+  segmentNearest,
   segmentParameterAt,
   segmentReverse,
   segmentSplit,
@@ -112,30 +113,18 @@ export function pathFlatten(path: Path, tolerance: Mm = FLATTEN_TOLERANCE): Poin
 export const pathChords = (path: Path): Path =>
   pathFlatten(path).flatMap((p, i, all): Path => (i === 0 ? [] : [line(all[i - 1] as Point, p)]));
 
-/** Arc length of the place on the path nearest to `p`, with its distance. Coarse over the whole, then refined. */
+/** Arc length of the place on the path nearest to `p`, with its distance. */
 export function pathNearest(path: Path, p: Point): { readonly along: Mm; readonly distance: Mm } {
-  let nearest = { index: 0, t: 0, distance: Infinity, step: 1 };
-  path.forEach((segment, index) => {
-    const steps = segment.kind === "line" ? 8 : 24;
-    for (let i = 0; i <= steps; i++) {
-      const distance = pointDistance(segmentAt(segment, i / steps), p);
-      if (distance < nearest.distance) nearest = { index, t: i / steps, distance, step: 1 / steps };
-    }
-  });
-  const segment = path[nearest.index] as Segment;
-  let low = Math.max(0, nearest.t - nearest.step);
-  let high = Math.min(1, nearest.t + nearest.step);
-  while (high - low > 1e-9) {
-    const a = low + (high - low) * 0.382;
-    const b = high - (high - low) * 0.382;
-    if (pointDistance(segmentAt(segment, a), p) < pointDistance(segmentAt(segment, b), p)) high = b;
-    else low = a;
+  let index = 0;
+  let t = 0;
+  let least = Infinity;
+  for (let i = 0; i < path.length; i++) {
+    const segment = path[i] as Segment;
+    const own = segmentNearest(segment, p, least);
+    if (own.squared < least) [index, t, least] = [i, own.t, own.squared];
   }
-  // An end of the segment is often the place itself; the search comes close to it but never reaches it.
-  const candidates = [(low + high) / 2, 0, 1].map((t) => ({ t, distance: pointDistance(segmentAt(segment, t), p) }));
-  const best = candidates.reduce((a, b) => (b.distance < a.distance ? b : a));
-  const before = path.slice(0, nearest.index).reduce((sum, s) => sum + segmentLength(s), 0);
-  return { along: before + segmentLengthBetween(segment, 0, best.t), distance: best.distance };
+  const before = path.slice(0, index).reduce((sum, s) => sum + segmentLength(s), 0);
+  return { along: before + segmentLengthBetween(path[index] as Segment, 0, t), distance: Math.sqrt(least) };
 }
 
 /** Where the path crosses the level y (its x values), found on the flattened path. */

@@ -52,9 +52,17 @@ export function linesMeet(a: Point, u: Point, b: Point, v: Point): Point | null 
 }
 
 /** Distance from p to the straight piece a-b. */
-export function distanceToChord(p: Point, a: Point, b: Point): Mm {
-  const along = pointSubtract(b, a);
-  const size = pointDot(along, along);
-  const t = size === 0 ? 0 : Math.min(1, Math.max(0, pointDot(pointSubtract(p, a), along) / size));
-  return pointDistance(p, pointBetween(a, b, t));
+export const distanceToChord = (p: Point, a: Point, b: Point): Mm => Math.sqrt(squaredToChord(p, a, b));
+
+/** The square of the distance from p to the straight piece a-b; it runs in inner loops and makes no points. */
+export function squaredToChord(p: Point, a: Point, b: Point): number {
+  const ux = b[0] - a[0];
+  const uy = b[1] - a[1];
+  const size = ux * ux + uy * uy;
+  const px = p[0] - a[0];
+  const py = p[1] - a[1];
+  const t = size === 0 ? 0 : Math.min(1, Math.max(0, (px * ux + py * uy) / size));
+  const dx = px - ux * t;
+  const dy = py - uy * t;
+  return dx * dx + dy * dy;
 }

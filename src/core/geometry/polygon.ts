@@ -1,5 +1,5 @@
 import type { Mm } from "../units";
-import { distanceToChord, pointDistance, type Point } from "./point";
+import { pointDistance, squaredToChord, type Point } from "./point";
 
 /** Signed area of a closed outline (not repeated) in square millimetres; positive when clockwise as drawn. */
 export function polygonArea(points: readonly Point[]): number {
@@ -52,26 +52,58 @@ interface Crossing {
   readonly other: number;
 }
 
+/** How many neighbouring chords are looked at together before each of them is. */
+const RUN = 10;
+
+/** The box around some places of an outline that follow one another, both ends included. */
+function boxBetween(points: readonly Point[], from: number, to: number): Box {
+  let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let i = from; i <= to; i++) {
+    const p = points[i === points.length ? 0 : i] as Point;
+    if (p[0] < left) left = p[0];
+    if (p[0] > right) right = p[0];
+    if (p[1] < top) top = p[1];
+    if (p[1] > bottom) bottom = p[1];
+  }
+  return { left, top, right, bottom };
+}
+
+const boxesApart = (a: Box, b: Box): boolean =>
+  a.left > b.right || b.left > a.right || a.top > b.bottom || b.top > a.bottom;
+
+/** True where no chord from one place of an outline to a later one runs back: none of them crosses another. */
+function runsOn(points: readonly Point[], from: number, to: number): boolean {
+  const at = (i: number): Point => points[i % points.length] as Point;
+  const [start, end] = [at(from), at(to)];
+  const [x, y] = [end[0] - start[0], end[1] - start[1]];
+  for (let i = from; i < to; i++) {
+    const [a, b] = [at(i), at(i + 1)];
+    if ((b[0] - a[0]) * x + (b[1] - a[1]) * y <= 0) return false;
+  }
+  return true;
+}
+
+/**
+ * The first crossing of two chords of a closed outline. Neighbouring chords share a box; only those of boxes that
+ * overlap are looked at one by one, and of boxes that follow one another only where the outline turns back.
+ */
 function firstCrossing(points: readonly Point[]): Crossing | null {
   const n = points.length;
-  // Sorting by the left end lets the inner loop stop early; outlines have a few hundred chords.
-  const chords = points
-    .map((a, i) => {
-      const b = points[(i + 1) % n] as Point;
-      return { i, a, b, left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]) };
-    })
-    .sort((p, q) => p.left - q.left);
-  for (let p = 0; p < chords.length; p++) {
-    const one = chords[p] as (typeof chords)[number];
-    for (let q = p + 1; q < chords.length; q++) {
-      const other = chords[q] as (typeof chords)[number];
-      if (other.left > one.right) break;
-      const gap = Math.abs(one.i - other.i);
-      if (gap <= 1 || gap >= n - 1) continue;
-      if (Math.max(one.a[1], one.b[1]) < Math.min(other.a[1], other.b[1])) continue;
-      if (Math.min(one.a[1], one.b[1]) > Math.max(other.a[1], other.b[1])) continue;
-      const meet = chordsCross(one.a, one.b, other.a, other.b);
-      if (meet) return { at: meet, one: Math.min(one.i, other.i), other: Math.max(one.i, other.i) };
+  const end = (i: number): Point => points[i + 1 === n ? 0 : i + 1] as Point;
+  const boxes = Array.from({ length: Math.ceil(n / RUN) }, (_, run) => {
+    const [from, to] = [run * RUN, Math.min(n, (run + 1) * RUN)];
+    return { from, to, ...boxBetween(points, from, to) };
+  });
+  for (const [r, one] of boxes.entries()) {
+    for (let q = r; q < boxes.length; q++) {
+      const other = boxes[q] as (typeof boxes)[number];
+      if (boxesApart(one, other) || (q <= r + 1 && runsOn(points, one.from, other.to))) continue;
+      for (let i = one.from; i < one.to; i++) {
+        for (let j = Math.max(i + 2, other.from); j < Math.min(other.to, i + n - 1); j++) {
+          const at = chordsCross(points[i] as Point, end(i), points[j] as Point, end(j));
+          if (at) return { at, one: i, other: j };
+        }
+      }
     }
   }
   return null;
@@ -106,10 +138,12 @@ export function polygonUnfolded(points: readonly Point[], hook: number): Point[]
 /** Distance from a place to a closed outline. */
 export function distanceToOutline(p: Point, outline: readonly Point[]): Mm {
   let least = Infinity;
-  for (let i = 0; i < outline.length; i++) {
-    least = Math.min(least, distanceToChord(p, outline[i] as Point, outline[(i + 1) % outline.length] as Point));
+  let a = outline[outline.length - 1];
+  for (const b of outline) {
+    least = Math.min(least, squaredToChord(p, a as Point, b));
+    a = b;
   }
-  return least;
+  return Math.sqrt(least);
 }
 
 /** Removes points closer than `slack` to the one before (and the last if it repeats the first). */

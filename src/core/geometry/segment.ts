@@ -1,5 +1,5 @@
 import type { Mm } from "../units";
-import { pointBetween, pointDistance, pointSubtract, pointUnit, type Point } from "./point";
+import { pointBetween, pointDistance, pointDot, pointSubtract, pointUnit, squaredToChord, type Point } from "./point";
 
 /** A straight line, or a cubic Bezier by its four control points. */
 export type Segment =
@@ -62,15 +62,13 @@ export function segmentRadius(s: Segment, t: number): Mm {
 
 // Gauss-Legendre abscissae and weights for 16 points on [-1, 1], positive half
 // (Abramowitz and Stegun, table 25.4).
-const GAUSS: readonly (readonly [number, number])[] = [
-  [0.0950125098376374, 0.1894506104550685],
-  [0.2816035507792589, 0.1826034150449236],
-  [0.4580167776572274, 0.1691565193950025],
-  [0.6178762444026438, 0.1495959888165767],
-  [0.755404408355003, 0.1246289712555339],
-  [0.8656312023878318, 0.0951585116824928],
-  [0.9445750230732326, 0.0622535239386479],
-  [0.9894009349916499, 0.0271524594117541],
+const GAUSS_PLACES: readonly number[] = [
+  0.0950125098376374, 0.2816035507792589, 0.4580167776572274, 0.6178762444026438, 0.755404408355003, 0.8656312023878318,
+  0.9445750230732326, 0.9894009349916499,
+];
+const GAUSS_WEIGHTS: readonly number[] = [
+  0.1894506104550685, 0.1826034150449236, 0.1691565193950025, 0.1495959888165767, 0.1246289712555339,
+  0.0951585116824928, 0.0622535239386479, 0.0271524594117541,
 ];
 
 /** Arc length between two parameters. Sixteen-point quadrature: error far below 0.01 mm on seams. */
@@ -79,32 +77,37 @@ export function segmentLengthBetween(s: Segment, from: number, to: number): Mm {
   const half = (to - from) / 2;
   const middle = (to + from) / 2;
   // The innermost loop of every solve: the derivative as a quadratic in t, without allocating points.
-  const [a, b, c, d] = s.points;
-  const [x0, y0] = [3 * (b[0] - a[0]), 3 * (b[1] - a[1])];
-  const [x1, y1] = [6 * (c[0] - b[0]) - 2 * x0, 6 * (c[1] - b[1]) - 2 * y0];
-  const [x2, y2] = [3 * (d[0] - c[0]) - x0 - x1, 3 * (d[1] - c[1]) - y0 - y1];
+  const a = s.points[0];
+  const b = s.points[1];
+  const c = s.points[2];
+  const d = s.points[3];
+  const x0 = 3 * (b[0] - a[0]);
+  const y0 = 3 * (b[1] - a[1]);
+  const x1 = 6 * (c[0] - b[0]) - 2 * x0;
+  const y1 = 6 * (c[1] - b[1]) - 2 * y0;
+  const x2 = 3 * (d[0] - c[0]) - x0 - x1;
+  const y2 = 3 * (d[1] - c[1]) - y0 - y1;
+  const speedAt = (t: number): number => {
+    const dx = x0 + t * (x1 + t * x2);
+    const dy = y0 + t * (y1 + t * y2);
+    return Math.sqrt(dx * dx + dy * dy);
+  };
   let sum = 0;
-  for (const [place, weight] of GAUSS) {
-    for (let side = -1; side <= 1; side += 2) {
-      const t = middle + side * half * place;
-      const dx = x0 + t * (x1 + t * x2);
-      const dy = y0 + t * (y1 + t * y2);
-      sum += weight * Math.sqrt(dx * dx + dy * dy);
-    }
+  for (let i = 0; i < 8; i++) {
+    const off = half * (GAUSS_PLACES[i] as number);
+    sum += (GAUSS_WEIGHTS[i] as number) * (speedAt(middle - off) + speedAt(middle + off));
   }
   return sum * half;
 }
 
 const lengths = new WeakMap<Segment, Mm>();
 
-/** Arc length; kept with the segment, which never changes. */
+/** Arc length; a curve's is kept with the segment, which never changes. */
 export function segmentLength(s: Segment): Mm {
+  if (s.kind === "line") return pointDistance(s.points[0], s.points[1]);
   let known = lengths.get(s);
   if (known === undefined) {
-    known =
-      s.kind === "line"
-        ? pointDistance(s.points[0], s.points[1])
-        : segmentLengthBetween(s, 0, 0.5) + segmentLengthBetween(s, 0.5, 1);
+    known = segmentLengthBetween(s, 0, 0.5) + segmentLengthBetween(s, 0.5, 1);
     lengths.set(s, known);
   }
   return known;
@@ -124,6 +127,59 @@ export function segmentParameterAt(s: Segment, along: Mm): number {
     t = Math.min(1, Math.max(0, t - error / Math.max(1e-9, Math.hypot(speed[0], speed[1]))));
   }
   return t;
+}
+
+/** How many places of a curve are looked at before the nearest is refined. */
+const NEAREST_STEPS = 24;
+const GOLDEN = 0.382;
+
+/**
+ * The parameter nearest to p, and the square of its distance. A curve whose control points all lie beyond `within` (a
+ * squared distance) to one side is not looked at: its own distance is infinite.
+ */
+export function segmentNearest(
+  s: Segment,
+  p: Point,
+  within = Infinity,
+): { readonly t: number; readonly squared: number } {
+  if (s.kind === "line") {
+    const [a, b] = s.points;
+    const along = pointSubtract(b, a);
+    const size = pointDot(along, along);
+    const t = size === 0 ? 0 : Math.min(1, Math.max(0, pointDot(pointSubtract(p, a), along) / size));
+    return { t, squared: squaredToChord(p, a, b) };
+  }
+  const [a, b, c, d] = s.points;
+  const beyond = (i: 0 | 1): number =>
+    Math.max(0, Math.min(a[i], b[i], c[i], d[i]) - p[i], p[i] - Math.max(a[i], b[i], c[i], d[i]));
+  if (beyond(0) ** 2 + beyond(1) ** 2 > within) return { t: 0, squared: Infinity };
+  const squaredAt = (t: number): number => {
+    const u = 1 - t;
+    const wa = u * u * u;
+    const wb = 3 * u * u * t;
+    const wc = 3 * u * t * t;
+    const wd = t * t * t;
+    const dx = wa * a[0] + wb * b[0] + wc * c[0] + wd * d[0] - p[0];
+    const dy = wa * a[1] + wb * b[1] + wc * c[1] + wd * d[1] - p[1];
+    return dx * dx + dy * dy;
+  };
+  let nearest = 0;
+  let least = Infinity;
+  for (let i = 0; i <= NEAREST_STEPS; i++) {
+    const squared = squaredAt(i / NEAREST_STEPS);
+    if (squared < least) [nearest, least] = [i, squared];
+  }
+  let low = Math.max(0, nearest - 1) / NEAREST_STEPS;
+  let high = Math.min(NEAREST_STEPS, nearest + 1) / NEAREST_STEPS;
+  while (high - low > 1e-9) {
+    const [one, other] = [low + (high - low) * GOLDEN, high - (high - low) * GOLDEN];
+    if (squaredAt(one) < squaredAt(other)) high = other;
+    else low = one;
+  }
+  // An end of the curve is often the place itself; the search comes close to it but never reaches it.
+  let best = { t: (low + high) / 2, squared: squaredAt((low + high) / 2) };
+  for (const t of [0, 1]) if (squaredAt(t) < best.squared) best = { t, squared: squaredAt(t) };
+  return best;
 }
 
 /** The two parts of the segment at parameter t (de Casteljau). */

@@ -116,10 +116,17 @@ export function readPanels(
   const legGirth = (y: Mm): Mm => leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
   const around = (measure: (panel: Panel) => Mm): Mm =>
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
+  const each = (measure: (panel: Panel) => Mm): ((panel: Panel) => Mm) => {
+    const known = new Map(panels.map((panel) => [panel, measure(panel)]));
+    return (panel) => known.get(panel) as Mm;
+  };
   const waistGirth = rimGirth({ panels, joins }, "waist");
   // From the centre line carried down: the crotch curve that leaves it above is no width of the body.
-  const hipGirth = around((panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
+  const hipOf = each((panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
+  const hipGirth = around(hipOf);
   const thighY = levels.crotch + 25;
+  const thighOf = each((panel) => fittedWidthAt(panel, thighY));
+  const kneeOf = each((panel) => panelWidthAt(panel, levels.knee));
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
   // A centre that lies on the fold belongs to the seam's length round the body, though nothing is sewn there.
@@ -152,8 +159,8 @@ export function readPanels(
   return {
     waistGirth,
     hipGirth,
-    thighGirth: leg.reduce((sum, panel) => sum + fittedWidthAt(panel, thighY), 0),
-    kneeGirth: levels.knee < hemTop ? legGirth(levels.knee) : null,
+    thighGirth: leg.reduce((sum, panel) => sum + thighOf(panel), 0),
+    kneeGirth: levels.knee < hemTop ? leg.reduce((sum, panel) => sum + kneeOf(panel), 0) : null,
     hemGirth: (hasLegs(panels) ? 1 : 2) * leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
     bustGirth: bustGirthOf(panels),
     waistOpening: Math.min(waistGirth, opens.held) + 2 * opens.zip,
@@ -173,9 +180,9 @@ export function readPanels(
     ],
     halfGirths: [
       half("waist", 2, (panel) => sewnRim({ panels, joins }, panel, "waist")),
-      half("hip", 2, (panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip)),
-      half("thigh", 1, (panel) => fittedWidthAt(panel, thighY)),
-      ...(levels.knee < hemTop ? [half("knee", 1, (panel: Panel) => panelWidthAt(panel, levels.knee))] : []),
+      half("hip", 2, hipOf),
+      half("thigh", 1, thighOf),
+      ...(levels.knee < hemTop ? [half("knee", 1, kneeOf)] : []),
     ],
     creaseHalves: leg.flatMap((panel) => creaseHalvesOf(panel, plan)),
   };

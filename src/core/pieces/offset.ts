@@ -49,17 +49,29 @@ export function offsetEdge(path: Path, width: WidthAt, outward: 1 | -1): Point[]
   return withoutFolds(points);
 }
 
+/** The far side of a loop is looked for within this many chords: loops of a seam are short. */
+const LONGEST_LOOP = 80;
+
 /** Cuts away loops of an open run of points where it crosses itself. */
 function withoutFolds(points: readonly Point[]): Point[] {
   const run = [...points];
+  const at = (i: number): Point => run[i] as Point;
+  const longest = points.reduce((most, p, i) => (i === 0 ? 0 : Math.max(most, pointDistance(p, at(i - 1)))), 0);
   for (let i = 0; i + 3 < run.length; i++) {
-    // The far side of a loop is looked for within the next 80 chords: loops of a seam are short.
-    for (let j = Math.min(run.length - 2, i + 80); j > i + 1; j--) {
-      const meet = chordsCross(run[i] as Point, run[i + 1] as Point, run[j] as Point, run[j + 1] as Point);
+    let j = Math.min(run.length - 2, i + LONGEST_LOOP);
+    while (j > i + 1) {
+      // Chords further apart than both are long cannot cross, nor can those on the way there.
+      const between = pointDistance(at(i), at(j)) - 2 * longest;
+      if (between > longest) {
+        j -= Math.floor(between / longest);
+        continue;
+      }
+      const meet = chordsCross(at(i), at(i + 1), at(j), at(j + 1));
       if (meet) {
         run.splice(i + 1, j - i, meet);
         break;
       }
+      j--;
     }
   }
   return run;

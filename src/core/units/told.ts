@@ -78,14 +78,37 @@ export function say(words: readonly string[], ...values: readonly Sayable[]): Se
   return parts;
 }
 
-/** A template's `{name}` places filled from numbers by their names; throws where one is missing. */
-export function fill(template: string, numbers: Readonly<Record<string, Told | string>>): Sentence {
-  return template.split(/(\{\w+\})/).flatMap((part): Sentence => {
-    if (part === "") return [];
-    if (!/^\{\w+\}$/.test(part)) return [part];
-    const found = numbers[part.slice(1, -1)];
-    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number ${part}`);
-    return [found];
+/** A template in its parts: words, and the names of the numbers between them. */
+export interface Template {
+  readonly parts: readonly (string | { readonly name: string })[];
+  readonly names: readonly string[];
+}
+
+/** Templates that were read; a program has a few hundred, but some hold words that the maker chose. */
+const templates = new Map<string, Template>();
+const MOST_TEMPLATES = 2000;
+
+/** Reads a template's `{name}` places, once for each template. */
+export function templateOf(template: string): Template {
+  const known = templates.get(template);
+  if (known) return known;
+  const parts = template
+    .split(/(\{\w+\})/)
+    .filter((part) => part !== "")
+    .map((part) => (/^\{\w+\}$/.test(part) ? { name: part.slice(1, -1) } : part));
+  const read = { parts, names: parts.flatMap((part) => (typeof part === "string" ? [] : [part.name])) };
+  if (templates.size >= MOST_TEMPLATES) templates.clear();
+  templates.set(template, read);
+  return read;
+}
+
+/** A template's `{name}` places filled from numbers by their names, the first that has one; throws where one is missing. */
+export function fill(template: string, ...numbers: readonly Readonly<Record<string, Told | string>>[]): Sentence {
+  return templateOf(template).parts.map((part) => {
+    if (typeof part === "string") return part;
+    const found = numbers.find((some) => some[part.name] !== undefined)?.[part.name];
+    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number {${part.name}}`);
+    return found;
   });
 }
 

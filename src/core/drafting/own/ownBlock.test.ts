@@ -1,4 +1,4 @@
-import { edgeOf, edgesWithRole, landmarkOf } from "../../pattern";
+import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../../pattern";
 import { distanceToChord, pathAt, pathEnd, pathFlatten, pathLength, pathStart } from "../../geometry";
 import { deriveShape } from "../../derive/shape";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../../testing/jobs";
@@ -48,6 +48,22 @@ describe("places of a block brought in", () => {
     const stubbed = { ...exact, panels: { ...exact.panels, front: { ...exact.panels.front, path } } };
     expect(smooth(stubbed)).toEqual(smooth(exact));
   });
+});
+
+test("a knee marked below the curve of the leg, on its long straight part, stays where it was marked", () => {
+  const down = 30;
+  const lower = ownBlockOf((marks) => ({
+    ...marks,
+    kneeSide: [marks.kneeSide[0], marks.kneeSide[1] + down],
+    kneeInseam: [marks.kneeInseam[0], marks.kneeInseam[1] + down],
+  }));
+  const [was, is] = [ownBlockOf(), lower].map((own) => shapeOf(ownBlockJob(own)));
+  for (const which of ["front", "back"] as const)
+    for (const place of ["kneeSide", "kneeInseam"])
+      expect(landmarkOf(is?.[which] as Panel, place)[1]).toBeCloseTo(
+        landmarkOf(was?.[which] as Panel, place)[1] + down,
+        1,
+      );
 });
 
 describe("what is done to a block brought in", () => {

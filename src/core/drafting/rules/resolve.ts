@@ -1,6 +1,7 @@
 import { readWithin, usualOf, usualOn, type Param, type PerTape } from "../../params";
 import { tapeOf, type Complaint, type LengthInput, type Mm, type Sentence, type Tape, type Unit } from "../../units";
 import { ANY_RULES, type BackHow, type ResolvedRules, type Rules, type WaistShaping } from "./known";
+import { remembered } from "../../remember";
 import { BACKS, SCHOOLS, SHAPINGS, type Preset, type SchoolId } from "../schools";
 
 type RuleValue = Mm | string | boolean;
@@ -48,6 +49,9 @@ function lay(rules: Values, preset: Preset, tape: Tape): Values {
   return laid;
 }
 
+/** How many presets are kept: more than one garment asks for. */
+const PRESETS_KEPT = 16;
+
 /** The rules of a school on a tape; a block brought in is restyled by the proportional school's. */
 export const schoolRules = (school: SchoolId, tape: Tape): ResolvedRules => presetFor(school, undefined, tape);
 
@@ -55,27 +59,31 @@ export const schoolRules = (school: SchoolId, tape: Tape): ResolvedRules => pres
  * The school's rules with its back's own numbers, or, where another back is chosen, that back's numbers over nothing
  * else: what the school's back left behind is gone. The way the waist is shaped brings its own numbers as well.
  */
-export function presetFor(
-  school: SchoolId,
-  how: BackHow | undefined,
-  tape: Tape,
-  shaping?: WaistShaping,
-): ResolvedRules {
-  const { rules } = SCHOOLS[school === "own" ? "proportional" : school];
-  const usual = usualRules(tape);
-  const own = rules.back?.how ?? (usual.back as { how: BackHow }).how;
-  const made = { back: { ...BACKS[how ?? own].preset.back, how: how ?? own } };
-  const ofSchool = lay(usual, rules, tape);
-  const laid =
-    how === undefined || how === own
-      ? lay(ofSchool, made, tape)
-      : lay({ ...lay(ofSchool, BACKS[how].preset, tape), back: usual.back as Record<string, RuleValue> }, made, tape);
-  return lay(
-    laid,
-    SHAPINGS[shaping ?? (laid.waist as { shaping: WaistShaping }).shaping] ?? {},
-    tape,
-  ) as unknown as ResolvedRules;
-}
+export const presetFor = remembered(
+  (school: SchoolId, how: BackHow | undefined, tape: Tape, shaping?: WaistShaping): ResolvedRules => {
+    const { rules } = SCHOOLS[school === "own" ? "proportional" : school];
+    const usual = usualRules(tape);
+    const own = rules.back?.how ?? (usual.back as { how: BackHow }).how;
+    const made = { back: { ...BACKS[how ?? own].preset.back, how: how ?? own } };
+    const ofSchool = lay(usual, rules, tape);
+    const laid =
+      how === undefined || how === own
+        ? lay(ofSchool, made, tape)
+        : lay({ ...lay(ofSchool, BACKS[how].preset, tape), back: usual.back as Record<string, RuleValue> }, made, tape);
+    return lay(
+      laid,
+      SHAPINGS[shaping ?? (laid.waist as { shaping: WaistShaping }).shaping] ?? {},
+      tape,
+    ) as unknown as ResolvedRules;
+  },
+  PRESETS_KEPT,
+);
+
+/** Rules that can be written to without writing to those they come from. */
+const copied = (rules: Values): Values =>
+  Object.fromEntries(
+    Object.entries(rules).map(([name, value]) => [name, typeof value === "object" ? { ...value } : value]),
+  );
 
 type Entry = readonly [group: string, key: string | null, raw: LengthInput | string | boolean];
 
@@ -106,7 +114,7 @@ export function resolveRules(
   const shaping = layers.map((l) => l.rules.waist?.shaping).findLast((to) => to !== undefined);
   const preset = presetFor(school, how, tape, shaping);
   const base = preset as unknown as Values;
-  const resolved: Values = structuredClone(base);
+  const resolved = copied(base);
   const changed = new Map<string, ChangedRule>();
   const errors: Complaint[] = [];
   for (const { by, rules } of layers) {
