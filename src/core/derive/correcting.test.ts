@@ -5,7 +5,9 @@ import { readJob, type Job } from "../files";
 import { pathLength, type Point } from "../geometry";
 import { edgesWithRole, type Panel } from "../pattern";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
+import { ownBlockJob, ownBlockOf } from "../testing/ownBlock";
 import { complaintsOf, said } from "../testing/said";
+import { movesOf } from "../testing/worksheet";
 import { corrected } from "./corrected";
 import { withFitting } from "./changes";
 import { curesOf, hasMoved } from "./correcting";
@@ -124,6 +126,96 @@ describe("a correction", () => {
     expect(crease?.status).toBe("fault");
     expect(crease?.meant).toBe("Fitting of 2026-05-03: leg twists inward.");
   });
+});
+
+describe("a correction of a block brought in", () => {
+  /** The block brought in, in the style's own lines. */
+  const own = (more: Partial<Job> = {}): Job => {
+    const { moves: _, ...job } = ownBlockJob(ownBlockOf());
+    return { ...job, ...more };
+  };
+  const before = shapeOf(own());
+  const tried = SYMPTOMS.flatMap((s) => curesOf(own(), before, s).map((cure) => [s.id, cure] as const));
+  const hollowOf = ({ back }: { readonly back: Panel }): number => long(back, "crotch");
+
+  test("is offered for every symptom that is cured on legs, as on a drafted one", () => {
+    const drafted = SYMPTOMS.flatMap((s) => curesOf(straight(), shapeOf(straight()), s).map(() => s.id));
+    expect([...new Set(tried.map(([id]) => id))]).toEqual(expect.arrayContaining([...new Set(drafted)]));
+  });
+
+  test.each(tried.map(([id, cure]) => [id, cure.correction.label, cure] as const))(
+    "%s: %s is as large as stated, runs on smoothly, and its seams agree as they did",
+    (id, _, { correction, usual }) => {
+      const after = derivedOf(withFitting(own(), fitting(id, changeOf(correction, usual))));
+      expect(hasMoved(before.panels, after.panels)).toBe(true);
+      const faults = after.checks.filter((c) => c.status === "fault" && !c.meant).map((c) => c.id);
+      // What fits the body otherwise than before may be too small for it: that is told, and the wearer's own matter.
+      expect(faults.filter((check) => !["crotch-length", "waist-ease", "hip-ease"].includes(check))).toEqual([]);
+      for (const role of ["side", "inseam"] as const)
+        expect(long(after.back, role) - long(after.front, role)).toBeCloseTo(
+          long(before.back, role) - long(before.front, role),
+          2,
+        );
+      const stated = "rule" in correction.changes ? STATED[correction.changes.rule] : undefined;
+      if (stated) expect(stated(before, after)).toBeCloseTo(correction.way * usual, 0);
+      const said = after.drafted.steps.filter((step) => JSON.stringify(step.sentence).includes("2026-05-03"));
+      expect(said.length > 0).toBe("rule" in correction.changes);
+    },
+  );
+
+  test("darts stay closed by equal legs, and a scooped curve is longer", () => {
+    const legs = ({ lines }: Panel): number[] =>
+      lines
+        .filter((l) => l.kind === "dart")
+        .map(({ points: [a, tip, b] }) => Math.hypot(...gap(a, tip)) - Math.hypot(...gap(b, tip)));
+    const gap = (a?: Point, b?: Point): [number, number] => [
+      (a?.[0] ?? 0) - (b?.[0] ?? 0),
+      (a?.[1] ?? 0) - (b?.[1] ?? 0),
+    ];
+    for (const changes of [
+      { rule: "back.rise", by: 20 },
+      { rule: "waist.backIntake", by: 8 },
+      { rule: "waistLevel.add", by: 20 },
+      { rule: "waistLevel.add", by: -20 },
+    ]) {
+      const { back } = shapeOf(withFitting(own(), fitting("seat-pulls", changes)));
+      legs(back).forEach((off, i) => expect(off).toBeCloseTo(legs(before.back)[i] ?? 0, 0));
+    }
+    const scooped = shapeOf(withFitting(own(), fitting("seat-folds", { rule: "hollow.back", by: -5 })));
+    expect(hollowOf(scooped)).toBeGreaterThan(hollowOf(before) + 1);
+    expect(scooped.readings.clothArea).toBeLessThan(before.readings.clothArea);
+  });
+
+  test("stays when the block's style changes, and is passed over where such a block has no such number", () => {
+    const rise = fitting("seat-pulls", { rule: "back.rise", by: 10 });
+    for (const moves of [movesOf(["widen-leg", {}]), movesOf(["set-length", { length: "800 mm" }])]) {
+      const job = own({ moves });
+      expect(at(shapeOf(job).back, "waistCentre")[1]).toBeCloseTo(
+        at(shapeOf(withFitting(job, rise)).back, "waistCentre")[1] + 10,
+        0,
+      );
+    }
+    const none = shapeOf(withFitting(own(), fitting("seat-pulls", { rule: "back.open", by: 10 })));
+    expect(hasMoved(before.panels, none.panels)).toBe(false);
+  });
+
+  test.each([
+    ["an extension that would be gone", { rule: "backExtension.add", by: -200 }, /can be \d+.* less at the most/],
+    ["a dart that would be gone", { rule: "waist.backIntake", by: -100 }, /dart.* less at the most/],
+    ["a waist cut at the hip", { rule: "waistLevel.add", by: -200 }, /waist.* less at the most/],
+  ])("is refused at the fittings, with its limit: %s", (_, change, words) => {
+    const made = derive(withFitting(own(), fitting("seat-folds", change)));
+    if (made.ok) throw new Error("made");
+    expect(made.errors[0]?.path).toBe("fittings");
+    expect(complaintsOf(made.errors)).toMatch(words);
+  });
+});
+
+test("a crotch curve is hollower where it comes nearer to its corner", () => {
+  const job = straight({ block: { school: "proportional", rules: { hollow: { back: "50 mm" } } } });
+  const [was, is] = [job, withFitting(job, fitting("seat-folds", { rule: "hollow.back", by: -5 }))].map(shapeOf);
+  expect(is?.readings.crotchSeamBack).toBeGreaterThan((was?.readings.crotchSeamBack ?? NaN) + 1);
+  expect(is?.readings.clothArea).toBeLessThan(was?.readings.clothArea ?? NaN);
 });
 
 test("what is offered depends on the garment: a symptom's cures that change nothing are left out", () => {

@@ -5,27 +5,38 @@ import { Refusal, say } from "../units";
 /** What is said where the card gives no outline, and where the moves do. */
 export const MEASURES_AT_FAULT = ["These measures give", "Check waist, hip, crotch depth and the levels."] as const;
 export const MOVES_AT_FAULT = ["These moves give", "Take back what was changed last, or switch a move off."] as const;
+export const FITTINGS_AT_FAULT = ["These fittings give", "Take back some of what was corrected last."] as const;
 
 /** Panels that were looked at and are sound. */
 const sound = new WeakSet<Panel>();
 
-/** True where an outline is finite, closed and does not cross itself. */
-function isSound(panel: Panel): boolean {
-  if (sound.has(panel)) return true;
+/** What is wrong with an outline that is not finite, not closed or crosses itself; null where it is sound. */
+function faultOf(panel: Panel): string | null {
+  if (sound.has(panel)) return null;
   const outline = panelOutline(panel);
-  const finite = outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y));
-  if (!finite || !panelIsClosed(panel) || polygonSelfCrossing(outline)) return false;
+  if (!outline.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))) return "has a place that is nowhere";
+  if (!panelIsClosed(panel)) return "does not close";
+  if (polygonSelfCrossing(outline)) return "crosses itself";
   sound.add(panel);
-  return true;
+  return null;
 }
 
-/** Refuses a line that would draw an outline that crosses itself, before it is made. `before` are the panels it changes. */
+/** The first panel that is not sound, and what is wrong with it. */
+function firstFault(panels: readonly Panel[]): { readonly panel: string; readonly fault: string } | null {
+  for (const panel of panels) {
+    const fault = faultOf(panel);
+    if (fault) return { panel: panel.name.toLowerCase(), fault };
+  }
+  return null;
+}
+
+/** Refuses a line that would draw an outline that crosses itself or does not close, before it is made. `before` are the panels it changes. */
 export function refuseCrossing(panels: readonly Panel[], before: readonly Panel[]): void {
-  const bad = panels.find((panel) => !before.includes(panel) && !isSound(panel));
+  const bad = firstFault(panels.filter((panel) => !before.includes(panel)));
   if (bad)
     throw new Refusal(
       "",
-      say`Made here, it would give a ${bad.name.toLowerCase()} whose outline crosses itself. Change its numbers, or move this line.`,
+      say`Made here, it would give a ${bad.panel} whose outline ${bad.fault}. Change its numbers, or move this line.`,
     );
 }
 
@@ -35,6 +46,6 @@ export function refuseBadOutlines(
   path: string,
   [given, todo]: readonly [string, string],
 ): void {
-  const bad = panels.find((panel) => !isSound(panel));
-  if (bad) throw new Refusal(path, say`${given} a ${bad.name.toLowerCase()} whose outline crosses itself. ${todo}`);
+  const bad = firstFault(panels);
+  if (bad) throw new Refusal(path, say`${given} a ${bad.panel} whose outline ${bad.fault}. ${todo}`);
 }

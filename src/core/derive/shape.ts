@@ -15,7 +15,7 @@ import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import { meetingHem } from "./askedHem";
 import { clothOf } from "./cloth";
 import { draftedOf, type Drafted } from "./drafted";
-import { MEASURES_AT_FAULT, MOVES_AT_FAULT, refuseBadOutlines } from "./lastGate";
+import { FITTINGS_AT_FAULT, MEASURES_AT_FAULT, MOVES_AT_FAULT, refuseBadOutlines } from "./lastGate";
 import { planZip, type ZipPlan } from "./zip";
 import type { Job } from "../files";
 import {
@@ -31,7 +31,7 @@ import {
   type ResolvedFinish,
 } from "../finish";
 import type { Fitting } from "../fitting";
-import { changesMoves, fittedMoves, fittedRules } from "../fitting/apply";
+import { changesMoves, fittedMoves, fittedRules, ruleChanges } from "../fitting/apply";
 import { readPanels, type Readings } from "../inspect";
 import type { MoveContext } from "../moves";
 import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "../styles";
@@ -134,14 +134,9 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const fittings = job.fittings ?? [];
     const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
     const ruled = (own: readonly Fitting[]): { readonly rules: ResolvedRules; readonly block: Block } => {
+      if (job.block.school === "own") return { rules: ownRules, block: ownBlockOf(job, ownRules, own) };
       const rules = fittedRules(ownRules, own, () => blockOf(measures, levelled(ownRules), division));
-      return {
-        rules,
-        block:
-          job.block.school === "own"
-            ? ownBlockOf(job, rules.hang.from === "offset")
-            : blockOf(measures, levelled(rules), division),
-      };
+      return { rules, block: blockOf(measures, levelled(rules), division) };
     };
     const { rules, block } = ruled(fittingsOf(fittings, "right"));
     const hung = hangsBelow(finish);
@@ -168,6 +163,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const onLeft = left && ruled(left);
     const run = onLeft ? joinedSides(right, restyled(onLeft.block, left), "fittings") : right;
     const { panels, joins, plan } = run.state;
+    if (job.block.school === "own" && fittings.length > 0)
+      refuseBadOutlines([...block.panels, ...(onLeft?.block.panels ?? [])], "fittings", FITTINGS_AT_FAULT);
     refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
     const waistGirth = rimGirth({ panels, joins }, "waist");
@@ -210,8 +207,8 @@ function heldWaist(finish: ResolvedFinish, measures: BodyMeasures): Mm {
   return Math.min(fitted, relaxed && pulledOn(finish) ? relaxed.mm * STRETCHES : Infinity);
 }
 
-/** The block a job brought in; says what to do where there is none yet. */
-function ownBlockOf(job: Job, keepsMiddle: boolean): Block {
+/** The block a job brought in, as fittings corrected it; says what to do where there is none yet. */
+function ownBlockOf(job: Job, rules: ResolvedRules, fittings: readonly Fitting[]): Block {
   const { own } = job.block;
   if (!own) {
     throw new Refusal(
@@ -219,5 +216,5 @@ function ownBlockOf(job: Job, keepsMiddle: boolean): Block {
       say`There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.`,
     );
   }
-  return ownBlock(own, job.body.unit, keepsMiddle);
+  return ownBlock(own, job.body.unit, rules.hang.from === "offset", ruleChanges(fittings));
 }

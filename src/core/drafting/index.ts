@@ -24,6 +24,8 @@ export {
   type Passing,
   type Turn,
 } from "./plan";
+export { between, loweredCrotch, loweredWaist } from "./own/alter";
+export type { OwnCorrection } from "./own/corrected";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
 export { LEG_OUTLINE } from "./own/ownOutline";

@@ -13,11 +13,12 @@ const METRE: Mm = 1000;
 
 /**
  * Jobs recorded with a place that was wrong then: a mark on a long straight stretch beside a curve was taken to the
- * curve's end. The knee of a block brought in stood 30 too high, a zip ended up to 10 off the hip line. How far each
- * is from its record today.
+ * curve's end. The knee of a block brought in stood 30 too high, a zip ended up to 10 off the hip line. And a crotch curve
+ * of several parts that was brought in got a straight piece where the inseam was turned (loose-sweat). How far each is
+ * from its record today.
  */
 const MENDED: Readonly<Record<string, Mm>> = {
-  "loose-sweat": 3.3,
+  "loose-sweat": 6.6,
   "yoked-fly": 14.3,
   "random-159": 3.4,
   "random-250": 8,

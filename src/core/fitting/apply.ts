@@ -1,4 +1,12 @@
-import { ruleAt, RULE_SECTIONS, type Block, type Numbers, type ResolvedRules, type RuleRow } from "../drafting";
+import {
+  ruleAt,
+  RULE_SECTIONS,
+  type Block,
+  type Numbers,
+  type OwnCorrection,
+  type ResolvedRules,
+  type RuleRow,
+} from "../drafting";
 import { MOVES } from "../moves";
 import { range, Refusal, say, type Mm } from "../units";
 import type { Fitting, FittingChange } from "./schema";
@@ -45,6 +53,10 @@ export function fittedRules(rules: ResolvedRules, fittings: readonly Fitting[], 
   );
   return fitted as unknown as ResolvedRules;
 }
+
+/** What fittings change of rules, each with the day of its fitting. */
+export const ruleChanges = (fittings: readonly Fitting[]): readonly OwnCorrection[] =>
+  fittings.flatMap(({ changes, date }) => changes.flatMap((c) => ("rule" in c ? [{ ...c, date }] : [])));
 
 interface Entry {
   readonly move: string;

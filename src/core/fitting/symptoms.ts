@@ -78,7 +78,7 @@ export const SYMPTOMS: readonly Symptom[] = [
     drawn: "M15 47C20 52 26 52 29 48M31 48C34 52 40 52 45 47M17 53C21 57 26 57 29 54M31 54C34 57 39 57 43 53",
     cures: [
       rule("Back extension in", "backExtension.add", -1, 10, 3 / 8, true),
-      rule("Crotch curve hollower", "hollow.back", 1, 5, 1 / 4),
+      rule("Crotch curve hollower", "hollow.back", -1, 5, 1 / 4),
     ],
   },
   {

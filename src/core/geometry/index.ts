@@ -1,6 +1,7 @@
 export * from "./point";
 export * from "./segment";
 export * from "./path";
+export * from "./bend";
 export * from "./polygon";
 export * from "./curves";
 export * from "./solve";

@@ -3,6 +3,7 @@ import {
   angleFromTo,
   pathAlongAtLevel,
   pathAt,
+  pathBent,
   pathBetween,
   pathEnd,
   pathEndTangent,
@@ -11,6 +12,8 @@ import {
   pathStart,
   pathStartTangent,
   pointAdd,
+  pointDistance,
+  pointRotate,
   pointScale,
   line,
   type Path,
@@ -48,8 +51,15 @@ function redrawn(seam: Path, from: Mm, slope: number, turns: readonly Point[], h
 
 /** The crotch curve turned with the start of the inseam, so that it stays as square to it as it was. */
 export function ownCrotchTo(panel: OwnPanel, inseamDown: Path): Path {
+  const { crotch } = panel;
   const turn = angleFromTo(pathStartTangent(panel.inseamDown), pathStartTangent(inseamDown));
-  return Math.abs(turn) < 1e-6 ? panel.crotch : turnCrotch(panel.crotch, turn);
+  if (Math.abs(turn) < 1e-6) return crotch;
+  if (crotch[1]?.kind === "line") return turnCrotch(crotch, turn);
+  // A curve of several parts is turned to nothing where it begins.
+  const [point, begins] = [pathStart(crotch), curveStartOf(crotch)];
+  const reach = pointDistance(point, begins);
+  const share = (p: Point): number => 1 - Math.min(1, pointDistance(p, point) / reach);
+  return pathBent(crotch, (p) => pointRotate(p, point, turn * share(p) ** 2));
 }
 
 /** A seam that runs straight on below its end, or is cut off above it, by a difference of levels. */
@@ -102,17 +112,20 @@ function outlineOf(panel: "front" | "back", legs: LegPlan, block: OwnLegs): Outl
 }
 
 /** The last place of the crotch edge that still turns: above it the centre runs straight. */
-function curveStartOf(crotch: Path): Point {
+export function curveStartOf(crotch: Path): Point {
   const last = crotch[crotch.length - 1];
   return last && last.kind === "line" ? last.points[0] : pathEnd(crotch);
 }
 
-/** Lengthens (or shortens) a seam at its hem end, straight on. */
-function restored(path: Path, by: Mm): Path {
+/** A path longer (or shorter) at its end, straight on. */
+export function lengthened(path: Path, by: Mm): Path {
   if (Math.abs(by) < 1e-9) return path;
   if (by < 0) return pathBetween(path, 0, pathLength(path) + by);
-  const end = pathEnd(path);
-  return [...path, line(end, pointAdd(end, pointScale(pathEndTangent(path), by)))];
+  const end = pointAdd(pathEnd(path), pointScale(pathEndTangent(path), by));
+  const last = path.at(-1);
+  return last?.kind === "line"
+    ? [...path.slice(0, -1), line(last.points[0], end)]
+    : [...path, line(pathEnd(path), end)];
 }
 
 /**
@@ -126,11 +139,11 @@ export function drawOwnLegs(legs: LegPlan, own: OwnLegs): DrawnLegs {
     pathLength(pick(own.back)) - pathLength(pick(own.front)) - (pathLength(pick(drawn)) - pathLength(pick(front)));
   const back: Outline = {
     ...drawn,
-    side: restored(
+    side: lengthened(
       drawn.side,
       owed((o) => o.side),
     ),
-    inseamDown: restored(
+    inseamDown: lengthened(
       drawn.inseamDown,
       owed((o) => o.inseamDown),
     ),

@@ -1,5 +1,16 @@
 import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../../pattern";
-import { distanceToChord, pathAt, pathEnd, pathFlatten, pathLength, pathStart } from "../../geometry";
+import {
+  distanceToChord,
+  pathAt,
+  pathEnd,
+  pathFlatten,
+  pathLength,
+  pathStart,
+  segmentSplit,
+  type Point,
+} from "../../geometry";
+import { outlineData } from "../../tracing";
+import { readOutline } from "../../tracing/readOutline";
 import { deriveShape } from "../../derive/shape";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../../testing/jobs";
 import { ownBlockJob, ownBlockOf } from "../../testing/ownBlock";
@@ -64,6 +75,30 @@ test("a knee marked below the curve of the leg, on its long straight part, stays
         landmarkOf(was?.[which] as Panel, place)[1] + down,
         1,
       );
+});
+
+test("a crotch curve of several parts stays a curve when the inseam is turned", () => {
+  // Each curve of the outline is halved, as a drawing program may do.
+  const parted = (data: string): string =>
+    outlineData(readOutline(data, "").flatMap((s) => (s.kind === "line" ? [s] : segmentSplit(s, 0.5))));
+  const own = ownBlockOf();
+  const panels = {
+    front: { ...own.panels.front, path: parted(own.panels.front.path) },
+    back: { ...own.panels.back, path: parted(own.panels.back.path) },
+  };
+  const moves = movesOf(["shape-leg", { hem: "700 mm", knee: "560 mm" }]);
+  const [whole, halved] = [own, { ...own, panels }].map((block) => shapeOf(ownBlockJob(block, moves)));
+  for (const which of ["front", "back"] as const) {
+    const [a, b] = [whole, halved].map((shape) => pathFlatten(edgeOf(shape?.[which] as Panel, "crotch").path));
+    const off = (b as Point[]).map((p) =>
+      Math.min(...(a as Point[]).slice(1).map((q, i) => distanceToChord(p, (a as Point[])[i] as Point, q))),
+    );
+    expect(Math.max(...off)).toBeLessThan(2);
+  }
+});
+
+test.each(["widen-leg", "drop-crotch"])("%s closes the outline of a back whose crotch point lies lower", (move) => {
+  expect(deriveShape(ownBlockJob(ownBlockOf(), movesOf([move, {}]))).ok).toBe(true);
 });
 
 describe("what is done to a block brought in", () => {

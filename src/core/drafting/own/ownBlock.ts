@@ -16,10 +16,16 @@ import {
 import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
-import type { LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
+import { remembered } from "../../remember";
+import { longerInseam, longerSide } from "./alter";
+import { correctedOwn, type OwnAlteration, type OwnCorrection } from "./corrected";
+import type { Levels, LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";
 import { LEG_OUTLINE, placing, type OwnEdgeId } from "./ownOutline";
 import type { OwnBlock, OwnLandmark } from "./schema";
+
+/** How many blocks are kept: a fitting tries a dozen corrections on one. */
+const BLOCKS_KEPT = 16;
 
 const EDGES = LEG_OUTLINE.corners.map(([id]) => id);
 
@@ -81,66 +87,33 @@ function planOf(own: OwnPanel, hipCentre: Mm, waistY: Mm): PanelPlan {
   };
 }
 
-/** Moves the end of a path and its handle, so that it runs on to another place without changing elsewhere. */
-function startMoved(path: Path, by: Point): Path {
-  const [first, ...rest] = path as [Segment, ...Segment[]];
-  const moved: Segment =
-    first.kind === "line"
-      ? line(pointAdd(first.points[0], by), first.points[1])
-      : {
-          kind: "cubic",
-          points: [pointAdd(first.points[0], by), pointAdd(first.points[1], by), first.points[2], first.points[3]],
-        };
-  return [moved, ...rest];
-}
+/** A back whose inseam is this much shorter than the front's, or less, is left as it is. */
+const SHORTEST_BACK: Mm = 6;
+const USUAL_SHORTER: Mm = 3;
 
 /** Asked for: the back's crotch point and side are moved along their seams until they agree with the front's. */
 function reconciled(front: OwnPanel, back: OwnPanel): OwnPanel {
   const longer = pathLength(back.inseamDown) - pathLength(front.inseamDown);
-  let { inseamDown, crotch, side } = back;
-  if (longer > 0 || longer < -6) {
-    const wanted = longer + 3;
-    const at = pathStart(inseamDown);
-    inseamDown =
-      wanted > 0 ? pathBetween(inseamDown, wanted, pathLength(inseamDown)) : startMoved(inseamDown, [0, wanted]);
-    crotch = startMoved(crotch, pointSubtract(pathStart(inseamDown), at));
-  }
-  const sideLonger = pathLength(side) - pathLength(front.side);
-  let { waist } = back;
-  if (Math.abs(sideLonger) > 0.05) {
-    const at = pathStart(side);
-    side = sideLonger > 0 ? pathBetween(side, sideLonger, pathLength(side)) : startMoved(side, [0, sideLonger]);
-    const by = pointSubtract(pathStart(side), at);
-    waist = waist.map((edge, i) =>
-      i === waist.length - 1 ? { ...edge, path: pathReverse(startMoved(pathReverse(edge.path), by)) } : edge,
-    );
-  }
-  return { ...back, inseamDown, crotch, side, waist };
+  const sideLonger = pathLength(back.side) - pathLength(front.side);
+  const walked = longer > 0 || longer < 0 - SHORTEST_BACK ? longerInseam(back, 0 - longer - USUAL_SHORTER) : back;
+  return Math.abs(sideLonger) > 0.05 ? longerSide(walked, 0 - sideLonger) : walked;
 }
-
-const blocks = new WeakMap<OwnBlock, Map<string, Block>>();
 
 /**
  * The block a maker brought in, on its seam lines, with crease upright and waist at y = 0. Nothing is redrawn unless
- * reconciling is asked for. Widths asked of it later are shared about its crease, or, with `keepsMiddle`, about the middle
- * it has itself at each level. Throws Refusal naming the landmark, outline or allowance at fault.
+ * reconciling is asked for, or a fitting corrected it. Widths asked of it later are shared about its crease, or, with
+ * `keepsMiddle`, about the middle it has itself at each level. Throws Refusal naming the landmark, outline or allowance
+ * at fault.
  */
-export function ownBlock(own: OwnBlock, unit: Unit, keepsMiddle = false): Block {
-  const key = `${unit} ${keepsMiddle}`;
-  const held = blocks.get(own)?.get(key);
-  if (held) return held;
-  const block = makeBlock(own, unit, keepsMiddle);
-  blocks.set(own, (blocks.get(own) ?? new Map<string, Block>()).set(key, block));
-  return block;
-}
+export const ownBlock = remembered(makeBlock, BLOCKS_KEPT);
 
-function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
+function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle = false, corrections: readonly OwnCorrection[] = []): Block {
   const frontRead = readPanel(own, "front", unit);
   const backRead = readPanel(own, "back", unit);
-  const front = ownPanel(frontRead);
+  const frontLaid = ownPanel(frontRead);
   // The back is laid beside the front hip line on hip line.
   const backLaid = ownPanel(backRead);
-  const down = front.hip[1] - backLaid.hip[1];
+  const down = frontLaid.hip[1] - backLaid.hip[1];
   const shifted = ownPanel({
     edges: movedEdges(backRead.edges, ([x, y]) => [x, y + down]),
     marks: Object.fromEntries(
@@ -149,22 +122,16 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
     darts: backRead.darts.map((d) => d.map(([x, y]): Point => [x, y + down]) as unknown as DrawnDart),
     notches: backRead.notches.map(([x, y]): Point => [x, y + down]),
   });
-  const back = own.reconcile ? reconciled(front, shifted) : shifted;
-  const hem = (pathEnd(front.side)[1] + pathEnd(front.inseamDown)[1]) / 2;
+  const brought = { front: frontLaid, back: own.reconcile ? reconciled(frontLaid, shifted) : shifted };
+  const { front, back, waist, done } = correctedOwn(
+    brought.front,
+    brought.back,
+    levelsOf(brought.front, frontRead.marks.kneeSide),
+    corrections,
+  );
+  const levels = { ...levelsOf(front, frontRead.marks.kneeSide), waist };
+  const { hem } = levels;
   const legs: OwnLegs = { front, back, hemLevel: hem };
-  const levels = {
-    waist: 0,
-    hip: front.hip[1],
-    crotch: pathStart(front.inseamDown)[1],
-    knee: placeOn(front.side, frontRead.marks.kneeSide)[1],
-    hem,
-  };
-  if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
-    throw new Refusal(
-      "block.own.landmarks.front",
-      say`From the waist down the block needs hip, crotch point, knee and hem in this order. Put the landmarks in their places.`,
-    );
-  }
   const centreAtHip = (panel: OwnPanel): Mm => placeOn(panel.crotch, [pathEnd(panel.crotch)[0], levels.hip])[0];
   const plan: LegPlan = {
     hemAsked: null,
@@ -181,16 +148,34 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle: boolean): Block {
     straightInseam: false,
     hipWide: false,
     own: legs,
-    front: planOf(front, centreAtHip(front), 0),
-    back: planOf(back, centreAtHip(back), 0),
+    front: planOf(front, centreAtHip(front), waist),
+    back: planOf(back, centreAtHip(back), waist),
   };
   const drawn = drawOwnLegs(plan, legs);
   const drafter = new Drafter();
   const panels = [drawn.front, drawn.back] as const;
   for (const [name, q] of Object.entries(measuredNumbers(plan, panels))) drafter.number(name, q);
   for (const [name, q] of Object.entries(drawn.solved)) drafter.number(name, q);
-  recordSteps(drafter, own, panels);
+  recordSteps(drafter, own, panels, done);
   return { plan, panels, numbers: drafter.numbers, steps: drafter.steps };
+}
+
+/** Levels of a block brought in, by its front. */
+function levelsOf(front: OwnPanel, knee: Point): Levels {
+  const levels = {
+    waist: 0,
+    hip: front.hip[1],
+    crotch: pathStart(front.inseamDown)[1],
+    knee: placeOn(front.side, knee)[1],
+    hem: (pathEnd(front.side)[1] + pathEnd(front.inseamDown)[1]) / 2,
+  };
+  if (!(levels.hip < levels.crotch && levels.crotch < levels.knee && levels.knee < levels.hem)) {
+    throw new Refusal(
+      "block.own.landmarks.front",
+      say`From the waist down the block needs hip, crotch point, knee and hem in this order. Put the landmarks in their places.`,
+    );
+  }
+  return levels;
 }
 
 function measuredNumbers(plan: LegPlan, [front, back]: readonly [Panel, Panel]): Record<string, Quantity> {
@@ -211,7 +196,12 @@ function measuredNumbers(plan: LegPlan, [front, back]: readonly [Panel, Panel]):
   };
 }
 
-function recordSteps(drafter: Drafter, own: OwnBlock, panels: readonly [Panel, Panel]): void {
+function recordSteps(
+  drafter: Drafter,
+  own: OwnBlock,
+  panels: readonly [Panel, Panel],
+  done: readonly OwnAlteration[],
+): void {
   for (const panel of panels) {
     drafter.step(
       panel.id,
@@ -222,6 +212,17 @@ function recordSteps(drafter: Drafter, own: OwnBlock, panels: readonly [Panel, P
       { name: own.name ?? "" },
     );
   }
+  done.forEach(({ panel, by, date, template }, i) => {
+    const name = `corrected${i + 1}`;
+    drafter.number(name, quantity(by, "as the fitting says"));
+    const altered = panels.find((p) => p.is.root === panel) as Panel;
+    drafter.step(
+      altered.id,
+      `Fitting of {date}, on the ${panel}: ${template.replace("{by}", `{${name}}`)}.`,
+      { seams: altered.edges.map((e) => e.path) },
+      { date },
+    );
+  });
   drafter.step(
     "back",
     "Walk side and inseam: the back crotch point lies {backCrotchDrop} lower, its inseam is {backShorter} shorter.",
