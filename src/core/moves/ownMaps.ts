@@ -9,18 +9,15 @@ import {
   type OwnPanel,
   type PanelPlan,
 } from "../drafting";
-import type { Edge } from "../pattern";
 import {
   line,
   pathAt,
   pathBetween,
   pathEnd,
-  pathLength,
   pathMap,
   pathNearest,
   pathStart,
   pointDistance,
-  pointSubtract,
   type Path,
   type Point,
 } from "../geometry";

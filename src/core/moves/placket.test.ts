@@ -56,6 +56,20 @@ describe("a placket", () => {
       expect(lastLine(made(...HIP_WIDE, ["split"], ["placket", params])).passed).toSay(words);
   });
 
+  test("of several splits the last of each leg is buttoned, both its sides; the others are sewn as long as they were", () => {
+    const splits = ["split", { out: "29 mm" }] as const;
+    const more = ["split", { leg: "both", out: "55 mm" }] as const;
+    const alone = ["split", { panel: "front", leg: "left" }] as const;
+    const slit = made(...HIP_WIDE, splits, more, alone, ["placket"]);
+    expect(lastLine(slit).passed).toBeNull();
+    expect(badPattern(slit.panels, slit.joins, 3)).toEqual([]);
+    const strips = slit.panels.filter((p) => (p.worn?.overlaps ?? []).length > 0);
+    expect(strips.map((p) => p.half).sort()).toEqual(["left", "left", "right", "right"]);
+    const plainSplits = made(...HIP_WIDE, splits, more, alone);
+    const sewn = slit.joins.filter((j) => j.kind === "cut").map((j) => j.id);
+    expect(sewn.filter((id) => seamLengths(slit, id)[0] === seamLengths(plainSplits, id)[0])).toHaveLength(3);
+  });
+
   test("down to the hem its foot is hemmed with the leg", () => {
     const slit = made(...HIP_WIDE, ["split", { leg: "left" }], ["placket"]);
     const side = panelOf(slit, "front-left-side");

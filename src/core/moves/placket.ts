@@ -1,7 +1,7 @@
-import { choice, length, type StatedOf } from "../params";
+import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { split } from "./split";
-import { isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../pattern";
+import { findEdge, isOf, panelOutline, type Edge, type EdgeRef, type Panel } from "../pattern";
 import {
   distanceToChord,
   line,
@@ -69,7 +69,6 @@ const PARAMS = {
     tried: [40, 150],
   }),
 };
-type Params = StatedOf<typeof PARAMS>;
 
 /** An edge may bend this much and still carry a placket, which has to fold along a straight line. */
 const STRAIGHT: Mm = 1.5;
@@ -84,10 +83,7 @@ export const placket = defineMove({
   apply(state, params, context) {
     const which = params.edge ?? "split";
     const width = askedLength(ID, PARAMS, "width", params, context);
-    const on = state.panels.flatMap((panel) => {
-      const edge = panel.edges.find((e) => carries(panel, e, which));
-      return edge ? [{ panel, edge }] : [];
-    });
+    const on = which === "split" ? splitEdges(state) : centreEdges(state, which);
     const [first] = on;
     if (!first) {
       throw new Refusal(
@@ -165,10 +161,31 @@ export const placket = defineMove({
   },
 });
 
-function carries(panel: Panel, edge: Edge, which: Params["edge"]): boolean {
-  if (which === "split") return edge.by === split.id;
+interface Carrier {
+  readonly panel: Panel;
+  readonly edge: Edge;
+}
+
+/** Both edges of the split that was made last on each leg. */
+function splitEdges({ panels, joins }: StyleState): readonly Carrier[] {
+  const lastOf = new Map(joins.filter((join) => join.by === split.id).map((join) => [join.leg, join]));
+  return [...lastOf.values()]
+    .flatMap(({ a, b }) => [...a, ...b])
+    .flatMap((ref) => {
+      const panel = panels.find((p) => p.id === ref.panel);
+      const edge = panel && findEdge(panel, ref.edge);
+      return panel && edge?.by === split.id ? [{ panel, edge }] : [];
+    });
+}
+
+function centreEdges({ panels }: StyleState, which: "centre-front" | "centre-back"): readonly Carrier[] {
   const root = which === "centre-front" ? "front" : "back";
-  return edge.role === "crotch" && isOf(panel, root) && panel.landmarks.waistCentre !== undefined;
+  return panels.flatMap((panel) => {
+    const edge = panel.edges.find(
+      (e) => e.role === "crotch" && isOf(panel, root) && panel.landmarks.waistCentre !== undefined,
+    );
+    return edge ? [{ panel, edge }] : [];
+  });
 }
 
 /** How far a path runs from its start before it leaves the straight line by more than a hair. */

@@ -2,11 +2,9 @@ import type { Edge, PanelLine } from "../../pattern";
 import {
   cubic,
   line,
-  pathAt,
   pathBent,
   pathBetween,
   pathEnd,
-  pathEndTangent,
   pathLength,
   pathMap,
   pathReverse,

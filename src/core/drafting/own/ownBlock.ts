@@ -1,18 +1,6 @@
 import { edgeOf, edgesWithRole, type Panel } from "../../pattern";
 import { movedEdges, partedAtDarts, placeOn, readTraced, widthsHeld, type DrawnDart, type Traced } from "../../tracing";
-import {
-  line,
-  pathBetween,
-  pathEnd,
-  pathLength,
-  pathReverse,
-  pathStart,
-  pointAdd,
-  pointSubtract,
-  type Path,
-  type Point,
-  type Segment,
-} from "../../geometry";
+import { pathEnd, pathLength, pathReverse, pathStart, type Point } from "../../geometry";
 import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
