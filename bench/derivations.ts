@@ -5,8 +5,11 @@ import { derive } from "../src/core/derive";
 import { deriveShape } from "../src/core/derive/shape";
 import { SCHOOLS } from "../src/core/drafting";
 import type { Job } from "../src/core/files";
+import { changeOf, SYMPTOMS } from "../src/core/fitting";
+import { usualOn } from "../src/core/params";
 import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
 import { palazzoJob } from "../src/core/testing/jobs";
+import { ownBlockOf } from "../src/core/testing/ownBlock";
 import { randomFinish } from "../src/core/testing/randomFinish";
 import { randomWorksheet } from "../src/core/testing/randomMoves";
 import { NOT_WORDS, said } from "../src/core/testing/said";
@@ -25,6 +28,8 @@ const CORES = Number(process.env.CORES ?? availableParallelism());
 const WHOLE_EVERY = 10;
 const TOLD_EVERY = 2000;
 const EXAMPLES = 30;
+/** Every so many garments a block is brought in; 0 for none. */
+const OWN_EVERY = Number(process.env.OWN_EVERY ?? "12");
 
 interface Told {
   made: number;
@@ -64,6 +69,7 @@ export function jobFor(seed: number): Job {
   const schools = Object.keys(SCHOOLS) as (keyof typeof SCHOOLS)[];
   const school = schools[Math.floor(random() * schools.length)] ?? "proportional";
   const block = random() < 0.3 ? { block: { school, rules: {} } } : {};
+  if (OWN_EVERY > 0 && seed % OWN_EVERY === 0) return broughtIn(seed, school, random, finish);
   if (random() < 0.5) {
     const { style, moves } = randomWorksheet(seed);
     return palazzoJob(body, { style: { id: style, params: {} }, moves, finish, ...block });
@@ -71,6 +77,27 @@ export function jobFor(seed: number): Job {
   const ids = Object.keys(STYLES);
   const id = ids[Math.floor(random() * ids.length)] ?? "palazzo";
   return palazzoJob(body, { style: { id, params: styleCase(id, body, random).params }, finish, ...block });
+}
+
+/** A drafted block as one brought in, with up to three corrections, any style and moves. */
+function broughtIn(seed: number, school: keyof typeof SCHOOLS, random: () => number, finish: Job["finish"]): Job {
+  const body = plausibleBody(seed);
+  const { style, moves } = randomWorksheet(seed);
+  const plain = palazzoJob(body, { style: { id: "straight", params: {} }, moves: [], block: { school, rules: {} } });
+  if (!deriveShape(plain).ok) return plain;
+  const cures = SYMPTOMS.flatMap((symptom) => symptom.cures.map((cure) => ({ seen: symptom.id, cure })));
+  const fittings = Array.from({ length: Math.floor(4 * random()) }, (_, i) => {
+    const { seen, cure } = cures[Math.floor(random() * cures.length)] as (typeof cures)[number];
+    const change = changeOf(cure, usualOn(cure.usual, "cm") * (0.5 + 2 * random()));
+    return { id: `f${i}`, date: "2026-05-03", seen, pinned: "both" as const, words: "", changes: [change] };
+  });
+  return palazzoJob(body, {
+    style: { id: style, params: {} },
+    block: { school: "own", rules: {}, own: ownBlockOf(undefined, plain) },
+    ...(random() < 0.7 && { moves }),
+    finish,
+    fittings,
+  });
 }
 
 const withoutNumbers = (text: string): string => text.replace(/\d+(?:[.,]\d+)?(?: \d\/\d+)?/g, "n").slice(0, 160);
@@ -92,7 +119,9 @@ function look(seed: number, told: Told): void {
   }
   told.made++;
   if (made.worksheet.some((l) => l.passed !== null)) told.passedOver++;
-  const faults = badFromOutside(made.panels, made.joins, made.rules.inseam.backShorter);
+  // A block that was brought in keeps the difference of its own inseams.
+  const shorter = job.block.school === "own" ? made.block.numbers.backShorter?.mm : made.rules.inseam.backShorter;
+  const faults = badFromOutside(made.panels, made.joins, shorter ?? 0);
   if (whole?.ok) {
     told.whole++;
     const crossing = whole.pieces.flatMap((piece) => badRing(`cut line of ${piece.id}`, piece.cutLine));

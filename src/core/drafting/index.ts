@@ -24,7 +24,7 @@ export {
   type Passing,
   type Turn,
 } from "./plan";
-export { between, loweredCrotch, loweredWaist } from "./own/alter";
+export { between, loweredCrotch, loweredWaist, walked } from "./own/alter";
 export type { OwnCorrection } from "./own/corrected";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";

@@ -67,14 +67,17 @@ export function pathAt(path: Path, along: Mm): { readonly point: Point; readonly
   return { point: segmentAt(segment, t), tangent: segmentTangent(segment, t) };
 }
 
+/** No part of a path is left shorter than this: a place so near to a corner is the corner. */
+const SLIVER: Mm = 1e-6;
+
 /** The two parts of the path at arc length `along`, which must lie strictly inside it. */
 export function pathSplit(path: Path, along: Mm): readonly [Path, Path] {
   const { index, rest } = locate(path, along);
   const segment = path[index] as Segment;
-  const t = segmentParameterAt(segment, rest);
-  if (t <= 1e-9 && index > 0) return [path.slice(0, index), path.slice(index)];
-  if (t >= 1 - 1e-9 && index < path.length - 1) return [path.slice(0, index + 1), path.slice(index + 1)];
-  const [before, after] = segmentSplit(segment, t);
+  if (rest <= SLIVER && index > 0) return [path.slice(0, index), path.slice(index)];
+  if (rest >= segmentLength(segment) - SLIVER && index < path.length - 1)
+    return [path.slice(0, index + 1), path.slice(index + 1)];
+  const [before, after] = segmentSplit(segment, segmentParameterAt(segment, rest));
   return [
     [...path.slice(0, index), before],
     [after, ...path.slice(index + 1)],
@@ -84,8 +87,8 @@ export function pathSplit(path: Path, along: Mm): readonly [Path, Path] {
 /** The part of the path between two arc lengths, 0 <= from < to <= length. */
 export function pathBetween(path: Path, from: Mm, to: Mm): Path {
   const length = pathLength(path);
-  const head = to < length - 1e-9 ? pathSplit(path, to)[0] : path;
-  return from > 1e-9 ? pathSplit(head, from)[1] : head;
+  const head = to < length - SLIVER ? pathSplit(path, to)[0] : path;
+  return from > SLIVER ? pathSplit(head, from)[1] : head;
 }
 
 /** The path walked the other way. */

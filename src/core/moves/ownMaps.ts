@@ -4,6 +4,7 @@ import {
   loweredWaist,
   netWaist,
   ownCrotchTo,
+  walked,
   type LegPlan,
   type OwnLegs,
   type OwnPanel,
@@ -23,11 +24,15 @@ import {
 } from "../geometry";
 import type { Mm } from "../units";
 
-/** A block that was brought in keeps its outline; these change it where a move says so, front and back alike. */
+/**
+ * A block that was brought in keeps its outline; these change it where a move says so, front and back alike. Its seams
+ * differ afterwards by what they differed by before.
+ */
 
 function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan {
   if (!plan.own) return plan;
-  const own: OwnLegs = { ...plan.own, front: change(plan.own.front), back: change(plan.own.back) };
+  const changed = { front: change(plan.own.front), back: change(plan.own.back) };
+  const own: OwnLegs = { ...plan.own, ...walked(plan.own, changed) };
   const follow = (panel: PanelPlan, now: OwnPanel): PanelPlan => ({
     ...panel,
     hipX: now.hip[0],

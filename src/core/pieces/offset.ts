@@ -172,7 +172,8 @@ export function mirroredEnd(seam: readonly Point[], hemEnd: Point, hemTangent: P
   const inside = Math.sign(height(walkBack(seam, Math.max(30, depth))));
   const long = [...seam, extend(seam[seam.length - 2] as Point, last, Math.max(60, depth))];
   const below = long.findIndex((p, i) => i > 0 && height(p) * inside <= 0 && pointDistance(p, hemEnd) < 400);
-  if (below < 1) return [last];
+  // A seam that never meets the hem line runs straight on.
+  if (below < 1) return [last, long.at(-1) as Point];
   const [p, q] = [long[below - 1] as Point, long[below] as Point];
   const share = height(p) / (height(p) - height(q));
   const onLine: Point = [p[0] + (q[0] - p[0]) * share, p[1] + (q[1] - p[1]) * share];

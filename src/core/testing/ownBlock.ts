@@ -23,9 +23,17 @@ const marksOf = ({ landmarks }: Panel): Marks => {
   };
 };
 
-/** The drafted block of the card whose sums can be done by hand, as a block that somebody brings in. */
-export function ownBlockOf(change: (marks: Marks, which: "front" | "back") => Marks = (marks) => marks): OwnBlock {
-  const { front, back } = shapeOf(palazzoJob(HAND_BODY, { style: { id: "straight", params: {} }, moves: [] }));
+const PLAIN = palazzoJob(HAND_BODY, { style: { id: "straight", params: {} }, moves: [] });
+
+/**
+ * A drafted block as one that somebody brings in: that of the card whose sums can be done by hand, or of a job without
+ * moves.
+ */
+export function ownBlockOf(
+  change: (marks: Marks, which: "front" | "back") => Marks = (marks) => marks,
+  drafted: Job = PLAIN,
+): OwnBlock {
+  const { front, back } = shapeOf(drafted);
   const panel = (p: Panel): OwnPanel => ({
     path: outlineData(panelPath(p)),
     darts: p.lines.filter((l) => l.kind === "dart").map((l) => l.points.map((q) => [...q])) as NonNullable<

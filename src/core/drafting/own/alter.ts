@@ -340,3 +340,32 @@ export function longerSide(panel: OwnPanel, by: Mm): OwnPanel {
   );
   return { ...panel, side, waist };
 }
+
+interface Halves {
+  readonly front: OwnPanel;
+  readonly back: OwnPanel;
+}
+
+const longer = ({ front, back }: Halves, seam: "side" | "inseamDown"): Mm =>
+  pathLength(back[seam]) - pathLength(front[seam]);
+
+/** A seam that is bent where it is lengthened comes out a little off: it is walked again until it agrees. */
+const WALKS = 40;
+
+/**
+ * Front and back after an alteration, with what their seams differed by before: one of the two yields at the crotch point
+ * and at the waist's end of the side.
+ */
+export function walked(was: Halves, is: Halves, yields: "front" | "back" = "back"): Halves {
+  const way = yields === "back" ? 1 : -1;
+  let now = is;
+  for (let i = 0; i < WALKS; i++) {
+    const owed = (seam: "side" | "inseamDown"): Mm => way * (longer(was, seam) - longer(now, seam));
+    const [inseam, side] = [owed("inseamDown"), owed("side")];
+    if (Math.abs(inseam) < EXACT && Math.abs(side) < EXACT) break;
+    const withInseam = Math.abs(inseam) < EXACT ? now[yields] : longerInseam(now[yields], inseam);
+    now = { ...now, [yields]: Math.abs(side) < EXACT ? withInseam : longerSide(withInseam, side) };
+  }
+  return now;
+}
+const EXACT: Mm = 1e-6;

@@ -5,14 +5,13 @@ import { netWaist } from "../waist";
 import {
   centreIn,
   extended,
-  longerInseam,
-  longerSide,
   loweredCrotch,
   raisedWaist,
   raisedCentre,
   scooped,
   sideOutAtHip,
   sideOutAtWaist,
+  walked,
   widenedDarts,
 } from "./alter";
 
@@ -134,6 +133,9 @@ function dartWords(): Alteration["says"] {
   ];
 }
 
+/** What walking the seams takes back of an amount is given again so often. */
+const ROUNDS = 4;
+
 /** One thing done to a panel: by how much, and a sentence's template that names the amount `{by}`. */
 export interface OwnAlteration {
   readonly panel: Half;
@@ -171,32 +173,19 @@ export function correctedOwn(
     const own = by * share;
     const wanted = halves.map((panel) => (grows ? grows(now[panel]) + own : null));
     const yields = halves.includes("back") ? "back" : "front";
-    for (let round = 0; round < WALKS; round++) {
+    for (let round = 0; round < ROUNDS; round++) {
       halves.forEach((panel, i) => {
         const more = round === 0 ? own : grows ? (wanted[i] as Mm) - grows(now[panel]) : 0;
         if (Math.abs(more) < 1e-6) return;
         const altered = alter(now[panel], more, levels);
         now[panel] = { ...altered, notches: notchesOn(now[panel], altered) };
       });
-      now[yields] = agreeing(now[yields], yields === "back" ? 1 : -1, {
-        inseam: longer(back, front, "inseamDown") - longer(now.back, now.front, "inseamDown"),
-        side: longer(back, front, "side") - longer(now.back, now.front, "side"),
-      });
+      Object.assign(now, walked({ front, back }, now, yields));
     }
     if (movesWaist) waist -= by;
     for (const panel of halves) done.push({ panel, by: Math.abs(own), date, template: own > 0 ? says[0] : says[1] });
   }
   return { ...now, waist, done };
-}
-
-/** A seam that is bent where it is lengthened comes out a little off: it is walked again. */
-const WALKS = 4;
-
-const longer = (a: OwnPanel, b: OwnPanel, seam: "side" | "inseamDown"): Mm => pathLength(a[seam]) - pathLength(b[seam]);
-
-function agreeing(panel: OwnPanel, way: 1 | -1, owed: { readonly inseam: Mm; readonly side: Mm }): OwnPanel {
-  const withInseam = Math.abs(owed.inseam) < 1e-6 ? panel : longerInseam(panel, way * owed.inseam);
-  return Math.abs(owed.side) < 1e-6 ? withInseam : longerSide(withInseam, way * owed.side);
 }
 
 const edgesOf = ({ waist, side, inseamDown, hem, crotch }: OwnPanel): readonly Path[] => [

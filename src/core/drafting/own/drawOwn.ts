@@ -119,7 +119,7 @@ export function curveStartOf(crotch: Path): Point {
 
 /** A path longer (or shorter) at its end, straight on. */
 export function lengthened(path: Path, by: Mm): Path {
-  if (Math.abs(by) < 1e-9) return path;
+  if (Math.abs(by) < 1e-6) return path;
   if (by < 0) return pathBetween(path, 0, pathLength(path) + by);
   const end = pointAdd(pathEnd(path), pointScale(pathEndTangent(path), by));
   const last = path.at(-1);

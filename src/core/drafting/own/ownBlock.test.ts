@@ -12,6 +12,8 @@ import {
 import { outlineData } from "../../tracing";
 import { readOutline } from "../../tracing/readOutline";
 import { deriveShape } from "../../derive/shape";
+import { plausibleBody } from "../../testing/bodies";
+import type { Job } from "../../files";
 import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../../testing/jobs";
 import { ownBlockJob, ownBlockOf } from "../../testing/ownBlock";
 import { movesOf } from "../../testing/worksheet";
@@ -97,9 +99,26 @@ test("a crotch curve of several parts stays a curve when the inseam is turned", 
   }
 });
 
-test.each(["widen-leg", "drop-crotch"])("%s closes the outline of a back whose crotch point lies lower", (move) => {
-  expect(deriveShape(ownBlockJob(ownBlockOf(), movesOf([move, {}]))).ok).toBe(true);
-});
+test.each(["widen-leg", "drop-crotch", "waist-level", "shape-leg", "set-length"])(
+  "%s leaves the seams of blocks brought in as far apart as they were, and their outlines closed",
+  (move) => {
+    for (const seed of [1, 16, 34, 893]) {
+      const plain = palazzoJob(plausibleBody(seed), { style: { id: "straight", params: {} }, moves: [] });
+      const own = ownBlockOf(undefined, plain);
+      const job = (moves: ReturnType<typeof movesOf>): Job => ({
+        ...palazzoJob(plausibleBody(seed), { style: { id: "straight", params: {} }, moves }),
+        block: { school: "own", rules: {}, own },
+      });
+      const params = move === "set-length" ? { length: "700 mm" } : {};
+      const [was, is] = [shapeOf(job([])), shapeOf(job(movesOf([move, params])))];
+      for (const seam of ["side", "inseam"] as const) {
+        const apart = ({ front, back }: { front: Panel; back: Panel }): number =>
+          pathLength(edgeOf(back, seam).path) - pathLength(edgeOf(front, seam).path);
+        expect([seed, seam, apart(is)]).toEqual([seed, seam, expect.closeTo(apart(was), 3)]);
+      }
+    }
+  },
+);
 
 describe("what is done to a block brought in", () => {
   const own = ownBlockOf();
