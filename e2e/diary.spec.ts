@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import { expectSaved, openSample, openStage } from "./support";
 
 const violations = async (page: Page): Promise<string[]> =>
@@ -48,6 +49,21 @@ test("a fitting by keyboard: a symptom, its amounts, applied with its note, whic
   await expect(page.getByRole("region", { name: "Changed by fittings" })).toBeVisible();
   // Undo of the job takes no page out of the diary.
   await expect(page.getByRole("region", { name: "Pages of the diary" })).toContainText("When she steps over the rope.");
+});
+
+test("a block brought in is corrected as a drafted one is, and says so beside its outline", async ({ page }) => {
+  await page.goto("/");
+  await page.getByLabel("Job or workroom file").setInputFiles(join(__dirname, "../samples/garments/loose-sweat.json"));
+  await page.getByRole("link", { name: /7 Diary/ }).click();
+  await page.getByRole("button", { name: "pulls across the seat", exact: true }).click();
+  await expect(page.getByLabel("Back rise up", { exact: true })).toHaveValue("3/8 in");
+  await page.getByRole("button", { name: "Apply, with this note" }).click();
+  await expectSaved(page);
+  await page.getByRole("link", { name: /2 Block/ }).click();
+  const corrected = page.getByRole("region", { name: "Corrected by fittings" });
+  await expect(corrected).toContainText(/\+ 3\/8 in, fitting of .*: pulls across the seat/);
+  await page.getByRole("tab", { name: "Step by step" }).click();
+  await expect(page.getByText(/raise the centre by 3\/8 in and run the waist to nothing at the side/)).toBeVisible();
 });
 
 test("what was pinned on one side may stay there: the legs are then cut apart, and the diary says so", async ({

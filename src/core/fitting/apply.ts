@@ -1,18 +1,7 @@
-import {
-  ruleAt,
-  RULE_SECTIONS,
-  type Block,
-  type Numbers,
-  type OwnCorrection,
-  type ResolvedRules,
-  type RuleRow,
-} from "../drafting";
+import { ruleAt, ruleRowOf, type Block, type Numbers, type OwnCorrection, type ResolvedRules } from "../drafting";
 import { MOVES } from "../moves";
 import { range, Refusal, say, type Mm } from "../units";
 import type { Fitting, FittingChange } from "./schema";
-
-const ROWS: readonly RuleRow[] = RULE_SECTIONS.flatMap(({ rows }) => rows);
-const rowOf = (path: string): RuleRow | undefined => ROWS.find((row) => row.path.join(".") === path);
 
 /** What an automatic rule came to, on the block drafted without the fitting. */
 const DRAWN: Readonly<Record<string, (block: Block) => Mm | undefined>> = {
@@ -33,7 +22,7 @@ export function fittedRules(rules: ResolvedRules, fittings: readonly Fitting[], 
     changes.forEach((change, k) => {
       if (!("rule" in change)) return;
       const at = `fittings.${i}.changes.${k}`;
-      const row = rowOf(change.rule);
+      const row = ruleRowOf(change.rule);
       if (!row || row.param.as !== "length" || row.path.length !== 2)
         throw new Refusal(at, say`There is no number “${change.rule}” that a fitting changes.`, { unreadable: true });
       const now = ruleAt(fitted as unknown as ResolvedRules, row.path);

@@ -5,8 +5,10 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
+import { ruleRowOf } from "@/core/drafting";
 import { keptText, readLength, formatLength } from "@/core/units";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
+import { FittingNotes } from "@/ui/FittingNotes";
 import { LengthField } from "@/ui/LengthField";
 
 const OwnBlockDialog = dynamic(() => import("./OwnBlockDialog").then((m) => m.OwnBlockDialog), { ssr: false });
@@ -17,6 +19,9 @@ export function OwnBlockPane() {
   const tape = useView((v) => v.tape);
   const [open, setOpen] = useState(false);
   const { own } = job.block;
+  const corrected = [
+    ...new Set((job.fittings ?? []).flatMap((f) => f.changes.flatMap((c) => ("rule" in c ? [c.rule] : [])))),
+  ];
   const held = own?.allowance;
   const single = held !== undefined && (typeof held !== "object" || "value" in held) ? held : undefined;
   const read = single === undefined ? null : readLength(single, job.body.unit);
@@ -65,6 +70,17 @@ export function OwnBlockPane() {
             <p style={{ color: "var(--quiet)", marginTop: 4 }}>
               Its grain runs along the crease you placed. Restyle it as any other block.
             </p>
+          ) : null}
+          {corrected.length > 0 ? (
+            <section aria-label="Corrected by fittings" style={{ marginBottom: 12 }}>
+              <h3 style={{ fontSize: 14, margin: "0 0 4px" }}>Corrected by fittings</h3>
+              {corrected.map((rule) => (
+                <div key={rule}>
+                  {ruleRowOf(rule)?.param.label ?? rule}
+                  <FittingNotes changes={(change) => "rule" in change && change.rule === rule} />
+                </div>
+              ))}
+            </section>
           ) : null}
         </>
       ) : (

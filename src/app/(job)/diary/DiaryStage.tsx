@@ -1,15 +1,15 @@
 "use client";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
-import Button from "@mui/material/Button";
 import { useCallback, useMemo, useState } from "react";
 import type { Derived } from "@/core/derive";
 import { becomes, takeOver, versionOf } from "@/core/derive/versions";
 import { toileOf } from "@/core/diary";
 import { SYMPTOMS, symptomOf, symptomsOf } from "@/core/fitting";
-import { changeJob, undo } from "@/store/jobStore";
+import { changeJob } from "@/store/jobStore";
 import { localDay } from "@/store/localDay";
 import { useView } from "@/store/viewStore";
+import { UNDOABLE } from "@/ui/undoable";
 import { dayOf } from "@/ui/dayOf";
 import { useOpenJob } from "@/ui/JobContext";
 import { PaneTabs } from "@/ui/PaneTabs";
@@ -84,7 +84,7 @@ export function DiaryStage() {
       voided.length > 0
         ? `The pattern is changed. Void, to be cut again: ${voided.join(", ")}.`
         : "The pattern is changed, with its note.",
-      { action: () => <Button onClick={() => undo()}>Undo</Button> },
+      UNDOABLE,
     );
   }
 
@@ -120,9 +120,7 @@ export function DiaryStage() {
                 onKeep={(name) => keepVersion(job, name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
                 onReturn={(version) => {
                   changeJob((now) => takeOver(now, version));
-                  enqueueSnackbar(`Back at “${version.name}”.`, {
-                    action: () => <Button onClick={() => undo()}>Undo</Button>,
-                  });
+                  enqueueSnackbar(`Back at “${version.name}”.`, UNDOABLE);
                 }}
                 onName={(version, name) =>
                   changeJob((now) => {
@@ -135,9 +133,7 @@ export function DiaryStage() {
                 id={id}
                 onReturn={(then, date) => {
                   changeJob((now) => becomes(now, then));
-                  enqueueSnackbar(`Back at the end of ${dayOf(date)}.`, {
-                    action: () => <Button onClick={() => undo()}>Undo</Button>,
-                  });
+                  enqueueSnackbar(`Back at the end of ${dayOf(date)}.`, UNDOABLE);
                 }}
               />
             </>

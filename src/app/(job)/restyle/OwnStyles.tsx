@@ -1,5 +1,6 @@
 "use client";
 import { useView } from "@/store/viewStore";
+import { UNDOABLE } from "@/ui/undoable";
 import { tell } from "@/core/units";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
@@ -9,7 +10,7 @@ import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import { jobOn, ownStyleOf, takeStyle } from "@/core/derive/versions";
 import type { Job } from "@/core/files";
 import { keepStyle, listStyles, removeStyle, type StoredStyle } from "@/store/database";
-import { changeJob, undo } from "@/store/jobStore";
+import { changeJob } from "@/store/jobStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { Quiet } from "@/ui/Quiet";
@@ -115,9 +116,7 @@ const Shelf = memo(
               title={tell(drawn[i]?.message ?? [], tape) || undefined}
               onClick={() => {
                 changeJob((draft) => takeStyle(draft, style));
-                enqueueSnackbar(`“${style.name}” is on the table.`, {
-                  action: () => <Button onClick={() => undo()}>Undo</Button>,
-                });
+                enqueueSnackbar(`“${style.name}” is on the table.`, UNDOABLE);
               }}
             >
               {style.name}

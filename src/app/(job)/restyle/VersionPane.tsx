@@ -5,7 +5,8 @@ import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
 import { MOST_VERSIONS, takeOver, versionOf } from "@/core/derive/versions";
-import { changeJob, undo } from "@/store/jobStore";
+import { changeJob } from "@/store/jobStore";
+import { UNDOABLE } from "@/ui/undoable";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { ReadingsTable } from "@/ui/ReadingsPane";
@@ -74,9 +75,7 @@ export function VersionPane() {
                   sx={{ px: 0, mr: 1.5 }}
                   onClick={() => {
                     changeJob((draft) => takeOver(draft, version));
-                    enqueueSnackbar(`Back at “${version.name}”.`, {
-                      action: () => <Button onClick={() => undo()}>Undo</Button>,
-                    });
+                    enqueueSnackbar(`Back at “${version.name}”.`, UNDOABLE);
                   }}
                 >
                   Return to it

@@ -18,6 +18,9 @@ export const RULE_SECTIONS: readonly { readonly section: Section; readonly rows:
   (section) => ({ section, rows: ROWS.filter(({ param }) => param.section === section) }),
 );
 
+/** The row of a rule, by its path as fittings and notes name it: `back.rise`. */
+export const ruleRowOf = (path: string): RuleRow | undefined => ROWS.find((row) => row.path.join(".") === path);
+
 /** The value of a rule, by its path. */
 export function ruleAt(rules: ResolvedRules, path: readonly string[]): string | number | boolean {
   const [name = "", key] = path;
