@@ -55,7 +55,9 @@ export const clothSchema = z.strictObject({
   grain: z
     .record(z.string().max(80), z.enum(TURNED_GRAINS))
     .optional()
-    .describe("Pieces that do not lie with their grain along the cloth: across it, or on the bias."),
+    .describe(
+      "Pieces that do not lie with their grain along the cloth: across it, on the bias, or turned three degrees.",
+    ),
   outline: z
     .array(z.tuple([lengthInputSchema, lengthInputSchema]))
     .min(3)

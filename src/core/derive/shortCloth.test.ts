@@ -1,4 +1,5 @@
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { faultsOf } from "../testing/layProof";
 import { said } from "../testing/said";
 import { applyChanges } from "./changes";
 import { layWithin, shapesOf } from "./lay";
@@ -54,4 +55,31 @@ test("a strip across the cloth and a narrower band are tried too, and a cloth of
   applyChanges(next, wide?.changes ?? []);
   expect(next.cloth).toMatchObject({ width: "1600 mm", length: "6000 mm" });
   expect(next.cloth).not.toHaveProperty("id");
+});
+
+test("large pieces a little off the thread may save cloth: they then lie three degrees off it, and nothing overlaps", () => {
+  const job = palazzoJob(HAND_BODY, { style: { id: "cigarette", params: {} }, cloth: { width: 1150 } });
+  const cloth: LayCloth = { ...CLOTH, fold: "open", width: 1150 };
+  const leaning = [...savingsOf(job, derivedOf(job), cloth)].filter(
+    (s): s is Saving => s !== null && /turned 3/.test(said(s.says)),
+  );
+  expect(Math.max(...leaning.map((s) => s.saves))).toBeGreaterThan(50);
+  for (const { changes } of leaning) {
+    const next = structuredClone(job);
+    applyChanges(next, changes);
+    const found = shapesOf(next, "shell");
+    if (!found.ok) throw new Error("not drawn");
+    const laid = layWithin(found.shapes, cloth, 1, { steps: 120, milliseconds: 60_000 });
+    expect(laid.ok && faultsOf(laid.lay, cloth)).toEqual([]);
+    const [leans] = Object.keys(next.cloth?.grain ?? {});
+    const shape = found.shapes.find((s) => s.piece === leans);
+    const straight = shapesOf(job, "shell");
+    const upright = straight.ok ? straight.shapes.find((s) => s.piece === leans) : undefined;
+    const way = ({ frame }: { frame: { along: readonly [number, number] } }): number =>
+      (Math.atan2(frame.along[1], frame.along[0]) * 180) / Math.PI;
+    expect(Math.abs(way(shape as NonNullable<typeof shape>) - way(upright as NonNullable<typeof upright>))).toBeCloseTo(
+      3,
+      6,
+    );
+  }
 });

@@ -2,9 +2,9 @@ import { clothOtherwise, FOLDS, type CupboardCloth, type Fold, type LayCloth } f
 import { forJob } from "../cloth/cupboard";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
-import { boxOf } from "../geometry";
+import { boxOf, polygonArea } from "../geometry";
 import type { JobChange } from "../inspect";
-import type { Piece } from "../pieces";
+import { GRAIN_WORDS, leans, TURNED_GRAINS, type Piece } from "../pieces";
 import { plain, say, type Mm, type Sentence } from "../units";
 import { applyChanges } from "./changes";
 import { readCloth } from "./cloth";
@@ -47,18 +47,33 @@ const isStrip = ({ is, cut, lies, material, seamLine }: Piece): boolean => {
   return is.component === "part" && material === "shell" && lies === null && !cut.onFold && isLong;
 };
 
-/** Strips laid across the cloth, and a narrower band. */
+/** So many of the largest pieces are tried a little off the thread: the others find a place beside them. */
+const LARGEST = 2;
+const areaOf = ({ cutLine }: Piece): number => Math.abs(polygonArea(cutLine));
+
+/** Strips laid across the cloth, large pieces a little off the thread, and a narrower band. */
 function partsOf(job: Job, { pieces, finish }: Derived): readonly Idea[] {
   const across = pieces.filter(isStrip).map(({ id, name }): Idea => ({
     says: say`Cut the ${name.toLowerCase()} across the cloth`,
     changes: [{ path: ["cloth", "grain", id], value: "across" }],
   }));
+  const leaning = [...pieces]
+    .filter((p) => p.is.component === "legs" && p.material === "shell" && p.lies === null && !p.cut.onFold)
+    .sort((a, b) => areaOf(b) - areaOf(a))
+    .slice(0, LARGEST)
+    .flatMap(({ id, name }) =>
+      TURNED_GRAINS.filter(leans).map((lies): Idea => ({
+        says: say`Lay the ${name.toLowerCase()} ${GRAIN_WORDS[lies]}`,
+        changes: [{ path: ["cloth", "grain", id], value: lies }],
+      })),
+    );
+  const turned = [...across, ...leaning];
   const { waist } = finish;
   const deep = waist && "depth" in waist ? waist.depth.mm : 0;
-  if (!waist || deep - BAND_LESS < LEAST_BAND) return across;
+  if (!waist || deep - BAND_LESS < LEAST_BAND) return turned;
   const depth = `${plain(deep - BAND_LESS)} mm`;
   return [
-    ...across,
+    ...turned,
     {
       says: say`Band ${deep - BAND_LESS}, not ${deep}`,
       changes: [{ path: ["finish", "waist"], value: { ...stored(job.finish?.waist, waist.kind), depth } }],

@@ -95,7 +95,7 @@ describe("the job as a file", () => {
     ["{", "damaged"],
     ["[]", "not an Eland job"],
     ['{"format":"other"}', "eland-job"],
-    [JSON.stringify({ ...job, version: 9 }), "newer Eland"],
+    [JSON.stringify({ ...job, version: JOB_VERSION + 1 }), "newer Eland"],
     [`{"format":"eland-job","version":1,"__proto__":{"x":1}}`, "not allowed"],
     [JSON.stringify({ ...job, colour: "red" }), "Unknown here: colour"],
     [JSON.stringify({ ...job, body: { unit: "furlong", measures: {} } }), "Choose one of: in, cm, mm"],

@@ -39,6 +39,8 @@ test("a piece laid across or on the bias has its thread turned, inside its outli
     for (const [lies, degrees, words] of [
       ["across", 90, "across the cloth"],
       ["bias", 45, "on the bias"],
+      ["clockwise", 3, "turned 3° clockwise"],
+      ["anticlockwise", 3, "turned 3° anticlockwise"],
     ] as const) {
       const after = derivedOf({ ...PLAIN, cloth: { grain: { [id]: lies } } }).pieces;
       const now = piece(after, id);
@@ -51,10 +53,12 @@ test("a piece laid across or on the bias has its thread turned, inside its outli
 });
 
 test("on the cloth a turned piece lies turned", () => {
-  const { pieces } = derivedOf({ ...PLAIN, cloth: { grain: { back: "bias", front: "across" } } });
-  for (const [id, degrees] of [
-    ["back", 45],
-    ["front", 0],
+  const { pieces: turnedPieces } = derivedOf({ ...PLAIN, cloth: { grain: { back: "bias", front: "across" } } });
+  const leaning = derivedOf({ ...PLAIN, cloth: { grain: { back: "clockwise" } } }).pieces;
+  for (const [id, degrees, pieces] of [
+    ["back", 45, turnedPieces],
+    ["front", 0, turnedPieces],
+    ["back", 87, leaning],
   ] as const) {
     const shape = cutShapes(pieces, "shell").find((s) => s.piece === id);
     const ys = (shape?.outline ?? []).map(([, y]) => y);

@@ -12,21 +12,34 @@ import {
   pointUnit,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import { toRadians, type Degrees, type Mm } from "../units";
 import type { Piece } from "./piece";
 
 /** How a piece may lie on its cloth otherwise than with its grain along it. */
-export const TURNED_GRAINS = ["across", "bias"] as const;
+export const TURNED_GRAINS = ["across", "bias", "clockwise", "anticlockwise"] as const;
 export type TurnedGrain = (typeof TURNED_GRAINS)[number];
+
+/** A piece that leans lies so far off the thread: cloth is saved, and what is sewn does not twist by much. */
+const LEAN: Degrees = 3;
 
 /** How a piece lies, in words. */
 export const GRAIN_WORDS: Readonly<Record<TurnedGrain, string>> = {
   across: "across the cloth",
   bias: "on the bias",
+  clockwise: `turned ${LEAN}° clockwise`,
+  anticlockwise: `turned ${LEAN}° anticlockwise`,
 };
 
-/** By how much the thread is turned in the piece. */
-const TURNS: Readonly<Record<TurnedGrain, number>> = { across: Math.PI / 2, bias: Math.PI / 4 };
+/** By how much the thread is turned in the piece: a piece that lies turned has its thread turned the other way. */
+const TURNS: Readonly<Record<TurnedGrain, Degrees>> = {
+  across: 90,
+  bias: 45,
+  clockwise: 0 - LEAN,
+  anticlockwise: LEAN,
+};
+
+/** True where a piece lies a little off the thread, as it may be laid to save cloth. */
+export const leans = (lies: TurnedGrain | null): boolean => lies !== null && Math.abs(TURNS[lies]) <= LEAN;
 
 /** A grain line's ends keep this clear of the outline. */
 const CLEAR: Mm = 1.5;
@@ -35,7 +48,7 @@ const LEAST = 0.02;
 
 /**
  * The thread as it lies in a piece: as drawn; on a piece cut on the fold along the fold, which lies on the thread; turned
- * where its maker lays it across or on the bias. Within the outline.
+ * where its maker lays it across, on the bias, or a little off. Within the outline.
  */
 export function grainOf(
   panel: Panel,
@@ -62,7 +75,8 @@ export function grainOf(
   }
   if (!turned) return [from, to];
   const [x, y] = pointUnit(pointSubtract(to, from));
-  const [c, s] = [Math.cos(TURNS[turned]), Math.sin(TURNS[turned])];
+  const turn = toRadians(TURNS[turned]);
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
   const unit: Point = [x * c - y * s, x * s + y * c];
   let share = 1;
   while (share > LEAST && !hasRoom(along(unit, half * share))) share *= 0.8;

@@ -1,6 +1,6 @@
 "use client";
 import type { Job } from "@/core/files";
-import { GRAIN_WORDS, TURNED_GRAINS, type Piece, type TurnedGrain } from "@/core/pieces";
+import { GRAIN_WORDS, leans, TURNED_GRAINS, type Piece, type TurnedGrain } from "@/core/pieces";
 import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
 
@@ -9,7 +9,7 @@ const OPTIONS: readonly (readonly [TurnedGrain | "along", string])[] = [
   ...TURNED_GRAINS.map((lies) => [lies, GRAIN_WORDS[lies]] as const),
 ];
 
-/** Lays a piece across the cloth or on the bias; along it, nothing is kept. */
+/** Lays a piece otherwise than along the cloth; along it, nothing is kept. */
 function lay(draft: Job, piece: string, lies: TurnedGrain | "along"): void {
   const { [piece]: _, ...others } = draft.cloth?.grain ?? {};
   const grain = lies === "along" ? others : { ...others, [piece]: lies };
@@ -30,10 +30,15 @@ export function Grains({ pieces }: { readonly pieces: readonly Piece[] }) {
           label={p.name}
           value={p.lies ?? "along"}
           options={OPTIONS}
-          width={132}
+          width={172}
           onChange={(lies) => changeJob((draft) => lay(draft, p.id, lies))}
         />
       ))}
+      {free.some((p) => p.is.component === "legs" && leans(p.lies)) ? (
+        <p style={{ color: "var(--quiet)", margin: "4px 0" }}>
+          A leg off the thread may twist when it is worn: left and right lean alike, towards each other.
+        </p>
+      ) : null}
     </details>
   );
 }

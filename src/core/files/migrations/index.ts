@@ -5,6 +5,7 @@ import { bodiceAndFittings } from "./005-bodice-and-fittings";
 import { fittingDates } from "./006-fitting-dates";
 import { grainOfPieces } from "./007-grain-of-pieces";
 import { remnantsAndSides } from "./008-remnants-and-sides";
+import { leaningPieces } from "./009-leaning-pieces";
 
 /** One way up from the form before: named, numbered, and never changed once jobs of its form are kept. */
 export interface Migration {
@@ -24,13 +25,14 @@ export const MIGRATIONS: readonly Migration[] = [
   fittingDates,
   grainOfPieces,
   remnantsAndSides,
+  leaningPieces,
 ];
 
 /** The first form a job was ever kept in. */
 export const FIRST_VERSION = 1;
 
 /** The form jobs are kept in today. */
-export const JOB_VERSION = 8;
+export const JOB_VERSION = 9;
 
 /** A job of an older form in today's. */
 export function migrated(job: Readonly<Record<string, unknown>>, from: number): Record<string, unknown> {

@@ -148,3 +148,11 @@ test("a job of the seventh form opens as it was, and may then lie on a remnant a
   const odd = readJob({ ...remnant, cloth: { outline: corners.slice(0, 2) } });
   expect(odd.kind !== "job" && odd.errors[0]?.path).toBe("cloth.outline");
 });
+
+test("pieces of a job of form 8 lie as they did; today one may lean", () => {
+  const kept = ofForm(8, { cloth: { grain: { back: "bias" } } });
+  expect(readJob(kept)).toMatchObject({ kind: "job", from: 8, job: { ...kept, version: JOB_VERSION } });
+  const leaning = { ...kept, version: JOB_VERSION, cloth: { grain: { back: "clockwise" } } };
+  expect(readJob(leaning).kind).toBe("job");
+  expect(readJob({ ...leaning, cloth: { grain: { back: "askew" } } }).kind).not.toBe("job");
+});

@@ -134,10 +134,14 @@ function foldCard(shell: readonly Piece[]): Draft {
   };
 }
 
+const LEANS = "It lies a little off the thread: turn it until its grain line, drawn last, runs along the selvedge.";
+
 /** How a piece is drawn that does not lie along the cloth. */
 const LIES: Readonly<Record<NonNullable<Piece["lies"]>, string>> = {
   across: "It lies across the cloth: turn it so that its grain line, drawn last, runs along the selvedge.",
   bias: "It lies on the bias: turn it half way, so that its grain line, drawn last, runs along the selvedge.",
+  clockwise: LEANS,
+  anticlockwise: LEANS,
 };
 
 /** A piece straight on cloth: what it takes, its cut line with the parts of every number, what is marked inside it. */
