@@ -30,7 +30,7 @@ export function Grains({ pieces }: { readonly pieces: readonly Piece[] }) {
           label={p.name}
           value={p.lies ?? "along"}
           options={OPTIONS}
-          width={172}
+          width={160}
           onChange={(lies) => changeJob((draft) => lay(draft, p.id, lies))}
         />
       ))}
