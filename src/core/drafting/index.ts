@@ -24,7 +24,10 @@ export {
   type Passing,
   type Turn,
 } from "./plan";
-export { between, loweredCrotch, loweredWaist, walked } from "./own/alter";
+export { loweredCrotch } from "./own/alterLeg";
+export { loweredWaist } from "./own/alterWaist";
+export { between } from "./own/runOut";
+export { walked } from "./own/walk";
 export type { OwnCorrection } from "./own/corrected";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";

@@ -2,18 +2,9 @@ import { pathAt, pathLength, pathNearest, pathStart, type Path, type Point } fro
 import type { Mm } from "../../units";
 import type { Levels, OwnPanel } from "../plan";
 import { netWaist } from "../waist";
-import {
-  centreIn,
-  extended,
-  loweredCrotch,
-  raisedWaist,
-  raisedCentre,
-  scooped,
-  sideOutAtHip,
-  sideOutAtWaist,
-  walked,
-  widenedDarts,
-} from "./alter";
+import { extended, loweredCrotch, scooped, sideOutAtHip } from "./alterLeg";
+import { centreIn, raisedCentre, raisedWaist, sideOutAtWaist, widenedDarts } from "./alterWaist";
+import { walked } from "./walk";
 
 /** A rule that a fitting changed, by how much, and when: a block brought in is altered by as much. */
 export interface OwnCorrection {

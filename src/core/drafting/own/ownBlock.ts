@@ -5,7 +5,7 @@ import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../..
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
 import { remembered } from "../../remember";
-import { longerInseam, longerSide } from "./alter";
+import { longerInseam, longerSide } from "./walk";
 import { correctedOwn, type OwnAlteration, type OwnCorrection } from "./corrected";
 import type { Levels, LegPlan, OwnLegs, OwnPanel, PanelPlan } from "../plan";
 import { drawOwnLegs } from "./drawOwn";
