@@ -67,7 +67,6 @@ export const SAMPLE_CLOTHS: readonly CupboardCloth[] = [
     kind: "twill",
     weight: 240,
     swatch: "#c9b58b",
-    remnants: [],
   },
   {
     id: "sample-kelp-crepe",
@@ -78,7 +77,16 @@ export const SAMPLE_CLOTHS: readonly CupboardCloth[] = [
     kind: "crepe",
     weight: 210,
     swatch: "#4d5d3f",
-    remnants: [{ id: "sample-kelp-left", note: "from the top", length: "62 cm", width: "140 cm" }],
+  },
+  {
+    id: "sample-kelp-left",
+    name: "Kelp crepe, left over",
+    width: "140 cm",
+    length: "62 cm",
+    fibre: "wool",
+    kind: "crepe",
+    weight: 210,
+    swatch: "#4d5d3f",
   },
   {
     id: "sample-slate-linen",
@@ -89,6 +97,5 @@ export const SAMPLE_CLOTHS: readonly CupboardCloth[] = [
     kind: "plain weave",
     weight: 185,
     swatch: "#5d6a73",
-    remnants: [],
   },
 ];

@@ -108,3 +108,12 @@ test("cloths of one name are two cloths where they say different things, and one
   expect(sameCloth(kept, forCupboard({ ...CLOTH, nap: false }, "Dune twill", "second", "cm"))).toBe(false);
   expect(sameCloth(kept, forCupboard(CLOTH, "Kelp cord", "second", "cm"))).toBe(false);
 });
+
+test("a cloth kept with a list of remnants is read without it, and kept again without it", () => {
+  const kept = forCupboard(CLOTH, "Dune twill", "dune", "cm");
+  const read = cupboardClothSchema.parse({ ...kept, remnants: [] });
+  expect(read).toEqual(kept);
+  expect(cupboardClothSchema.parse(JSON.parse(JSON.stringify(read)))).toEqual(kept);
+  expect(cupboardClothSchema.safeParse({ ...kept, pieces: [] }).success).toBe(false);
+  expect(cupboardClothSchema.safeParse("cloth").success).toBe(false);
+});

@@ -1,18 +1,10 @@
 import { z } from "zod";
 import { boxOf, polygonArea, type Point } from "../geometry";
-import { keptText, lengthInputSchema, plain, type LengthInput, type Mm, type Unit } from "../units";
+import { keptText, plain, type LengthInput, type Mm, type Unit } from "../units";
 import { clothSchema, type Cloth } from "./schema";
 
-/** What is left of a cloth and large enough to keep. */
-const remnantSchema = z.strictObject({
-  id: z.string().min(1).max(40),
-  note: z.string().max(120).default(""),
-  length: lengthInputSchema,
-  width: lengthInputSchema,
-});
-
 /** A cloth of the cupboard: what a job says of its cloth, and what it is. */
-export const cupboardClothSchema = clothSchema.extend({
+const clothToday = clothSchema.extend({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(120),
   fibre: z.string().max(60).optional(),
@@ -24,9 +16,15 @@ export const cupboardClothSchema = clothSchema.extend({
     .string()
     .regex(/^#[0-9a-f]{6}$/i)
     .optional(),
-  remnants: z.array(remnantSchema).max(40).default([]),
 });
-export type CupboardCloth = z.infer<typeof cupboardClothSchema>;
+export type CupboardCloth = z.infer<typeof clothToday>;
+
+/** Cloths were once kept with a list of their remnants, which is empty: what is left of a cloth is a cloth by itself. */
+export const cupboardClothSchema = z.preprocess((raw) => {
+  if (typeof raw !== "object" || raw === null) return raw;
+  const { remnants: _, ...cloth } = raw as Readonly<Record<string, unknown>>;
+  return cloth;
+}, clothToday);
 
 /** A length with its unit, so that it means the same on any card. */
 function withUnit(input: LengthInput, unit: Unit): LengthInput {
@@ -53,7 +51,6 @@ export function forCupboard(cloth: Cloth, name: string, id: string, unit: Unit):
     ...(outline && { outline: outline.map(([x, y]): Corner => [withUnit(x, unit), withUnit(y, unit)]) }),
     name,
     id,
-    remnants: [],
   };
 }
 
@@ -76,7 +73,7 @@ export function leftOver(cloth: Cloth, name: string, unit: Unit, outline: readon
 
 /** What a job keeps of a cloth it takes: a snapshot of what is said of it, not of what it is. */
 export function forJob(cloth: CupboardCloth): Cloth {
-  const { id: _id, fibre: _fibre, kind: _kind, weight: _weight, swatch: _swatch, remnants: _remnants, ...own } = cloth;
+  const { id: _id, fibre: _fibre, kind: _kind, weight: _weight, swatch: _swatch, ...own } = cloth;
   return own;
 }
 

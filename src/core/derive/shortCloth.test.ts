@@ -34,7 +34,7 @@ test("what would bring short cloth in: each saves what it says, in its own words
 test("a strip across the cloth and a narrower band are tried too, and a cloth of the cupboard where it is long enough", () => {
   const job = palazzoJob(HAND_BODY, { cloth: { width: 900 } });
   const narrow: LayCloth = { ...CLOTH, fold: "open", width: 900 };
-  const kept = { id: "wide", name: "Wide twill", width: "1600 mm", remnants: [] };
+  const kept = { id: "wide", name: "Wide twill", width: "1600 mm" };
   const found = [
     ...savingsOf(
       job,
