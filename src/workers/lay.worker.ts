@@ -174,8 +174,8 @@ const face = {
   },
 
   /** Whether void pieces can be cut again from what a lay has left. */
-  recut(job: Job, pieces: readonly string[], laid: number | null): Recut {
-    return recutOf(job, pieces, laid);
+  recut(job: Job, pieces: readonly string[], lay: ClothLay | null): Recut {
+    return recutOf(job, pieces, lay);
   },
 
   /** What would bring short cloth in, each told as it is worked out. */

@@ -38,6 +38,17 @@ interface Props {
   readonly onLeave: () => void;
 }
 
+/** Whether void pieces can be cut again, in words. */
+function recutWords(recut: Exclude<Recut, { kind: "unknown" }>, tape: Tape): string {
+  if (recut.kind === "none") return "Nothing that is left of the remnant takes them.";
+  const [needs, left] = [formatLength(recut.needs, tape), formatLength(recut.left, tape)];
+  if (recut.kind === "short")
+    return `What is left does not do: ${needs} are needed, ${left} are left over the whole width.`;
+  return recut.on === "width"
+    ? `They can be cut again from what is left: ${needs} of ${left}, whole width.`
+    : `They can be cut again from a part that is left beside the pieces: ${needs} of its ${left}.`;
+}
+
 /** What cures a symptom, by how much, what that changes, and taking it over with its note. */
 export function CurePane(props: Props) {
   const { cures, before, tape, draft, made, voided, recut, onChange } = props;
@@ -140,13 +151,7 @@ export function CurePane(props: Props) {
       </table>
       {voided.length > 0 && recut ? (
         <p aria-live="polite" style={{ margin: "8px 0", lineHeight: 1.4 }}>
-          {recut.kind === "unknown" ? (
-            <Sentence says={recut.why} tape={tape} />
-          ) : recut.kind === "fits" ? (
-            `They can be cut again from what is left: ${formatLength(recut.needs, tape)} of ${formatLength(recut.left, tape)}, whole width.`
-          ) : (
-            `What is left does not do: ${formatLength(recut.needs, tape)} are needed, ${formatLength(recut.left, tape)} are left over the whole width.`
-          )}
+          {recut.kind === "unknown" ? <Sentence says={recut.why} tape={tape} /> : recutWords(recut, tape)}
         </p>
       ) : null}
       {corrected && corrected.checks.length > 0 ? (

@@ -14,7 +14,7 @@ export function useRecut(id: string, after: Job | null, pieces: readonly string[
     let wanted = true;
     findLay(id, "shell")
       .catch(() => null)
-      .then((kept) => besideTheLay<Recut>((face) => face.recut(after, pieces, kept?.lay.length ?? null)))
+      .then((kept) => besideTheLay<Recut>((face) => face.recut(after, pieces, kept?.lay ?? null)))
       .then(
         (recut) => wanted && setFound({ key, recut }),
         () => undefined,
