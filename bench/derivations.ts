@@ -10,6 +10,7 @@ import { usualOn } from "../src/core/params";
 import { plausibleBody, seededRandom } from "../src/core/testing/bodies";
 import { palazzoJob } from "../src/core/testing/jobs";
 import { ownBlockOf } from "../src/core/testing/ownBlock";
+import { ownBodiceOf } from "../src/core/testing/ownBodice";
 import { randomFinish } from "../src/core/testing/randomFinish";
 import { randomWorksheet } from "../src/core/testing/randomMoves";
 import { NOT_WORDS, said } from "../src/core/testing/said";
@@ -63,6 +64,21 @@ function added(to: Told, more: Told): void {
 }
 
 export function jobFor(seed: number): Job {
+  const job = drawnFor(seed);
+  return OWN_EVERY > 0 && seed % OWN_EVERY === OWN_EVERY >> 1 ? bodiceBroughtIn(job) : job;
+}
+
+/** The job as it is, or, where a bodice is drafted in it, with that bodice as one brought in. */
+function bodiceBroughtIn(job: Job): Job {
+  const made = deriveShape(job);
+  if (!made.ok || !made.drafted.panels.some((p) => p.id === "bodice-front")) return job;
+  const own = { ...job, block: { ...job.block, bodice: ownBodiceOf(job) } };
+  const takes = <P extends object>(params: P): P & { readonly school: "own" } => ({ ...params, school: "own" });
+  if (!job.moves) return { ...own, style: { ...job.style, params: takes(job.style.params) } };
+  return { ...own, moves: job.moves.map((m) => (m.move === "bodice" ? { ...m, params: takes(m.params) } : m)) };
+}
+
+function drawnFor(seed: number): Job {
   const random = seededRandom(seed * 7919 + 13);
   const body = plausibleBody(seed);
   const finish = seed % WHOLE_EVERY === 0 ? randomFinish(random) : {};

@@ -1,8 +1,12 @@
 import { edgesWithRole, type Panel } from "../pattern";
 import { pathAt, pathLength } from "../geometry";
-import { say, making } from "../units";
+import { say, making, type Mm } from "../units";
 import { pathTurn } from "../pieces";
 import { byLimits, verdict, type CheckRule, type Inspected } from "./check";
+
+/** What may be eased in without a word, and at all. */
+const LITTLE: Mm = 6;
+const MUCH: Mm = 12;
 
 /** Hems no deeper than this are rolled. */
 const ROLLED = 10;
@@ -29,12 +33,13 @@ export const hemTurn: CheckRule = {
     const worst = turned
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))
       .reduce((a, b) => (b.value > a.value ? b : a));
-    const status = byLimits(worst.value, 6, 12);
+    // The depth that lies flat is chosen to leave just as much as may be eased in.
+    const status = byLimits(worst.value - 1e-6, LITTLE, MUCH);
     const hem = edgesWithRole(worst.panel, "hem")[0];
     return verdict(this, {
       status,
       value: worst.value,
-      limit: 6,
+      limit: LITTLE,
       unit: "making",
       message: say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${worst.panel.name.toLowerCase()}.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
