@@ -35,19 +35,13 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
   "back.rise": {
     halves: ["back"],
     alter: raisedCentre,
-    says: [
-      "raise the centre by {by} and run the waist to nothing at the side",
-      "lower the centre by {by} and run the waist to nothing at the side",
-    ],
+    says: centreWords(),
   },
   "waist.frontDrop": {
     halves: ["front"],
     alter: raisedCentre,
     share: -1,
-    says: [
-      "raise the centre by {by} and run the waist to nothing at the side",
-      "lower the centre by {by} and run the waist to nothing at the side",
-    ],
+    says: centreWords(),
   },
   "waist.frontIn": {
     halves: ["front"],
@@ -104,6 +98,12 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
 /** How far out the crotch point lies. */
 function reachOf({ inseamDown }: OwnPanel): Mm {
   return 0 - pathStart(inseamDown)[0];
+}
+function centreWords(): Alteration["says"] {
+  return [
+    "raise the centre by {by} and run the waist to nothing at the side",
+    "lower the centre by {by} and run the waist to nothing at the side",
+  ];
 }
 function extensionWords(): Alteration["says"] {
   return [
