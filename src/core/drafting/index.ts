@@ -27,7 +27,7 @@ export {
 export { loweredCrotch } from "./own/alterLeg";
 export { loweredWaist } from "./own/alterWaist";
 export { between } from "./own/runOut";
-export { walked } from "./own/walk";
+export { startMoved, walked } from "./own/walk";
 export type { OwnCorrection } from "./own/corrected";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";

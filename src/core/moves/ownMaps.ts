@@ -1,9 +1,11 @@
+import type { Edge } from "../pattern";
 import {
   between,
   loweredCrotch,
   loweredWaist,
   netWaist,
   ownCrotchTo,
+  startMoved,
   walked,
   type LegPlan,
   type OwnLegs,
@@ -13,16 +15,19 @@ import {
 import {
   line,
   pathAt,
+  pathAlongAtX,
   pathBetween,
   pathEnd,
+  pathLength,
   pathMap,
   pathNearest,
   pathStart,
   pointDistance,
+  pointSubtract,
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import { Refusal, say, type Mm } from "../units";
 
 /**
  * A block that was brought in keeps its outline; these change it where a move says so, front and back alike. Its seams
@@ -50,6 +55,21 @@ function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan 
   };
 }
 
+/** The waist drawn on straight by an amount at the side, or cut back along its line; refused where a dart stands there. */
+function waistTo({ waist }: OwnPanel, out: Mm): readonly Edge[] {
+  const last = waist.at(-1) as Edge;
+  const end = pathEnd(last.path);
+  if (out >= 0) return [...waist.slice(0, -1), { ...last, path: [...last.path, line(end, [end[0] + out, end[1]])] }];
+  const along = pathAlongAtX(last.path, end[0] + out);
+  if (along === null || along < LEAST_WAIST) {
+    const least = 0 - Math.max(0, pathLength(last.path) - LEAST_WAIST);
+    throw new Refusal("side", say`The waist of the block has only ${0 - least} to take in at the side.`, { least });
+  }
+  return [...waist.slice(0, -1), { ...last, path: pathBetween(last.path, 0, along) }];
+}
+/** So much of the waist stays between a dart and the side. */
+const LEAST_WAIST: Mm = 5;
+
 /** The side out by an amount and squared down from the hip; the inseam out by another from crotch to knee and below. */
 export function widenOwn(plan: LegPlan, out: Mm, inner: Mm): LegPlan {
   const { knee } = plan.levels;
@@ -57,15 +77,14 @@ export function widenOwn(plan: LegPlan, out: Mm, inner: Mm): LegPlan {
   const foot = plan.own ? pathEnd(plan.own.front.side)[1] : 0;
   return withOwn({ ...plan, hang: "side" }, (panel) => {
     const moved = (p: Point): Point => [p[0] + out, p[1]];
-    const upper = pathMap(pathBetween(panel.side, 0, pathNearest(panel.side, panel.hip).along), moved);
+    const waist = waistTo(panel, out);
+    const squared = pathMap(pathBetween(panel.side, 0, pathNearest(panel.side, panel.hip).along), moved);
+    // Taken in along the waist line the side begins where that runs, a little higher or lower.
+    const upper = startMoved(squared, pointSubtract(pathEnd((waist.at(-1) as Edge).path), pathStart(squared)));
     const corner: Point = [pathEnd(upper)[0], foot];
     // The back's crotch point may lie lower than the front's: it stays where it is.
     const point = pathStart(panel.inseamDown)[1];
     const inseamDown = pathMap(panel.inseamDown, (p) => [p[0] - inner * between(p[1], point, knee), p[1]]);
-    const last = panel.waist.at(-1);
-    const waist = panel.waist.map((edge) =>
-      edge === last ? { ...edge, path: [...edge.path, line(pathEnd(edge.path), moved(pathEnd(edge.path)))] } : edge,
-    );
     const hem: Path = [line(corner, pathEnd(inseamDown))];
     return {
       ...panel,

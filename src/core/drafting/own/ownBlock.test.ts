@@ -1,4 +1,4 @@
-import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../../pattern";
+import { edgeOf, edgesWithRole, landmarkOf, panelOutline, type Panel } from "../../pattern";
 import {
   distanceToChord,
   pathAt,
@@ -6,6 +6,7 @@ import {
   pathFlatten,
   pathLength,
   pathStart,
+  polygonSelfCrossing,
   segmentSplit,
   type Point,
 } from "../../geometry";
@@ -119,6 +120,22 @@ test.each(["widen-leg", "drop-crotch", "waist-level", "shape-leg", "set-length"]
     }
   },
 );
+
+test("a side moved in is cut back along the waist, and further than to the dart it is refused with the limit", () => {
+  const narrower = (side: string) => ownBlockJob(ownBlockOf(), movesOf(["widen-leg", { side }]));
+  const [was, is] = [shapeOf(ownBlockJob(ownBlockOf())), shapeOf(narrower("-12 mm"))];
+  for (const which of ["front", "back"] as const) {
+    const along = ({ edges }: Panel): number =>
+      edges.filter((e) => e.role === "waist").reduce((sum, e) => sum + pathLength(e.path), 0);
+    // A little more than straight across: the waist line slopes there, and the sides are walked afterwards.
+    expect(along(was[which]) - along(is[which])).toBeGreaterThan(11.9);
+    expect(along(was[which]) - along(is[which])).toBeLessThan(13.5);
+    expect(polygonSelfCrossing(panelOutline(is[which]))).toBeNull();
+  }
+  const refused = deriveShape(narrower("-150 mm"));
+  expect(refused.ok).toBe(false);
+  if (!refused.ok) expect(refused.errors[0]?.says).toSay(/has only .* to take in at the side/);
+});
 
 describe("what is done to a block brought in", () => {
   const own = ownBlockOf();
