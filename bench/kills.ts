@@ -17,10 +17,11 @@ const LOST_MS = 1000;
 const JOB = "sample-heron-walk";
 
 type Kept = Readonly<Record<string, unknown>> & { readonly id: string };
-/** What was done when, the newest last. */
+/** What was done, the newest last: written down before it is begun, for it may be kept before it is known to be done. */
 interface Done {
-  readonly at: number;
   readonly value: string;
+  /** When the page had taken it. */
+  at: number;
 }
 type Doing = (context: BrowserContext, until: number, log: Done[]) => Promise<void>;
 
@@ -66,9 +67,11 @@ const editing: Doing = async (context, until, log) => {
   await field.waitFor();
   while (Date.now() < until) {
     const value = String(95 + (typed++ % 200) / 10);
-    log.push({ at: Date.now(), value });
+    const done: Done = { at: Infinity, value };
+    log.push(done);
     await field.fill(value);
     await field.press("Enter");
+    done.at = Date.now();
     await page.waitForTimeout(60);
   }
 };
@@ -86,9 +89,10 @@ const ticking: Doing = async (context, until, log) => {
   for (let i = 0; Date.now() < until; i++) {
     const box = boxes.nth(i % 12);
     const ticked = await page.getByRole("checkbox", { checked: true }).count();
-    // It may be kept before the click is known to be done: what it comes to is written down first.
-    log.push({ at: Date.now(), value: String(ticked + ((await box.isChecked()) ? -1 : 1)) });
+    const done: Done = { at: Infinity, value: String(ticked + ((await box.isChecked()) ? -1 : 1)) };
+    log.push(done);
     await box.click();
+    done.at = Date.now();
     await page.waitForTimeout(40);
   }
 };
