@@ -1,6 +1,6 @@
 import { derive } from "../derive";
 import { deriveShape } from "./shape";
-import { changeOf, learnedFrom, SYMPTOMS, symptomOf, symptomsOf, type Fitting } from "../fitting";
+import { changeOf, learnedFrom, SYMPTOMS, symptomOf, symptomsOf, type Correction, type Fitting } from "../fitting";
 import { readJob, type Job } from "../files";
 import { pathLength, type Point } from "../geometry";
 import { edgesWithRole, type Panel } from "../pattern";
@@ -41,7 +41,30 @@ const STATED: Readonly<
   "waist.ease": (a, b) =>
     2 * (long(b.front, "waist") + long(b.back, "waist") - long(a.front, "waist") - long(a.back, "waist")),
   "waist.frontDrop": (a, b) => at(b.front, "waistCentre")[1] - at(a.front, "waistCentre")[1],
+  "backExtension.add": (a, b) => across(b.back) - across(a.back),
+  "waist.backIntake": (a, b) => mouth(b.back) - mouth(a.back),
+  "waist.frontIntake": (a, b) => mouth(b.front) - mouth(a.front),
+  // In is towards the side.
+  "waist.frontIn": (a, b) => width(a.front) - width(b.front),
+  "waistLevel.add": (a, b) => at(a.front, "waistCentre")[1] - at(b.front, "waistCentre")[1],
+  "shape-leg.hemToSide": (a, b) => toSide(b, "hem") - toSide(a, "hem"),
+  "shape-leg.kneeToSide": (a, b) => toSide(b, "knee") - toSide(a, "knee"),
 };
+const statedBy = (changes: Correction["changes"]) =>
+  STATED["rule" in changes ? changes.rule : `${changes.move}.${changes.param}`];
+/** The mouth of a panel's first dart. */
+const mouth = ({ lines }: Panel): number => {
+  const [from, , to] = lines.find((l) => l.kind === "dart")?.points ?? [];
+  return Math.hypot((to?.[0] ?? 0) - (from?.[0] ?? 0), (to?.[1] ?? 0) - (from?.[1] ?? 0));
+};
+/** How far the middle of the leg lies towards the side of its crease, the smaller of front and back. */
+const toSide = (legs: { front: Panel; back: Panel }, level: "hem" | "knee"): number =>
+  Math.min(
+    ...[legs.front, legs.back].map((panel) => {
+      const [side, inseam] = [at(panel, `${level}Side`)[0], at(panel, `${level}Inseam`)[0]];
+      return (Math.sign(side - inseam) * (side + inseam)) / 2;
+    }),
+  );
 const across = (panel: Panel): number => Math.abs(at(panel, "crotchPoint")[0] - at(panel, "hipSide")[0]);
 const width = (panel: Panel): number => Math.abs(at(panel, "hipSide")[0] - hipCentre(panel));
 const hipCentre = (panel: Panel): number => at(panel, "waistCentre")[0];
@@ -60,7 +83,7 @@ describe("a correction", () => {
         expect([seam, after.checks.find((c) => c.id === seam)?.status]).toEqual([seam, "pass"]);
       for (const seam of after.seams.filter((s) => s.kind === "side"))
         expect(Math.abs(seam.lengthA - seam.lengthB)).toBeLessThan(0.5);
-      const stated = "rule" in correction.changes ? STATED[correction.changes.rule] : undefined;
+      const stated = statedBy(correction.changes);
       if (stated) expect(stated(before, after)).toBeCloseTo(correction.way * usual, 0);
     },
   );
@@ -156,7 +179,7 @@ describe("a correction of a block brought in", () => {
           long(before.back, role) - long(before.front, role),
           2,
         );
-      const stated = "rule" in correction.changes ? STATED[correction.changes.rule] : undefined;
+      const stated = statedBy(correction.changes);
       if (stated) expect(stated(before, after)).toBeCloseTo(correction.way * usual, 0);
       const said = after.drafted.steps.filter((step) => JSON.stringify(step.sentence).includes("2026-05-03"));
       expect(said.length > 0).toBe("rule" in correction.changes);
@@ -197,6 +220,15 @@ describe("a correction of a block brought in", () => {
     }
     const none = shapeOf(withFitting(own(), fitting("seat-pulls", { rule: "back.open", by: 10 })));
     expect(hasMoved(before.panels, none.panels)).toBe(false);
+  });
+
+  test.each(["back.no", "constructor", "back.how"])("changes no number “%s” that there is not", (rule) => {
+    for (const job of [own(), straight()]) {
+      const made = derive(withFitting(job, fitting("seat-pulls", { rule, by: 10 })));
+      if (made.ok) throw new Error("made");
+      expect(made.errors[0]?.path).toBe("fittings.0.changes.0");
+      expect(complaintsOf(made.errors)).toMatch(/There is no number/);
+    }
   });
 
   test.each([

@@ -51,7 +51,8 @@ export function recutOf(job: Job, pieces: readonly string[], lay: ClothLay | nul
   if (again.length === 0) return { kind: "fits", on: "width", needs: 0, left };
   const whole = lies.outline ? null : layWithin(again, open, 1, { ...LOOK, until: left });
   if (whole?.ok && whole.lay.length <= left) return { kind: "fits", on: "width", needs: whole.lay.length, left };
-  for (const part of leftBy(lay, cloth, length)) {
+  // Of folded cloth nothing is left but what was looked at.
+  for (const part of cloth.fold === "open" ? leftBy(lay, cloth, length) : []) {
     const beside = onPart(again, open, part);
     if (beside) return beside;
   }

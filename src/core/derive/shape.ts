@@ -31,7 +31,7 @@ import {
   type ResolvedFinish,
 } from "../finish";
 import type { Fitting } from "../fitting";
-import { changesMoves, fittedMoves, fittedRules, ruleChanges } from "../fitting/apply";
+import { changesMoves, fittedMoves, fittedRules, refuseUnknownRules, ruleChanges } from "../fitting/apply";
 import { readPanels, type Readings } from "../inspect";
 import type { MoveContext } from "../moves";
 import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "../styles";
@@ -216,5 +216,6 @@ function ownBlockOf(job: Job, rules: ResolvedRules, fittings: readonly Fitting[]
       say`There is no own block yet. Bring in its outline as SVG or DXF on the Block stage, or choose another school.`,
     );
   }
+  refuseUnknownRules(fittings);
   return ownBlock(own, job.body.unit, rules.hang.from === "offset", ruleChanges(fittings));
 }

@@ -28,7 +28,7 @@ export { loweredCrotch } from "./own/alterLeg";
 export { loweredWaist } from "./own/alterWaist";
 export { between } from "./own/runOut";
 export { startMoved, walked } from "./own/walk";
-export type { OwnCorrection } from "./own/corrected";
+export { altersOwnBlock, type OwnCorrection } from "./own/corrected";
 export { ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
 export { LEG_OUTLINE } from "./own/ownOutline";

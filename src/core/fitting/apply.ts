@@ -1,5 +1,6 @@
 import { ruleAt, ruleRowOf, type Block, type Numbers, type OwnCorrection, type ResolvedRules } from "../drafting";
 import { MOVES } from "../moves";
+import type { LengthParam } from "../params";
 import { range, Refusal, say, type Mm } from "../units";
 import type { Fitting, FittingChange } from "./schema";
 
@@ -10,6 +11,23 @@ const DRAWN: Readonly<Record<string, (block: Block) => Mm | undefined>> = {
   "waist.backIntake": ({ plan }) => plan.back.darts.intake,
   "waist.frontIntake": ({ plan }) => plan.front.darts.intake,
 };
+
+/** The rule that a fitting changes: a length of a group; refused where there is none of this name. */
+function changedRow(
+  rule: string,
+  at: string,
+): { readonly path: readonly [string, string]; readonly param: LengthParam } {
+  const { path, param } = ruleRowOf(rule) ?? {};
+  if (param?.as !== "length" || path?.length !== 2)
+    throw new Refusal(at, say`There is no number “${rule}” that a fitting changes.`, { unreadable: true });
+  return { path, param };
+}
+
+/** Refuses a fitting that changes a number there is not, before a block brought in passes over what it has not. */
+export const refuseUnknownRules = (fittings: readonly Fitting[]): void =>
+  fittings.forEach(({ changes }, i) =>
+    changes.forEach((change, k) => void ("rule" in change && changedRow(change.rule, `fittings.${i}.changes.${k}`))),
+  );
 
 /**
  * The rules with what fittings changed on top of them. `drafted` gives the block without the fittings, for rules that
@@ -22,9 +40,7 @@ export function fittedRules(rules: ResolvedRules, fittings: readonly Fitting[], 
     changes.forEach((change, k) => {
       if (!("rule" in change)) return;
       const at = `fittings.${i}.changes.${k}`;
-      const row = ruleRowOf(change.rule);
-      if (!row || row.param.as !== "length" || row.path.length !== 2)
-        throw new Refusal(at, say`There is no number “${change.rule}” that a fitting changes.`, { unreadable: true });
+      const row = changedRow(change.rule, at);
       const now = ruleAt(fitted as unknown as ResolvedRules, row.path);
       const was = typeof now === "number" ? now : DRAWN[change.rule]?.(drafted());
       if (was === undefined) throw new Refusal(at, say`“${row.param.label}” settles itself here. State it first.`);
@@ -36,7 +52,7 @@ export function fittedRules(rules: ResolvedRules, fittings: readonly Fitting[], 
           say`“${row.param.label}” is ${was} and stays within ${range(least, most)}: it can change by ${change.by > 0 ? most - was : was - least} at the most.`,
           { least: least - was, most: most - was },
         );
-      const [group, key] = row.path as readonly [string, string];
+      const [group, key] = row.path;
       (fitted[group] as Record<string, Mm>)[key] = next;
     }),
   );

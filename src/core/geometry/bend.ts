@@ -1,7 +1,16 @@
 import type { Mm } from "../units";
 import type { Path } from "./path";
-import { pointAdd, pointBetween, pointDistance, pointScale, pointSubtract, type Point } from "./point";
-import { cubic, segmentAt, segmentEnd, segmentLength, segmentSplit, segmentStart, type Segment } from "./segment";
+import { pointAdd, pointBetween, pointDistance, pointNorm, pointScale, pointSubtract, type Point } from "./point";
+import {
+  cubic,
+  segmentAt,
+  segmentEnd,
+  segmentLength,
+  segmentMap,
+  segmentSplit,
+  segmentStart,
+  type Segment,
+} from "./segment";
 
 /** No cubic that is bent is longer than this: between its ends it follows the map by hundredths of a millimetre. */
 const LONGEST: Mm = 60;
@@ -14,8 +23,7 @@ const NEAR: Mm = 1e-3;
  */
 export function pathBent(path: Path, map: (p: Point) => Point): Path {
   return path.flatMap((segment) => {
-    if (segment.kind === "line" && staysStraight(segment, map))
-      return [{ kind: "line" as const, points: [map(segment.points[0]), map(segment.points[1])] as const }];
+    if (segment.kind === "line" && staysStraight(segment, map)) return [segmentMap(segment, map)];
     return parted(asCubic(segment)).map((part) => bent(part, map));
   });
 }
@@ -49,7 +57,7 @@ function bent(segment: Segment, map: (p: Point) => Point): Segment {
   const [a, b, c, d] = segment.points;
   /** A handle at a place, as the map turns and stretches it there. */
   const carried = (at: Point, handle: Point): Point => {
-    const size = pointDistance([0, 0], handle);
+    const size = pointNorm(handle);
     if (size < 1e-9) return [0, 0];
     const step = pointScale(handle, NEAR / size);
     return pointScale(pointSubtract(map(pointAdd(at, step)), map(pointSubtract(at, step))), size / (2 * NEAR));

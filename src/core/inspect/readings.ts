@@ -113,9 +113,10 @@ export function readPanels(
 ): Readings {
   const { levels } = plan;
   const leg = legOf(panels, "right");
-  const legGirth = (y: Mm): Mm => leg.reduce((sum, panel) => sum + panelWidthAt(panel, y), 0);
+  const round = (measure: (panel: Panel) => Mm): Mm => leg.reduce((sum, panel) => sum + measure(panel), 0);
   const around = (measure: (panel: Panel) => Mm): Mm =>
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
+  /** A measure that is asked for more than once. */
   const each = (measure: (panel: Panel) => Mm): ((panel: Panel) => Mm) => {
     const known = new Map(panels.map((panel) => [panel, measure(panel)]));
     return (panel) => known.get(panel) as Mm;
@@ -159,9 +160,9 @@ export function readPanels(
   return {
     waistGirth,
     hipGirth,
-    thighGirth: leg.reduce((sum, panel) => sum + thighOf(panel), 0),
-    kneeGirth: levels.knee < hemTop ? leg.reduce((sum, panel) => sum + kneeOf(panel), 0) : null,
-    hemGirth: (hasLegs(panels) ? 1 : 2) * leg.reduce((sum, panel) => sum + rimLength(panel, "hem"), 0),
+    thighGirth: round(thighOf),
+    kneeGirth: levels.knee < hemTop ? round(kneeOf) : null,
+    hemGirth: (hasLegs(panels) ? 1 : 2) * round((panel) => rimLength(panel, "hem")),
     bustGirth: bustGirthOf(panels),
     waistOpening: Math.min(waistGirth, opens.held) + 2 * opens.zip,
     crotchSeamFront,
@@ -176,7 +177,9 @@ export function readPanels(
     easeProfile: [
       { level: "waist", y: levels.waist, body: measures.waist.mm, pattern: waistGirth },
       { level: "hip", y: levels.hip, body: measures.hip.mm, pattern: hipGirth },
-      ...legLevels.filter(([, y]) => y < hemTop).map(([level, y, body]) => ({ level, y, body, pattern: legGirth(y) })),
+      ...legLevels
+        .filter(([, y]) => y < hemTop)
+        .map(([level, y, body]) => ({ level, y, body, pattern: round((panel) => panelWidthAt(panel, y)) })),
     ],
     halfGirths: [
       half("waist", 2, (panel) => sewnRim({ panels, joins }, panel, "waist")),

@@ -155,8 +155,10 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
                 options={[...UNITS, ["file", "as the file says"] as const]}
                 onChange={(mm) => file && void take(file, mm === "file" ? null : Number(mm))}
               />
+              <span style={{ fontStretch: "85%", alignSelf: "center" }}>Allowances it holds</span>
               <LengthField
                 label="Allowances it holds"
+                hideLabel
                 allowEmpty
                 text={allowance}
                 unit={tape}

@@ -5,7 +5,8 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
-import { ruleRowOf } from "@/core/drafting";
+import { altersOwnBlock, ruleRowOf } from "@/core/drafting";
+import { ruleChanges } from "@/core/fitting/apply";
 import { keptText, readLength, formatLength } from "@/core/units";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
 import { FittingNotes } from "@/ui/FittingNotes";
@@ -19,9 +20,7 @@ export function OwnBlockPane() {
   const tape = useView((v) => v.tape);
   const [open, setOpen] = useState(false);
   const { own } = job.block;
-  const corrected = [
-    ...new Set((job.fittings ?? []).flatMap((f) => f.changes.flatMap((c) => ("rule" in c ? [c.rule] : [])))),
-  ];
+  const corrected = [...new Set(ruleChanges(job.fittings ?? []).map(({ rule }) => rule))].filter(altersOwnBlock);
   const held = own?.allowance;
   const single = held !== undefined && (typeof held !== "object" || "value" in held) ? held : undefined;
   const read = single === undefined ? null : readLength(single, job.body.unit);

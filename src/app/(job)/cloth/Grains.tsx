@@ -36,7 +36,7 @@ export function Grains({ pieces }: { readonly pieces: readonly Piece[] }) {
       ))}
       {free.some((p) => p.is.component === "legs" && leans(p.lies)) ? (
         <p style={{ color: "var(--quiet)", margin: "4px 0" }}>
-          A leg off the thread may twist when it is worn: left and right lean alike, towards each other.
+          A leg off the thread may twist when it is worn: left and right lean mirrored.
         </p>
       ) : null}
     </details>

@@ -30,18 +30,39 @@ interface Alteration {
 
 const WAIST_QUARTERS = 4;
 
+/** What is told of several rules alike. */
+const CENTRE: Alteration["says"] = [
+  "raise the centre by {by} and run the waist to nothing at the side",
+  "lower the centre by {by} and run the waist to nothing at the side",
+];
+const EXTENSION: Alteration["says"] = [
+  "let the crotch point out by {by}, to nothing at the knee and where the curve begins",
+  "take the crotch point in by {by}, to nothing at the knee and where the curve begins",
+];
+const SIDE: Alteration["says"] = [
+  "let the side out by {by} from hip to crotch, to nothing at waist and knee",
+  "take the side in by {by} from hip to crotch, to nothing at waist and knee",
+];
+const DARTS: Alteration["says"] = [
+  "make each dart {by} wider, half of it to either side",
+  "make each dart {by} narrower, half of it to either side",
+];
+
+/** How far out the crotch point lies. */
+const reachOf = ({ inseamDown }: OwnPanel): Mm => 0 - pathStart(inseamDown)[0];
+
 /** What the rules of a drafted block are on one that was brought in. */
 const ALTERATIONS: Readonly<Record<string, Alteration>> = {
   "back.rise": {
     halves: ["back"],
     alter: raisedCentre,
-    says: centreWords(),
+    says: CENTRE,
   },
   "waist.frontDrop": {
     halves: ["front"],
     alter: raisedCentre,
     share: -1,
-    says: centreWords(),
+    says: CENTRE,
   },
   "waist.frontIn": {
     halves: ["front"],
@@ -51,8 +72,8 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
       "let the centre out by {by} at the waist, to nothing where the curve begins",
     ],
   },
-  "frontExtension.add": { halves: ["front"], alter: extended, grows: reachOf, says: extensionWords() },
-  "backExtension.add": { halves: ["back"], alter: extended, grows: reachOf, says: extensionWords() },
+  "frontExtension.add": { halves: ["front"], alter: extended, grows: reachOf, says: EXTENSION },
+  "backExtension.add": { halves: ["back"], alter: extended, grows: reachOf, says: EXTENSION },
   "hollow.back": {
     halves: ["back"],
     alter: scooped,
@@ -62,8 +83,8 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
       "draw the crotch curve {by} flatter in the middle of its way, to nothing at both ends",
     ],
   },
-  "ease.front": { halves: ["front"], alter: sideOutAtHip, says: sideWords() },
-  "ease.back": { halves: ["back"], alter: sideOutAtHip, says: sideWords() },
+  "ease.front": { halves: ["front"], alter: sideOutAtHip, says: SIDE },
+  "ease.back": { halves: ["back"], alter: sideOutAtHip, says: SIDE },
   "crotchDepth.add": {
     halves: ["front", "back"],
     alter: loweredCrotch,
@@ -82,8 +103,8 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
       "take the side in by {by} at the waist, to nothing at the hip",
     ],
   },
-  "waist.frontIntake": { halves: ["front"], alter: widenedDarts, says: dartWords() },
-  "waist.backIntake": { halves: ["back"], alter: widenedDarts, says: dartWords() },
+  "waist.frontIntake": { halves: ["front"], alter: widenedDarts, says: DARTS },
+  "waist.backIntake": { halves: ["back"], alter: widenedDarts, says: DARTS },
   "waistLevel.add": {
     halves: ["front", "back"],
     alter: raisedWaist,
@@ -95,34 +116,8 @@ const ALTERATIONS: Readonly<Record<string, Alteration>> = {
   },
 };
 
-/** How far out the crotch point lies. */
-function reachOf({ inseamDown }: OwnPanel): Mm {
-  return 0 - pathStart(inseamDown)[0];
-}
-function centreWords(): Alteration["says"] {
-  return [
-    "raise the centre by {by} and run the waist to nothing at the side",
-    "lower the centre by {by} and run the waist to nothing at the side",
-  ];
-}
-function extensionWords(): Alteration["says"] {
-  return [
-    "let the crotch point out by {by}, to nothing at the knee and where the curve begins",
-    "take the crotch point in by {by}, to nothing at the knee and where the curve begins",
-  ];
-}
-function sideWords(): Alteration["says"] {
-  return [
-    "let the side out by {by} from hip to crotch, to nothing at waist and knee",
-    "take the side in by {by} from hip to crotch, to nothing at waist and knee",
-  ];
-}
-function dartWords(): Alteration["says"] {
-  return [
-    "make each dart {by} wider, half of it to either side",
-    "make each dart {by} narrower, half of it to either side",
-  ];
-}
+/** True for a rule that a block brought in is altered by; the others it has not, and they are passed over. */
+export const altersOwnBlock = (rule: string): boolean => Object.hasOwn(ALTERATIONS, rule);
 
 /** What walking the seams takes back of an amount is given again so often. */
 const ROUNDS = 4;
@@ -158,7 +153,7 @@ export function correctedOwn(
   let waist = 0;
   const done: OwnAlteration[] = [];
   for (const { rule, by, date } of corrections) {
-    const alteration = ALTERATIONS[rule];
+    const alteration = altersOwnBlock(rule) ? ALTERATIONS[rule] : undefined;
     if (!alteration || by === 0) continue;
     const { halves, alter, grows, movesWaist, share = 1, says } = alteration;
     const own = by * share;
