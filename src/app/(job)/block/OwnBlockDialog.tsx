@@ -155,17 +155,19 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
                 options={[...UNITS, ["file", "as the file says"] as const]}
                 onChange={(mm) => file && void take(file, mm === "file" ? null : Number(mm))}
               />
-              <span style={{ fontStretch: "85%", alignSelf: "center" }}>Allowances it holds</span>
-              <LengthField
-                label="Allowances it holds"
-                hideLabel
-                allowEmpty
-                text={allowance}
-                unit={tape}
-                tape={tape}
-                placeholder="none"
-                onCommit={setAllowance}
-              />
+              <div style={{ display: "grid", gridTemplateColumns: "1fr 128px", gap: 8, alignItems: "center" }}>
+                <span style={{ fontStretch: "85%" }}>Allowances it holds</span>
+                <LengthField
+                  label="Allowances it holds"
+                  hideLabel
+                  allowEmpty
+                  text={allowance}
+                  unit={tape}
+                  tape={tape}
+                  placeholder="none"
+                  onCommit={setAllowance}
+                />
+              </div>
             </div>
             <div style={{ display: "flex", gap: 20 }}>
               {(["back", "front"] as const).map((which) => {
