@@ -1,5 +1,6 @@
 // Rooms of the core, in the order of work: each may import the rooms above it, never below.
 const ROOMS = [
+  "words",
   "units",
   "params",
   "geometry",

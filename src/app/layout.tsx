@@ -2,9 +2,10 @@ import "@fontsource-variable/bricolage-grotesque/wght.css";
 import "@fontsource-variable/encode-sans/wdth.css";
 import "./globals.css";
 import type { Metadata } from "next";
-import { headers } from "next/headers";
+import { cookies, headers } from "next/headers";
 import type { ReactNode } from "react";
 import { Providers } from "@/ui/Providers";
+import { TONGUE_COOKIE, tongueFrom } from "@/ui/words/tongues";
 
 export const metadata: Metadata = {
   title: "Eland",
@@ -13,10 +14,13 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const nonce = (await headers()).get("x-nonce") ?? undefined;
+  const tongue = tongueFrom((await cookies()).get(TONGUE_COOKIE)?.value);
   return (
-    <html lang="en">
+    <html lang={tongue}>
       <body>
-        <Providers nonce={nonce}>{children}</Providers>
+        <Providers nonce={nonce} tongue={tongue}>
+          {children}
+        </Providers>
       </body>
     </html>
   );

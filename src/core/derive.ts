@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "./words";
 import type { Panel } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { askedHem } from "./derive/askedHem";
@@ -8,7 +9,7 @@ import type { Job } from "./files";
 import { finishGarment, type Notion } from "./finish";
 import { symptomOf } from "./fitting";
 import { inspect, type Check, type Inspected } from "./inspect";
-import { cutPieces, GRAIN_WORDS, seamsOf, type Piece, type Seam } from "./pieces";
+import { cutPieces, grainWords, seamsOf, type Piece, type Seam } from "./pieces";
 import { type Mm, type Quantity, say, tapeOf, type Sentence } from "./units";
 
 /** Everything a job comes to. */
@@ -109,16 +110,14 @@ const foldedAgainst = (
   pieces.flatMap(({ id, name, cut }) => {
     const asked = grain[id];
     return asked && cut.onFold
-      ? [
-          say`The ${name.toLowerCase()} is cut on the fold, which lies on the thread: it cannot lie ${GRAIN_WORDS[asked]}.`,
-        ]
+      ? [say`The ${inSentence(name)} is cut on the fold, which lies on the thread: it cannot lie ${grainWords(asked)}.`]
       : [];
   });
 
 /** The fitting by which a check is answered on purpose, in words; undefined where none does. */
 function meantByFitting({ fittings = [] }: Job, check: string): string | undefined {
   const fitting = fittings.find(({ seen }) => symptomOf(seen).means?.includes(check));
-  return fitting && `Fitting of ${fitting.date}: ${symptomOf(fitting.seen).label}.`;
+  return fitting && phrase`Fitting of ${fitting.date}: ${symptomOf(fitting.seen).label}.`;
 }
 
 /** The length that was set, and the depth of the cuff where it gave something up for one. */

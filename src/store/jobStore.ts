@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
@@ -152,7 +153,7 @@ export async function takeTheirs(): Promise<void> {
 /** Settles a conflict by keeping this tab's work as a job of its own; returns its id. */
 export async function keepMineAsCopy(newId: string): Promise<string> {
   const { job } = useJobStore.getState();
-  if (job) await writeJob(newId, { ...job, name: `${job.name} (my copy)` }, 0);
+  if (job) await writeJob(newId, { ...job, name: phrase`${job.name} (my copy)` }, 0);
   return newId;
 }
 

@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from "fflate";
 import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 
@@ -91,7 +92,8 @@ export function readWorkroomFile(bytes: Uint8Array): WorkroomRead {
     if (!entry || entry[3] === "bin") continue;
     const [, shelf, n] = entry as unknown as readonly [string, ShelfName, string];
     const record = parsed(content);
-    if (!isRecord(record)) return refused(`A record of the file cannot be read: ${name}. Nothing was taken from it.`);
+    if (!isRecord(record))
+      return refused(phrase`A record of the file cannot be read: ${name}. Nothing was taken from it.`);
     const own = files[`${shelf}/${n}.bin`];
     records[shelf].push(own ? ({ ...record, bytes: own } as Kept) : record);
   }

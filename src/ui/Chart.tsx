@@ -1,6 +1,7 @@
 "use client";
 import type { ECharts, EChartsCoreOption } from "echarts/core";
 import { useEffect, useRef, useState } from "react";
+import { saidOption } from "./words/chart";
 
 /** Colours of the program as charts need them: read from the page, so that they follow light and dark. */
 export interface ChartInk {
@@ -103,7 +104,7 @@ export function Chart({ label, height, option }: Props) {
       {
         animation: false,
         textStyle: { fontFamily: '"Encode Sans Variable", sans-serif', color: ink.text },
-        ...option(ink),
+        ...saidOption(option(ink)),
       },
       true,
     );

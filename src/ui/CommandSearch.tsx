@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Dialog from "@mui/material/Dialog";
 import DialogContent from "@mui/material/DialogContent";
 import TextField from "@mui/material/TextField";
@@ -38,7 +39,7 @@ function useMakingCommands(): readonly Command[] {
           }));
           const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, joined).map((step) => ({
             keys: "",
-            text: `Step ${step.n}: ${tell(step.says, tape)}`,
+            text: phrase`Step ${step.n}: ${tell(step.says, tape)}`,
             run: to(`part=order&step=${step.n}`),
           }));
           if (wanted) setFound([...cards, ...steps]);

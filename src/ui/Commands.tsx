@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import dynamic from "next/dynamic";
 import { useRouter } from "next/navigation";
 import { memo, useEffect, useEffectEvent } from "react";
@@ -37,7 +38,7 @@ function useCommands(onHandOver: () => void): readonly Command[] {
   return [
     ...STAGES.map(({ n, id: stage, label }) => ({
       keys: String(n),
-      text: `Go to ${label}`,
+      text: phrase`Go to ${label}`,
       run: () => router.push(stageHref(stage, id)),
     })),
     keyed("front", () => flip("showFront")),
@@ -57,7 +58,7 @@ function useCommands(onHandOver: () => void): readonly Command[] {
     { keys: "", text: "Hints for the stages, from the start", run: wantHints },
     ...HOME_PAPERS.map(([paper, name]) => ({
       keys: "",
-      text: `Print the guide, ${name}`,
+      text: phrase`Print the guide, ${name}`,
       run: () => void save(guideFile(paper), NO_GUIDE),
     })),
   ];

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import TextField from "@mui/material/TextField";
 import type { ReactNode } from "react";
 import { useTyped } from "./useTyped";
@@ -27,7 +28,7 @@ export function CountField({ label, value, least, most, step, whole, helper, err
     const number = Number(typed);
     if (!Number.isFinite(number) || (whole && !Number.isInteger(number)))
       return whole ? "Write a whole number." : "Write a number.";
-    return number < least || number > most ? `Choose between ${least} and ${most} here.` : null;
+    return number < least || number > most ? phrase`Choose between ${least} and ${most} here.` : null;
   }
   const { shown, problem, setTyped, commit, onKeyDown } = useTyped({
     text: value === null ? "" : String(value),

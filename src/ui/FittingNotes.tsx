@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { symptomOf, type FittingChange } from "@/core/fitting";
 import { formatLength } from "@/core/units";
 import { useView } from "@/store/viewStore";
@@ -21,7 +22,7 @@ export function FittingNotes({ changes }: { readonly changes: (change: FittingCh
         >
           {by >= 0 ? "+" : "−"} {formatLength(Math.abs(by), tape)}, fitting of {dayOf(fitting.date)}:{" "}
           {symptomOf(fitting.seen).label}
-          {fitting.alone ? `, ${fitting.pinned} alone` : ""}
+          {fitting.alone ? phrase`, ${fitting.pinned} alone` : ""}
         </div>
       ))}
     </>

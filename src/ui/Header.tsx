@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useTyping } from "@/store/typing";
 import { useStoreState } from "@/store/shelf";
 import RedoIcon from "@mui/icons-material/Redo";
@@ -6,14 +7,14 @@ import SearchIcon from "@mui/icons-material/Search";
 import UndoIcon from "@mui/icons-material/Undo";
 import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import Link from "next/link";
 import { memo, useState, type ComponentType, type CSSProperties } from "react";
 import { formatLength, readLength } from "@/core/units";
 import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
+import { shortDayOf } from "./dayOf";
+import { HeaderToggle } from "./HeaderToggle";
 import { useOpenJob } from "./JobContext";
 import { stageHref } from "./stages";
 import { usePhone } from "./usePhone";
@@ -42,6 +43,11 @@ const SAVE_WORDS = {
   blocked: "Not saved",
   conflict: "Not saved",
 } as const;
+
+const TAPES = [
+  { value: "in", word: "in", spoken: "Inches in eighths" },
+  { value: "cm", word: "cm", spoken: "Centimetres" },
+] as const;
 
 const chip: CSSProperties = {
   border: "1px solid rgb(255 255 255 / 28%)",
@@ -96,7 +102,7 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
       {phone ? null : (
         <Link href={stageHref("body", id)} style={chip} title="The wearer’s card">
           <b>{job.body.name || "No wearer yet"}</b>
-          {job.body.taken ? `, card of ${shortDate(job.body.taken)}` : ""}
+          {job.body.taken ? phrase`, card of ${shortDayOf(job.body.taken)}` : ""}
         </Link>
       )}
       {job.cloth?.name && !phone ? (
@@ -112,24 +118,7 @@ export const Header = memo(function Header({ onHandOver }: { readonly onHandOver
       )}
       <Tool name="Undo" keys="Ctrl+Z" icon={UndoIcon} onClick={undo} disabled={undoable === 0} />
       {phone ? null : <Tool name="Redo" keys="Ctrl+Shift+Z" icon={RedoIcon} onClick={redo} disabled={redoable === 0} />}
-      <ToggleButtonGroup
-        exclusive
-        size="small"
-        value={tape}
-        aria-label="Tape"
-        onChange={(_, next: "in" | "cm" | null) => next && setView({ tape: next })}
-      >
-        {(["in", "cm"] as const).map((t) => (
-          <ToggleButton
-            key={t}
-            value={t}
-            aria-label={t === "in" ? "Inches in eighths" : "Centimetres"}
-            sx={toggleStyle}
-          >
-            {t}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <HeaderToggle label="Tape" value={tape} options={TAPES} onChoose={(next) => setView({ tape: next })} />
       <span
         role="status"
         className={phone ? "unseen" : undefined}
@@ -166,7 +155,7 @@ interface ToolProps {
 
 function Tool({ name, keys, icon: Icon, onClick, disabled = false }: ToolProps) {
   return (
-    <Tooltip title={`${name} (${keys})`}>
+    <Tooltip title={phrase`${name} (${keys})`}>
       <span>
         <IconButton aria-label={name} onClick={onClick} disabled={disabled} sx={iconStyle} size="small">
           <Icon fontSize="small" />
@@ -177,20 +166,6 @@ function Tool({ name, keys, icon: Icon, onClick, disabled = false }: ToolProps) 
 }
 
 const iconStyle = { color: "inherit", "&.Mui-disabled": { color: "rgb(255 255 255 / 35%)" } } as const;
-const toggleStyle = {
-  color: "#dfe9d8",
-  borderColor: "rgb(255 255 255 / 28%)",
-  textTransform: "none",
-  py: 0.3,
-  px: 1.2,
-  "&.Mui-selected, &.Mui-selected:hover": { bgcolor: "#f6f7f2", color: "#14302a", fontWeight: 700 },
-} as const;
-
-function shortDate(iso: string): string {
-  const [, month, day] = iso.split("-").map(Number);
-  return `${day} ${["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"][(month ?? 1) - 1]}`;
-}
-
 /** The job's name, edited in place: Enter keeps it, Esc puts the old one back. */
 function JobName({ name }: { readonly name: string }) {
   const [typed, setTyped] = useState(name);

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import dynamic from "next/dynamic";
 import { useCallback, useDeferredValue, useEffect, useMemo, useState, type ReactNode } from "react";
 import type { Job } from "@/core/files";
@@ -57,8 +58,8 @@ export function OpenedJob({ id, job, stage, children }: Props) {
           <StoreNotice />
           <SaveNotice />
           <EditionNotice />
-          <title>{`${open.job.name || "Unnamed job"}, ${stageLabel(stage)} · Eland`}</title>
-          <h1 className="unseen">{`${open.job.name || "Unnamed job"}: ${stageLabel(stage)}`}</h1>
+          <title>{phrase`${open.job.name || "Unnamed job"}, ${stageLabel(stage)} · Eland`}</title>
+          <h1 className="unseen">{phrase`${open.job.name || "Unnamed job"}: ${stageLabel(stage)}`}</h1>
           <div style={{ flex: 1, minHeight: 0, display: "flex", flexDirection: phone ? "column" : "row" }}>
             {phone ? null : <TapeRail current={stage} job={id} signs={signs} />}
             {children}

@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import TextField from "@mui/material/TextField";
@@ -51,7 +52,7 @@ function CheckRow({ check }: { readonly check: Check }) {
           padding: "4px 0",
           alignItems: "baseline",
         }}
-        aria-label={`${check.label}: ${sign.word}. ${tell(check.message, tape)}`}
+        aria-label={phrase`${check.label}: ${sign.word}. ${tell(check.message, tape)}`}
       >
         <svg width={13} height={13} viewBox="0 0 12.5 12.5" aria-hidden style={{ alignSelf: "center" }}>
           <path d={sign.path} fill="none" stroke={sign.color} strokeWidth={1.8} />
@@ -93,7 +94,7 @@ function MeantSo({ check: { id, label, meant } }: { readonly check: Check }) {
     );
   if (why === null)
     return (
-      <Quiet onPress={() => setWhy("")} label={`${label}: meant so`}>
+      <Quiet onPress={() => setWhy("")} label={phrase`${label}: meant so`}>
         Meant so
       </Quiet>
     );
@@ -110,7 +111,7 @@ function MeantSo({ check: { id, label, meant } }: { readonly check: Check }) {
         autoFocus
         value={why}
         placeholder="why, in a word"
-        slotProps={{ htmlInput: { "aria-label": `Why ${label.toLowerCase()} is meant so`, maxLength: 300 } }}
+        slotProps={{ htmlInput: { "aria-label": phrase`Why ${inSentence(label)} is meant so`, maxLength: 300 } }}
         onChange={(event) => setWhy(event.target.value)}
         onKeyDown={(event) => {
           if (event.key === "Escape") setWhy(null);
@@ -166,7 +167,7 @@ export function ProofPane({
       <Button onClick={() => setUnfolded(!unfolded)} sx={{ px: 0, color: "var(--pass)" }} aria-expanded={unfolded}>
         {unfolded
           ? "Fold what passes"
-          : `${passed.length} of ${proof.checks.length} pass${meant.length > 0 ? `, ${meant.length} meant so` : ""}`}
+          : phrase`${passed.length} of ${proof.checks.length} pass${meant.length > 0 ? phrase`, ${meant.length} meant so` : ""}`}
       </Button>
       {proof.undecided.length > 0 ? (
         <>

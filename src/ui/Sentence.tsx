@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { isQuantity, tellNumber, tellSum, type Sentence as Said, type Tape, type Told } from "@/core/units";
 import { Length } from "./Length";
 
@@ -17,7 +18,7 @@ function ToldNumber({ told, tape }: { readonly told: Told; readonly tape: Tape }
     return told.kind === "length" ? <Length mm={told.mm} tape={tape} unit /> : <>{tellNumber(told, tape)}</>;
   }
   const length = (mm: number): string => tellNumber({ kind: "length", mm }, tape);
-  const asked = told.asked === undefined ? "" : ` Asked ${length(told.asked)}, drawn ${length(told.mm)}.`;
+  const asked = told.asked === undefined ? "" : phrase` Asked ${length(told.asked)}, drawn ${length(told.mm)}.`;
   return (
     <b
       title={`${tellSum(told.sum, tape)}.${told.estimated ? " Rests on an estimate." : ""}${asked}`}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { memo } from "react";
 import Link from "next/link";
 import { STAGES, stageHref } from "./stages";
@@ -19,7 +20,7 @@ export const StageBar = memo(function StageBar({ current, job, signs }: StageNav
             key={id}
             href={stageHref(id, job)}
             aria-current={here ? "step" : undefined}
-            aria-label={`${n} ${label}${sign === "open" ? ", something to settle" : ""}`}
+            aria-label={phrase`${n} ${label}${sign === "open" ? ", something to settle" : ""}`}
             style={{
               flex: 1,
               minHeight: 52,

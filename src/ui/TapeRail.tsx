@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { memo } from "react";
 import Link from "next/link";
 import { STAGES, stageHref, type StageId } from "./stages";
@@ -54,7 +55,7 @@ export const TapeRail = memo(function TapeRail({ current, job, signs }: StageNav
             key={id}
             href={stageHref(id, job)}
             aria-current={here ? "step" : undefined}
-            aria-label={`${n} ${label}${sign.label ? `, ${sign.label}` : ""}`}
+            aria-label={phrase`${n} ${label}${sign.label ? `, ${sign.label}` : ""}`}
             style={{
               position: "absolute",
               top: 22 + i * STEP,

@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { STAGES } from "./stages";
 
 /** Something that can be asked of the frame: by its keys, or by its text. */
@@ -30,7 +31,10 @@ export const KEYED = {
 } as const satisfies Readonly<Record<string, readonly [keys: string, text: string]>>;
 
 /** Every key, and what it does, as it is printed. */
-export const KEY_WORDS: readonly Pick<Command, "keys" | "text">[] = [
-  { keys: `${STAGES[0].n} to ${STAGES.length}`, text: `${STAGES[0].label} to ${STAGES[STAGES.length - 1]?.label}` },
+export const keyWords = (): readonly Pick<Command, "keys" | "text">[] => [
+  {
+    keys: phrase`${STAGES[0].n} to ${STAGES.length}`,
+    text: phrase`${STAGES[0].label} to ${STAGES[STAGES.length - 1]?.label ?? ""}`,
+  },
   ...Object.values(KEYED).map(([keys, text]) => ({ keys: shownKeys(keys), text })),
 ];

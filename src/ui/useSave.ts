@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useSnackbar } from "notistack";
 import { useCallback } from "react";
 import type { HandedFile } from "@/core/files";
@@ -14,7 +15,7 @@ export function useSave(): (making: HandedFile | Promise<HandedFile>, sorry: str
       try {
         const file = await making;
         download(file);
-        enqueueSnackbar(`${file.name} is in your downloads.`);
+        enqueueSnackbar(phrase`${file.name} is in your downloads.`);
       } catch (error) {
         tellSorry(error, sorry);
       }

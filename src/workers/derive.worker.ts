@@ -1,3 +1,4 @@
+import { hearTongue } from "./hearTongue";
 import { WorkEnded } from "./supervised";
 import { expose, transfer } from "comlink";
 import { derive } from "@/core/derive";
@@ -138,4 +139,5 @@ const face = {
 
 export type DeriveWorker = typeof face;
 
+hearTongue();
 expose(face);

@@ -1,3 +1,4 @@
+import { hearTongue } from "./hearTongue";
 import { expose, transfer } from "comlink";
 import { bringIn } from "@/core/files/bringIn";
 import { readWorkroomFile, writeWorkroomFile, type WorkroomRecords } from "@/store/workroomFile";
@@ -14,4 +15,5 @@ const face = {
 
 export type DrawingWorker = typeof face;
 
+hearTongue();
 expose(face);

@@ -1,3 +1,4 @@
+import { hearTongue } from "./hearTongue";
 import { expose } from "comlink";
 import {
   HandLay,
@@ -215,4 +216,5 @@ const face = {
 
 export type LayWorker = typeof face;
 
+hearTongue();
 expose(face);

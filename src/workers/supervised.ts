@@ -1,4 +1,5 @@
 import { wrap, type Remote } from "comlink";
+import { tellTongue } from "./hearTongue";
 
 const WORK_ENDED = "WorkEnded";
 
@@ -38,6 +39,7 @@ export function supervised<Face>(start: () => Worker): Supervised<Face> {
 
   function started(): Running<Face> {
     const worker = start();
+    tellTongue(worker);
     let reject: (why: WorkEnded) => void = () => undefined;
     const ended = new Promise<never>((_, no) => (reject = no));
     // It ends while nobody waits as well.

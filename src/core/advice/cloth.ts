@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { ALLOWANCE_SETS } from "../finish";
 import { edgesWithRole } from "../pattern";
 import { say } from "../units";
@@ -55,7 +56,7 @@ export const biasHangs: AdviceRule = {
     if (!hangs) return null;
     return {
       id: this.id,
-      message: say`The ${hangs.name.toLowerCase()} lies on the bias: let the garment hang for a day before its hem is levelled.`,
+      message: say`The ${inSentence(hangs.name)} lies on the bias: let the garment hang for a day before its hem is levelled.`,
       reason: say`Cloth on the bias grows by its own weight, and not everywhere alike.`,
       action: null,
     };
@@ -75,7 +76,7 @@ export const narrowCloth: AdviceRule = {
     const index = moveIndex.flounce;
     return {
       id: this.id,
-      message: say`The ${wide.name.toLowerCase()} is wider than the cloth.`,
+      message: say`The ${inSentence(wide.name)} is wider than the cloth.`,
       reason: say`Better a planned join, a smaller opening or a fold across than a flare that gets skimpy at the table.`,
       action:
         index === undefined

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { Drafter, type Numbers, type Step } from "../drafting";
 import { edgesWithRole, findEdge, type Panel } from "../pattern";
 import { pathLength, pointDistance, type Path, type Point } from "../geometry";
@@ -93,7 +94,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      `Neck: {${half}NeckWidth} out from the centre and {${half}NeckDepth} deep. Curve it square to the centre and square to the shoulder.`,
+      phrase`Neck: {${half}NeckWidth} out from the centre and {${half}NeckDepth} deep. Curve it square to the centre and square to the shoulder.`,
       { points: at(panel, "neckCentre", "neckEnd"), seams: paths(panel, "neck") },
     );
     drafter.step(panel.id, "Shoulder: down its slope from the neck's end, {shoulder} long.", {
@@ -107,7 +108,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      `Armhole: square to the shoulder, upright {${half}ArmholeIn} inside its end, and square to the side.`,
+      phrase`Armhole: square to the shoulder, upright {${half}ArmholeIn} inside its end, and square to the side.`,
       { seams: paths(panel, "armhole") },
     );
     if (!isBack) {
@@ -139,7 +140,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      `${hasDarts ? `Waist darts take {${half}Darts}; with them closed the` : "The"} sewn waist is {${half}Waist}, one curve square to the centre and to the side. The sewn side is {${half}Side}.`,
+      phrase`${hasDarts ? phrase`Waist darts take {${half}Darts}; with them closed the` : "The"} sewn waist is {${half}Waist}, one curve square to the centre and to the side. The sewn side is {${half}Side}.`,
       {
         points: at(panel, "waistSide"),
         seams: paths(panel, "side", "waist", "dart", "centre", "fold"),

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import {
   against,
   along,
@@ -80,7 +81,7 @@ export function panelOf(half: Half, lines: HalfLines): Panel {
   };
   const panel: Panel = {
     id: idOf(half),
-    name: `Bodice ${half}`,
+    name: phrase`Bodice ${half}`,
     is: wholePanelOf("bodice", half),
     half: "both",
     ...(lines.isPointed && { worn: { pointed: true } }),

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import Papa from "papaparse";
 import { parseLength, unitSchema } from "../units";
 import { bodySchema, entryLength, entryNet, type Body } from "./card";
@@ -42,7 +43,7 @@ export function readCardsCsv(text: string): ReadCards {
   const [header, ...rows] = parsed.data;
   if (!header || rows.length === 0)
     return no("The file holds no cards: it needs a heading row and a row for each card.");
-  if (rows.length > MAX_CARDS) return no(`The file holds more than ${MAX_CARDS} cards.`);
+  if (rows.length > MAX_CARDS) return no(phrase`The file holds more than ${MAX_CARDS} cards.`);
   const words = (s: string): string => s.toLowerCase().replace(/[^a-z]/g, "");
   const measures = new Map<string, MeasureKey>(
     MEASURES.flatMap((m) => [[words(m.key), m.key] as const, [words(m.label), m.key] as const]),
@@ -58,14 +59,15 @@ export function readCardsCsv(text: string): ReadCards {
   ]);
   const columns = header.map((h) => names.get(words(h)) ?? measures.get(words(h)) ?? null);
   const unknown = header.find((h, i) => columns[i] === null && h.trim() !== "");
-  if (unknown !== undefined) return no(`There is no measure “${unknown.slice(0, 40)}”. Rename or remove this column.`);
+  if (unknown !== undefined)
+    return no(phrase`There is no measure “${unknown.slice(0, 40)}”. Rename or remove this column.`);
   if (!columns.includes("unit")) return no("The file needs a column “unit” with cm, in or mm.");
   const cards: Body[] = [];
   for (const [index, row] of rows.entries()) {
-    const at = `Row ${index + 2}`;
+    const at = phrase`Row ${index + 2}`;
     const cell = (column: string): string => (row[columns.indexOf(column as MeasureKey)] ?? "").trim();
     const unit = unitSchema.safeParse(cell("unit").toLowerCase());
-    if (!unit.success) return no(`${at}: the unit must be cm, in or mm.`);
+    if (!unit.success) return no(phrase`${at}: the unit must be cm, in or mm.`);
     const entries: Record<string, unknown> = {};
     for (const [i, column] of columns.entries()) {
       const typed = (row[i] ?? "").trim().replace(/^'/, "");
@@ -74,7 +76,7 @@ export function readCardsCsv(text: string): ReadCards {
       const eased = typed.toLowerCase().endsWith(WITH_EASE);
       const length = eased ? typed.slice(0, -WITH_EASE.length).trim() : typed;
       const read = parseLength(length, unit.data);
-      if (!read.ok) return no(`${at}, ${measureOf(key).label.toLowerCase()}: ${read.message}`);
+      if (!read.ok) return no(phrase`${at}, ${inSentence(measureOf(key).label)}: ${read.message}`);
       entries[key] = eased ? { length, net: false } : length;
     }
     const [taken, datum, note] = [cell("taken"), cell("datum").toLowerCase(), cell("note")];
@@ -90,7 +92,7 @@ export function readCardsCsv(text: string): ReadCards {
       const issue = card.error.issues[0];
       const field = issue?.path.join(" ") ?? "";
       return no(
-        `${at}: ${field ? `${field} ` : ""}cannot be read. Dates are written 2026-11-23; the datum is waist or shoulder.`,
+        phrase`${at}: ${field ? `${field} ` : ""}cannot be read. Dates are written 2026-11-23; the datum is waist or shoulder.`,
       );
     }
     cards.push(card.data);

@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { quantity, type Quantity, say, ratio } from "../units";
 import { measureOf, type MeasureKey } from "./measures";
 
@@ -15,7 +16,7 @@ function of(known: Known, key: MeasureKey): Quantity {
 }
 
 /** What a measure is called within a sum. */
-const wordsOf = (key: MeasureKey): string => measureOf(key).label.toLowerCase();
+const wordsOf = (key: MeasureKey): string => inSentence(measureOf(key).label);
 
 /** `share` of another measure. */
 function share(known: Known, key: MeasureKey, factor: number): Quantity {

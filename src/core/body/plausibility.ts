@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { say, type Sentence } from "../units";
 import type { BodyMeasures } from "./card";
 import { MEASURES, measureOf, type MeasureKey } from "./measures";
@@ -55,7 +56,7 @@ export function questionsOf(measures: BodyMeasures): Question[] {
     const measure = given(small) ? small : large;
     questions.push({
       measure,
-      message: say`${measureOf(small).label} is not smaller than ${measureOf(large).label.toLowerCase()}. Are the two mixed up?`,
+      message: say`${measureOf(small).label} is not smaller than ${inSentence(measureOf(large).label)}. Are the two mixed up?`,
     });
   }
   const { waist, hip, crotchDepth } = measures;

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { z } from "zod";
 import { boxOf, polygonArea, type Point } from "../geometry";
 import { keptText, plain, type LengthInput, type Mm, type Unit } from "../units";
@@ -64,7 +65,7 @@ export function leftOver(cloth: Cloth, name: string, unit: Unit, outline: readon
   const isStrip =
     outline.length === 4 && Math.abs((right - left) * (bottom - top) - Math.abs(polygonArea(outline))) < 1;
   return {
-    ...forCupboard(whole, `${name}, left over`, id, unit),
+    ...forCupboard(whole, phrase`${name}, left over`, id, unit),
     width: mm(bottom - top),
     length: mm(right - left),
     ...(!isStrip && { outline: outline.map(([x, y]): Corner => [mm(x - left), mm(y - top)]) }),

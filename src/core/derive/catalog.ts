@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { z } from "zod";
 import { ADVICE } from "../advice";
 import { MEASURES } from "../body";
@@ -34,7 +35,7 @@ export function catalog(): Record<string, CatalogEntry[]> {
     measures: MEASURES.map((m) => ({
       id: m.key,
       label: m.label,
-      note: `${m.how} Used for: ${m.use}.`,
+      note: phrase`${m.how} Used for: ${m.use}.`,
       params: { kind: m.kind, required: m.required, usual: m.usual },
     })),
     schools: [

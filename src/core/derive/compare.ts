@@ -1,3 +1,4 @@
+import { listOf, phrase } from "../words";
 import { Refusal, wordsOn, type Sentence, type Tape, type Words } from "../units";
 import type { BodyMeasures } from "../body";
 import {
@@ -39,12 +40,12 @@ const wordsOf = (options: Options, value: string, tape: Tape): string =>
 export function variantLabel({ school, back, depth }: Variant, tape: Tape): string {
   const own = schoolRules(school, tape);
   const more = [
-    back && back !== own.back.how ? `back ${wordsOf(RULES.back.params.how.options, back, tape)}` : "",
+    back && back !== own.back.how ? phrase`back ${wordsOf(RULES.back.params.how.options, back, tape)}` : "",
     depth && depth !== own.crotchDepth.from
-      ? `depth ${wordsOf(RULES.crotchDepth.params.from.options, depth, tape)}`
+      ? phrase`depth ${wordsOf(RULES.crotchDepth.params.from.options, depth, tape)}`
       : "",
   ].filter(Boolean);
-  return [SCHOOLS[school].label, ...more].join(", ");
+  return listOf([SCHOOLS[school].label, ...more]);
 }
 
 /** Drafts the same body in several ways; one that cannot be drafted says why and does not stop the others. */

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import type { Shape } from "./shape";
 import { MOVES } from "../moves";
 import type { Words } from "../units";
@@ -34,8 +35,8 @@ export function fittable({ worksheet, moves }: Shape): readonly Fittable[] {
           id: line.id,
           index,
           param,
-          label: `${move.label}: ${of.label.toLowerCase()}`,
-          words: of.label.toLowerCase(),
+          label: phrase`${move.label}: ${inSentence(of.label)}`,
+          words: inSentence(of.label),
           isLength: of.as === "length",
           now: shown ?? (typeof stated === "number" ? stated : usual),
         },

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import { z } from "zod";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
@@ -39,11 +40,11 @@ export function noticesOf(derived: Derived): Sentence[] {
   const estimates = MEASURES.filter(
     ({ key, part }) =>
       derived.measures[key].source === "estimated" && key !== "height" && (part === "lower" || hasBodice),
-  ).map((m) => m.label.toLowerCase());
+  ).map((m) => inSentence(m.label));
   return [
     ...derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => say`Fault: ${c.message}`),
     ...derived.checks.flatMap(({ label, message, meant }) =>
-      meant === undefined ? [] : [say`Meant so, ${label.toLowerCase()}: ${message}${meant && ` ${meant}`}`],
+      meant === undefined ? [] : [say`Meant so, ${inSentence(label)}: ${message}${meant && ` ${meant}`}`],
     ),
     ...derived.undecided,
     ...(estimates.length > 0 ? [say`Estimated, not measured: ${estimates.join(", ")}.`] : []),
@@ -52,7 +53,7 @@ export function noticesOf(derived: Derived): Sentence[] {
 
 /** A derived job as a print set: its pieces, its title, and what must be said with them. */
 export function printSetOf(job: Job, derived: Derived): PrintSet {
-  const title = [job.name || "Unnamed job", job.body.name && `for ${job.body.name}`].filter(Boolean).join(" ");
+  const title = [job.name || "Unnamed job", job.body.name && phrase`for ${job.body.name}`].filter(Boolean).join(" ");
   return {
     title,
     pieces: derived.pieces,

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { derive } from "../derive";
 import type { Job } from "../files";
 import type { BundleLabel } from "../files/paper/wallPdf";
@@ -20,7 +21,7 @@ export function labelsOf(jobs: readonly Job[]): {
       garment: job.name,
       piece: line.name,
       side: side ?? (line.onFold ? "on the fold" : ""),
-      count: `${count} from ${line.material}`,
+      count: phrase`${count} from ${line.material}`,
       about: [job.date, job.versions?.at(-1)?.name].filter(Boolean).join(", "),
     }));
   });

@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { polygonSelfCrossing } from "../geometry";
 import { panelIsClosed, panelOutline, type Panel } from "../pattern";
 import { Refusal, say } from "../units";
@@ -25,7 +26,7 @@ function faultOf(panel: Panel): string | null {
 function firstFault(panels: readonly Panel[]): { readonly panel: string; readonly fault: string } | null {
   for (const panel of panels) {
     const fault = faultOf(panel);
-    if (fault) return { panel: panel.name.toLowerCase(), fault };
+    if (fault) return { panel: inSentence(panel.name), fault };
   }
   return null;
 }

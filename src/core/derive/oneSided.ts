@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import type { ResolvedRules } from "../drafting";
 import type { Fitting } from "../fitting";
 import { divideLegs, drawingOn, pairOf, panelOutline, type Panel, refsLength } from "../pattern";
@@ -69,7 +70,7 @@ export function joinedSides(right: MovesRun, left: MovesRun, at: string): MovesR
   if (whole)
     throw new Refusal(
       at,
-      say`The ${whole.name.toLowerCase()} is cut for both halves in one. Mirror it, or cut it apart first.`,
+      say`The ${inSentence(whole.name)} is cut for both halves in one. Mirror it, or cut it apart first.`,
     );
   const divided = divideLegs(drawn, (p) => differs.has(p.id), { by: "fitting", asWorn: true });
   const panels = divided.panels.map((p): Panel => {

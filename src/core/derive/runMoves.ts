@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { hasLegs, isOf, panelOutline, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
 import { LEG_JOINS, type Block } from "../drafting";
 import { pathNearest } from "../geometry";
@@ -64,7 +65,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       label: "Reconcile front and back",
       on: true,
       sentence: fill(
-        `Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter${reconcilingTook ? "; that takes {reconcilingTook} back of what was asked" : ""}.`,
+        phrase`Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter${reconcilingTook ? "; that takes {reconcilingTook} back of what was asked" : ""}.`,
         numbers,
       ),
       gaveWay: null,

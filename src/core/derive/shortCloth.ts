@@ -1,10 +1,11 @@
+import { inSentence } from "../words";
 import { clothOtherwise, FOLDS, type CupboardCloth, type Fold, type LayCloth } from "../cloth";
 import { forJob } from "../cloth/cupboard";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
 import { boxOf, polygonArea } from "../geometry";
 import type { JobChange } from "../inspect";
-import { GRAIN_WORDS, leans, TURNED_GRAINS, type Piece } from "../pieces";
+import { grainWords, leans, TURNED_GRAINS, type Piece } from "../pieces";
 import { plain, say, type Mm, type Sentence } from "../units";
 import { applyChanges } from "./changes";
 import { readCloth } from "./cloth";
@@ -54,7 +55,7 @@ const areaOf = ({ cutLine }: Piece): number => Math.abs(polygonArea(cutLine));
 /** Strips laid across the cloth, large pieces a little off the thread, and a narrower band. */
 function partsOf(job: Job, { pieces, finish }: Derived): readonly Idea[] {
   const across = pieces.filter(isStrip).map(({ id, name }): Idea => ({
-    says: say`Cut the ${name.toLowerCase()} across the cloth`,
+    says: say`Cut the ${inSentence(name)} across the cloth`,
     changes: [{ path: ["cloth", "grain", id], value: "across" }],
   }));
   const leaning = [...pieces]
@@ -63,7 +64,7 @@ function partsOf(job: Job, { pieces, finish }: Derived): readonly Idea[] {
     .slice(0, LARGEST)
     .flatMap(({ id, name }) =>
       TURNED_GRAINS.filter(leans).map((lies): Idea => ({
-        says: say`Lay the ${name.toLowerCase()} ${GRAIN_WORDS[lies]}`,
+        says: say`Lay the ${inSentence(name)} ${grainWords(lies)}`,
         changes: [{ path: ["cloth", "grain", id], value: lies }],
       })),
     );
@@ -106,7 +107,10 @@ function ideasOf(job: Job, derived: Derived, cloth: LayCloth): readonly Idea[] {
       {
         says: isLength ? say`${words}: ${less}, not ${now}` : say`${words}: ${less.toFixed(2)}, not ${now.toFixed(2)}`,
         changes: [
-          { path: ["moves", index, "params", param], value: isLength ? `${plain(less)} mm` : Number(less.toFixed(3)) },
+          {
+            path: ["moves", index, "params", param],
+            value: isLength ? `${plain(less)} mm` : Number(less.toFixed(3)),
+          },
         ],
       },
     ];

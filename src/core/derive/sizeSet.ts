@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { zipSync, type Zippable } from "fflate";
 import type { Body } from "../body";
 import { derive, type Derived } from "../derive";
@@ -52,7 +53,7 @@ export function sizesOf(job: Job, bodies: readonly Body[]): readonly Size[] {
 
 /** Sizes by their wearers' names; those of one name, or of none, are numbered. */
 function namesOf(bodies: readonly Body[]): readonly string[] {
-  const named = bodies.map(({ name }, i) => name.trim() || `Size ${i + 1}`);
+  const named = bodies.map(({ name }, i) => name.trim() || phrase`Size ${i + 1}`);
   return named.map((name, i) =>
     named.indexOf(name) === i ? name : `${name} ${named.slice(0, i + 1).filter((n) => n === name).length}`,
   );
@@ -90,7 +91,7 @@ const nestedSet = (sizes: readonly Size[]): PrintSet => {
   const [first] = sizes as readonly [Size];
   const set = printSetOf(first.job, first.derived);
   return {
-    title: `${first.job.name || "Unnamed job"}, ${sizes.length} sizes`,
+    title: phrase`${first.job.name || "Unnamed job"}, ${sizes.length} sizes`,
     pieces: nestedPieces(sizes),
     notices: set.notices,
   };

@@ -1,9 +1,10 @@
+import { phrase } from "../words";
 import Papa from "papaparse";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
 import { readingRows } from "../inspect";
 import { cuttingList } from "../making";
-import { GRAIN_WORDS } from "../pieces";
+import { grainWords } from "../pieces";
 import { formatLength, tell, tellSum, type Mm, type Tape } from "../units";
 
 /** One line of the table that is handed over. Lengths are millimetres, with the maker's own tape beside them. */
@@ -52,7 +53,7 @@ export function tableRows(derived: Derived, tape: Tape): readonly Row[] {
           line.material,
           line.pairs && "pairs",
           line.onFold && "on the fold",
-          line.lies && GRAIN_WORDS[line.lies],
+          line.lies && grainWords(line.lies),
           line.note,
         ]
           .filter(Boolean)
@@ -63,7 +64,7 @@ export function tableRows(derived: Derived, tape: Tape): readonly Row[] {
       piece.edges.map((edge) =>
         row("edge", piece.id, edge.name, {
           ...length(edge.length),
-          note: `allowance ${formatLength(edge.allowance, tape)}`,
+          note: phrase`allowance ${formatLength(edge.allowance, tape)}`,
         }),
       ),
     ),

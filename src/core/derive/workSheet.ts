@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
@@ -18,10 +19,10 @@ export function workSheetOf(job: Job, derived: Derived, notices: readonly Senten
   return {
     title: job.name || "Unnamed job",
     about: [
-      job.body.name && `for ${job.body.name}`,
+      job.body.name && phrase`for ${job.body.name}`,
       style.label,
-      job.date && `of ${job.date}`,
-      cloth?.name ? `in ${cloth.name}` : "cloth not decided",
+      job.date && phrase`of ${job.date}`,
+      cloth?.name ? phrase`in ${cloth.name}` : "cloth not decided",
     ]
       .filter(Boolean)
       .join(", "),

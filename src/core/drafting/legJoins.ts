@@ -24,7 +24,7 @@ export const LEG_JOINS: readonly Join[] = [
   },
   ...(["front", "back"] as const).map((root): Join => ({
     id: `crotch-${root}`,
-    label: `Centre ${root}`,
+    label: root === "front" ? "Centre front" : "Centre back",
     kind: "centre",
     by: null,
     root,

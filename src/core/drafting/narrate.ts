@@ -1,3 +1,4 @@
+import { inTongue, phrase } from "../words";
 import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../pattern";
 import { pointFlipped, type Path, type Point, type Segment } from "../geometry";
 import { BACK_MAKINGS } from "./backs";
@@ -63,11 +64,11 @@ function crotchDrawing(scene: Scene): { guides: readonly (readonly Point[])[]; p
 }
 
 const CURVE_TEXT = {
-  diagonal: (panel: string): string => `{${panel}Hollow} from the corner on the diagonal, square to the inseam.`,
+  diagonal: (panel: string): string => phrase`{${panel}Hollow} from the corner on the diagonal, square to the inseam.`,
   hipPoint: (panel: string): string =>
-    `{${panel}Steer} outside the centre line on the hip line, square to the inseam; it passes the corner at {${panel}Hollow}.`,
+    phrase`{${panel}Steer} outside the centre line on the hip line, square to the inseam; it passes the corner at {${panel}Hollow}.`,
   outAndUp: (panel: string): string =>
-    `{${panel}Steer} up the centre line, round and square to the inseam; it passes the corner at {${panel}Hollow}.`,
+    phrase`{${panel}Steer} up the centre line, round and square to the inseam; it passes the corner at {${panel}Hollow}.`,
 } as const;
 
 const SHAPING_TEXT = {
@@ -82,8 +83,8 @@ const SHAPING_TEXT = {
 } as const;
 
 function shapingText(panel: "front" | "back", rules: ResolvedRules): string {
-  return SHAPING_TEXT[rules.waist.shaping]
-    .replace("DART_PLACE", `${DART_TEXT[rules.dart.at]}, ${RUN_TEXT[rules.dart.run]}`)
+  return inTongue(SHAPING_TEXT[rules.waist.shaping])
+    .replace("DART_PLACE", `${inTongue(DART_TEXT[rules.dart.at])}, ${inTongue(RUN_TEXT[rules.dart.run])}`)
     .replace("{DartIntake}", `{${panel}DartIntake}`)
     .replace("{DartLength}", `{${panel}DartLength}`);
 }
@@ -101,7 +102,7 @@ const sharesCrease = (rules: ResolvedRules): boolean =>
   rules.leg.fall === "shared" && (rules.hang.from === "crease" || rules.hang.from === "offset");
 
 const hangText = (panel: string, rules: ResolvedRules): string =>
-  HANG_TEXT[rules.hang.from].replace("{LegHalf}", `{${panel}LegHalf}`);
+  inTongue(HANG_TEXT[rules.hang.from]).replace("{LegHalf}", `{${panel}LegHalf}`);
 
 const HANG_TEXT = {
   crease:
@@ -184,14 +185,14 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
       : "At the waist bring the centre front in {frontIn} and drop it {frontDrop}.",
     { points: points("waistCentre"), seams: [scene.centreLine] },
   );
-  step(`Curve the crotch from the centre line to the crotch point, ${CURVE_TEXT[rules.curve.steer]("front")}`, {
+  step(phrase`Curve the crotch from the centre line to the crotch point, ${CURVE_TEXT[rules.curve.steer]("front")}`, {
     ...crotchDrawing(scene),
     seams: [scene.crotchCurve],
   });
   step(
     rules.leg.fall === "down"
       ? "Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together."
-      : `${hangText("front", rules)} The back is {backExtra} wider than the front.`,
+      : phrase`${hangText("front", rules)} The back is {backExtra} wider than the front.`,
     { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), seams: [edgeOf(panel, "hem").path] },
   );
   step(
@@ -206,7 +207,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
       : "Draw the side from the hip through the knee to the hem, upright at the hip.",
     { points: points("hipSide", "kneeSide"), seams: [scene.side.lower] },
   );
-  step(`Raise the side {sideRise}. ${shapingText("front", rules)}`, {
+  step(phrase`Raise the side {sideRise}. ${shapingText("front", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
     seams: [...scene.waist, scene.side.upper],
@@ -234,7 +235,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
   step(
     plan.back.sideAtCrotch === null
       ? making.widthText
-      : `${making.widthText} On the crotch line it is {backWidthAtCrotch}: what the hip has more stays at the hip line.`,
+      : phrase`${making.widthText} On the crotch line it is {backWidthAtCrotch}: what the hip has more stays at the hip line.`,
     { points: points("hipSide", "hipCentre") },
   );
   step(
@@ -254,7 +255,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
     step("Raise the back waist {riseForLower} more: the back crotch line is as much lower from there.", {
       points: points("waistCentre"),
     });
-  step(`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
+  step(phrase`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
     ...crotchDrawing(scene),
     seams: [scene.crotchCurve],
   });
@@ -267,7 +268,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
       seams: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
     },
   );
-  step(`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
+  step(phrase`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
     seams: [...scene.waist, scene.side.upper],

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { type Edge, type PanelLine } from "../pattern";
 import {
   angleFromTo,
@@ -230,7 +231,7 @@ function openWaist(closed: Closed): DrawnWaist {
     edges.push({
       id: i === 0 ? "dart" : `dart-${i + 1}`,
       role: "dart",
-      name: closed.darts.length === 1 ? "dart" : `dart ${i + 1}`,
+      name: closed.darts.length === 1 ? "dart" : phrase`dart ${i + 1}`,
       path: [line(from, capPoint), line(capPoint, to)],
     });
     dartLines.push({ kind: "dart", points: [from, tip, to] });

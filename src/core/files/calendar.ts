@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { createEvents, type DateArray } from "ics";
 import type { MakingDay } from "../making";
 import { tell, type Tape } from "../units";
@@ -17,8 +18,8 @@ export function calendarOf(title: string, days: readonly MakingDay[], tape: Tape
   const { value, error } = createEvents(
     days.map(({ date, parts }) => ({
       uid: `${fileStem(title)}-${date}@eland`,
-      title: `${title} (${parts.reduce((sum, p) => sum + p.minutes, 0)} min)`,
-      description: parts.map(({ step, minutes }) => `${tell(step.says, tape)} (${minutes} min)`).join("\n"),
+      title: phrase`${title} (${parts.reduce((sum, p) => sum + p.minutes, 0)} min)`,
+      description: parts.map(({ step, minutes }) => phrase`${tell(step.says, tape)} (${minutes} min)`).join("\n"),
       start: dayOf(date),
       end: nextDay(date),
     })),

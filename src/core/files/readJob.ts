@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { complaintsOfSchema, type Complaint } from "../units";
 import { JOB_FORMAT } from "./format";
 import { jobSchema, type Job } from "./job";
@@ -44,12 +45,13 @@ export function readJob(value: unknown): JobRead {
     return damaged("", "This is not an Eland job. Choose a file that Eland saved.");
   }
   const { format, version } = value as { format?: unknown; version?: unknown };
-  if (format !== JOB_FORMAT) return damaged("format", `This is not an Eland job: its format must be "${JOB_FORMAT}".`);
+  if (format !== JOB_FORMAT)
+    return damaged("format", phrase`This is not an Eland job: its format must be "${JOB_FORMAT}".`);
   if (typeof version !== "number" || !Number.isInteger(version) || version < FIRST_VERSION) {
-    return damaged("version", `A job says which form it is kept in: ${FIRST_VERSION} to ${JOB_VERSION}.`);
+    return damaged("version", phrase`A job says which form it is kept in: ${FIRST_VERSION} to ${JOB_VERSION}.`);
   }
   if (version > JOB_VERSION) {
-    const says = `This job was saved by a newer Eland (version ${version}); this one reads up to ${JOB_VERSION}.`;
+    const says = phrase`This job was saved by a newer Eland (version ${version}); this one reads up to ${JOB_VERSION}.`;
     return { kind: "newer", version, errors: [{ path: "version", says: [says] }] };
   }
   const parsed = jobSchema.safeParse(migrated(value as Record<string, unknown>, version));

@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { edgeOf, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   angleFromTo,
@@ -100,7 +101,7 @@ export const allowances: CheckRule = {
       ? {
           panel: crossing.piece.id,
           point: crossing.at as Point,
-          text: say`The cut line of the ${crossing.piece.name.toLowerCase()} crosses itself.`,
+          text: say`The cut line of the ${inSentence(crossing.piece.name)} crosses itself.`,
         }
       : bare
         ? {
@@ -109,7 +110,7 @@ export const allowances: CheckRule = {
             text:
               finish.hem === null && bare.edge.role === "hem"
                 ? say`The hem is not decided, so it has no allowance.`
-                : say`The ${bare.edge.name} of the ${bare.piece.name.toLowerCase()} has no allowance.`,
+                : say`The ${bare.edge.name} of the ${inSentence(bare.piece.name)} has no allowance.`,
           }
         : misfit && Math.abs(off) > 0.2
           ? {

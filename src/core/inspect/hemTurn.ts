@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { edgesWithRole, type Panel } from "../pattern";
 import { pathAt, pathLength } from "../geometry";
 import { say, making, type Mm } from "../units";
@@ -41,7 +42,7 @@ export const hemTurn: CheckRule = {
       value: worst.value,
       limit: LITTLE,
       unit: "making",
-      message: say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${worst.panel.name.toLowerCase()}.`,
+      message: say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${inSentence(worst.panel.name)}.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
       fix: say`Choose a narrower hem, a facing or a rolled hem.`,
       remedy: asFlat(finish.hem)

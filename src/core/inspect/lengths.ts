@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { creaseHalvesOf } from "./creaseHalves";
 import { legOf, panelById, landmarkOf, refPath, refsLength, type JoinKind } from "../pattern";
 import { pathStart } from "../geometry";
@@ -36,7 +37,7 @@ export const sideSeams: CheckRule = {
     const { seam, value } = worst;
     const status = byLimits(value, 1, 2);
     const name = (address: string | undefined): string =>
-      panelById(inspected.panels, (address ?? "").split(".")[0] ?? "").name.toLowerCase();
+      inSentence(panelById(inspected.panels, (address ?? "").split(".")[0] ?? "").name);
     const [a, b] = [name(seam.a[0]), name(seam.b[0])];
     return verdict(this, {
       status,

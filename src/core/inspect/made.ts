@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { elasticLength, elasticOf, STRETCHES, type ResolvedPocket } from "../finish";
 import { panelOutline } from "../pattern";
 import { boxOf, pointDistance, pointSubtract, polygonArea, type Point } from "../geometry";
@@ -166,8 +167,8 @@ export const pieceFitsCloth: CheckRule = {
       unit: "length",
       message:
         value > width
-          ? say`The ${piece.name.toLowerCase()} is ${value - width} wider than the ${cloths} of ${width}: there it needs a join.`
-          : say`The widest piece, the ${piece.name.toLowerCase()}, takes ${value} of ${width}.`,
+          ? say`The ${inSentence(piece.name)} is ${value - width} wider than the ${cloths} of ${width}: there it needs a join.`
+          : say`The widest piece, the ${inSentence(piece.name)}, takes ${value} of ${width}.`,
       where: { panel: piece.id, point: piece.grain[0] },
       fix: say`Piece it with a join, open the hem less, or take wider cloth.`,
     });

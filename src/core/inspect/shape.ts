@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { edgesWithRole, isOf, panelOutline, type Panel } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Point } from "../geometry";
 import { plain, toDegrees, say, angle } from "../units";
@@ -38,7 +39,7 @@ export const hipCorner: CheckRule = {
       value: worst.turn,
       limit: 12,
       unit: "degrees",
-      message: say`Within ${WINDOW} the side of the ${worst.panel.name.toLowerCase()} turns by ${angle(worst.turn)}.`,
+      message: say`Within ${WINDOW} the side of the ${inSentence(worst.panel.name)} turns by ${angle(worst.turn)}.`,
       where: { panel: worst.panel.id, point: worst.point },
       fix: say`Widen the leg below the hip, or round the side over a longer stretch.`,
     });
@@ -64,7 +65,7 @@ export const dartLength: CheckRule = {
       value: lowest.value,
       limit: 50,
       unit: "length",
-      message: say`The lowest dart, on the ${lowest.panel.name.toLowerCase()}, ends ${lowest.value} above the hip line.`,
+      message: say`The lowest dart, on the ${inSentence(lowest.panel.name)}, ends ${lowest.value} above the hip line.`,
       where: { panel: lowest.panel.id, point: lowest.tip },
       fix: say`Shorten the dart.`,
       remedy: {
@@ -105,7 +106,7 @@ export const mirroredPair: CheckRule = {
       limit: 0,
       unit: "pieces",
       message: first
-        ? say`The ${first.name.toLowerCase()} would not come out as left and right.`
+        ? say`The ${inSentence(first.name)} would not come out as left and right.`
         : say`Left and right are one of each.`,
       where: first ? { panel: first.id, point: first.grain[0] } : null,
       fix: say`Cut it as a pair, or mirror one of the two.`,

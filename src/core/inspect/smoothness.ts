@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../pattern";
 import { angleFromTo, pathEndTangent, pathStart, pathStartTangent, polygonArea, type Point } from "../geometry";
 import type { Seam } from "../pieces";
@@ -40,7 +41,7 @@ function jointsOf(panels: readonly Panel[], seams: readonly Seam[], role: EdgeRo
       const [first, second] = [cornerAt(panels, a, end), cornerAt(panels, b, end)];
       if (first.beside.role !== role || second.beside.role !== role) return [];
       const deviation = first.inside + second.inside - 180;
-      return [{ deviation, panel: a.panel, point: first.point, place: `the ${seam.label.toLowerCase()}` }];
+      return [{ deviation, panel: a.panel, point: first.point, place: phrase`the ${inSentence(seam.label)}` }];
     }),
   );
 }

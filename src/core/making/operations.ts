@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import type { MadeGarment } from "./garment";
 import { JOIN_ALLOWANCE } from "../cloth";
 import { FINISHES } from "../finish";
@@ -114,7 +115,7 @@ const joinsOf = (pieces: readonly Piece[], joined: readonly string[]): readonly 
     .map((piece) => ({
       id: `join-${piece.id}`,
       doing: "join",
-      says: say`Join the ${piece.name.toLowerCase()} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
+      says: say`Join the ${inSentence(piece.name)} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
       pieces: [piece.id],
       seam: null,
       edges: [],
@@ -138,7 +139,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
   const fusing = fused.map((piece): Operation => ({
     id: `fuse-${piece.id}`,
     doing: "fuse",
-    says: say`Fuse the interfacing to the ${piece.name.toLowerCase()}.`,
+    says: say`Fuse the interfacing to the ${inSentence(piece.name)}.`,
     pieces: [piece.id],
     seam: null,
     edges: [],
@@ -156,7 +157,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       operations.push({
         id: `darts-${piece.id}`,
         doing: "dart",
-        says: say`Sew the darts of the ${piece.name.toLowerCase()}, from the edge to the tip; press them over a curve.`,
+        says: say`Sew the darts of the ${inSentence(piece.name)}, from the edge to the tip; press them over a curve.`,
         pieces: [piece.id],
         seam: null,
         edges: [],
@@ -169,7 +170,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       operations.push({
         id: `pleats-${piece.id}`,
         doing: "pleat",
-        says: say`Fold the pleats of the ${piece.name.toLowerCase()} and stitch them across at the seam line.`,
+        says: say`Fold the pleats of the ${inSentence(piece.name)} and stitch them across at the seam line.`,
         pieces: [piece.id],
         seam: null,
         edges: [],

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { armholeOf, bodicePlan, bodiceSteps, hasBustDart } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pointDistance } from "../geometry";
@@ -95,7 +96,7 @@ export const bodice = defineMove({
     };
     return {
       state: next,
-      template: `${
+      template: phrase`${
         plan.school === "measured"
           ? "Draft the bodice from its measures: the front over the bust, the back from the nape"
           : "Draft the bodice by quarters, front and back equally long"

@@ -1,3 +1,4 @@
+import { listOf, phrase } from "../words";
 import { armholeOf, type EdgeChanges } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pathAt, pathLength, type Point } from "../geometry";
@@ -108,7 +109,7 @@ export const bodiceEdges = defineMove({
     ].filter(Boolean);
     return {
       state: next.state,
-      template: `Redraw the bodice's edges: ${done.join("; ") || "nothing changes"}. The neck is then {neck} round, the armhole {armhole}.`,
+      template: phrase`Redraw the bodice's edges: ${listOf(done, "; ") || "nothing changes"}. The neck is then {neck} round, the armhole {armhole}.`,
       numbers: {
         ...Object.fromEntries(
           Object.keys(CHANGES).map((name) => [name, quantity(asked(name as keyof typeof CHANGES), "as chosen")]),

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import {
   namedLength,
   length,
@@ -159,7 +160,7 @@ export const flounce = defineMove({
       state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
       template: gathered
         ? "End the leg {start} below the waist and gather a strip {strip} long and {depth} deep onto its {seam}."
-        : `End the leg {start} below the waist and hang ${made.words} from its {seam}, sewn at a radius of {radius}, cut at {cutRadius}, {depth} deep.${surplus.mm > 0 ? " Leave {surplus} on the leg's end, to be trimmed." : ""}`,
+        : phrase`End the leg {start} below the waist and hang ${made.words} from its {seam}, sewn at a radius of {radius}, cut at {cutRadius}, {depth} deep.${surplus.mm > 0 ? " Leave {surplus} on the leg's end, to be trimmed." : ""}`,
       numbers: {
         start,
         depth,

@@ -1,3 +1,4 @@
+import { listOf, phrase } from "../words";
 import { ringPanel, rimLength, stripPanel, wholePanelOf, type Panel } from "../pattern";
 import { solveRising } from "../geometry";
 import {
@@ -159,7 +160,7 @@ function circleOf(
   const panels = turns.map((turn, i) =>
     ringPanel({
       id: ["flounce", word(i)].filter(Boolean).join("-"),
-      name: ["Flounce", word(i)].filter(Boolean).join(" "),
+      name: listOf(["Flounce", word(i)].filter(Boolean), " "),
       is: IS,
       radius,
       depth,
@@ -172,7 +173,8 @@ function circleOf(
       ...(onFold && { onFold: true as const }),
     }),
   );
-  const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : `${ratioText(share)} of a circle`;
+  const named =
+    share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : phrase`${ratioText(share)} of a circle`;
   return {
     panels,
     numbers: {
@@ -185,6 +187,6 @@ function circleOf(
       ...(points > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
     figures: { share: { ...ratio(share), sum: ["share of a circle"] } },
-    words: `${named}${onFold ? " in one piece" : parts > 1 ? ` in ${parts} parts` : ""}${points > 0 ? `, ${points} points,` : ""}`,
+    words: `${named}${onFold ? " in one piece" : parts > 1 ? phrase` in ${parts} parts` : ""}${points > 0 ? phrase`, ${points} points,` : ""}`,
   };
 }

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import { length, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -83,13 +84,13 @@ export const fullSpread = defineMove({
     });
     const panels = state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel);
     const waist = (of: readonly Panel[]): Mm => of.reduce((sum, p) => sum + halvesOf(p) * rimLength(p, "waist"), 0);
-    const where = which === "both" ? "front and back" : `the ${which}`;
+    const where = which === "both" ? "front and back" : phrase`the ${which}`;
     return {
       state: { ...state, panels },
       template:
         gap.mm < 0
-          ? `Slash ${where} from waist to hem and lay each over by {over}; the hem loses {lost} all round, the waist {waistLost}.`
-          : `Slash ${where} from waist to hem and open each by {gap}; waist and hem grow by {total} all round.`,
+          ? phrase`Slash ${where} from waist to hem and lay each over by {over}; the hem loses {lost} all round, the waist {waistLost}.`
+          : phrase`Slash ${where} from waist to hem and open each by {gap}; waist and hem grow by {total} all round.`,
       numbers: {
         gap,
         total: quantity(2 * opened.length * gap.mm, "both legs, every panel that is opened"),
@@ -173,7 +174,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
     return beyond && (isWaist || edge.role === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
   });
   if (!top || !bottom) {
-    throw new Refusal("gap", say`The crease of the ${panel.name.toLowerCase()} does not run from waist to hem here.`);
+    throw new Refusal("gap", say`The crease of the ${inSentence(panel.name)} does not run from waist to hem here.`);
   }
   const isBeyond = (p: Point): boolean => (p[0] - x) * outward > 1e-6;
   const stretched = (l: PanelLine): PanelLine => ({
@@ -202,7 +203,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
       // Half of the gap goes to each side of the crease, which halves the leg again.
       perMm: 2,
       value: gap,
-      label: `${panel.id} opened`,
+      label: phrase`${panel.id} opened`,
       reading: gap,
     },
   };

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { split } from "./split";
@@ -106,7 +107,7 @@ export const godet = defineMove({
     const where = at === "split" ? "split seam" : at === "side" ? "side seam" : "inseam";
     return {
       state: next,
-      template: `Open the ${where} {length} from the hem and let in a godet, {spread} wide along its hem.`,
+      template: phrase`Open the ${where} {length} from the hem and let in a godet, {spread} wide along its hem.`,
       numbers: {
         length,
         spread,
@@ -149,7 +150,7 @@ function divided(
   const atEnd = (end === "last") !== ref.reversed;
   const whole = pathLength(edge.path);
   const [a, b] = pathSplit(edge.path, atEnd ? whole - fromHem : fromHem);
-  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: `${edge.name}, godet`, by: ID };
+  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: phrase`${edge.name}, godet`, by: ID };
   const parts: Edge[] = atEnd
     ? [
         { ...edge, path: a },

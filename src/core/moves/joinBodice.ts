@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { waistFromCentre } from "../bodice";
 import { choice, namedLength, type StatedOf, LEVEL_NAMES, levelSchema, type LevelName } from "../params";
 import { along, edgesWithRole, refsLength, type Join, type Panel } from "../pattern";
@@ -88,7 +89,7 @@ export const joinBodice = defineMove({
       const panel = joined.panels.find((p) => p.id === leg.id) as Panel;
       return {
         id: `waist-${root}`,
-        label: `Waist, ${root}`,
+        label: phrase`Waist, ${root}`,
         kind: "waist",
         by: ID,
         how: howJoined(how, legs - above),

@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import {
   edgeOf,
   edgesWithRole,
@@ -75,7 +76,7 @@ export function refuseSewnWaist(state: StyleState, panel: Panel, param: string, 
   if (!edgesWithRole(panel, "waist").some((edge) => isSewnOn(state, panel.id, edge.id))) return;
   throw new Refusal(
     param,
-    say`The waist of the ${panel.name.toLowerCase()} is sewn on already; after “${label}” it would no longer agree with what it is sewn to. Move this line up.`,
+    say`The waist of the ${inSentence(panel.name)} is sewn on already; after “${label}” it would no longer agree with what it is sewn to. Move this line up.`,
   );
 }
 

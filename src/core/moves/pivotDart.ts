@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { frontLonger, LEAST_BUST_DART } from "../bodice";
 import { choice, statedLength } from "../params";
 import { pointDistance } from "../geometry";
@@ -83,7 +84,7 @@ export const pivotDart = defineMove({
     const mouth = into === "bust" ? (sideDart ? pointDistance(sideDart.from, sideDart.to) : 0) : (mouthAt[0] ?? 0);
     return {
       state: next.state,
-      template: `Turn the ${into === "bust" ? "waist dart into the bust dart" : "bust dart into the waist dart"} about the bust point${leave.mm > 0 ? ", leaving {leave} in it" : ""}: one dart of {mouth}, {angle} open, its tip {tipBack} back from the bust point.`,
+      template: phrase`Turn the ${into === "bust" ? "waist dart into the bust dart" : "bust dart into the waist dart"} about the bust point${leave.mm > 0 ? ", leaving {leave} in it" : ""}: one dart of {mouth}, {angle} open, its tip {tipBack} back from the bust point.`,
       numbers: { leave, tipBack, mouth: quantity(mouth, "mouth of the dart that took the other") },
       figures: { angle: { ...angle(degrees), sum: ["between its legs"] } },
       shown: [],

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { split } from "./split";
@@ -148,7 +149,7 @@ export const placket = defineMove({
     const next: StyleState = { ...state, panels, joins };
     return {
       state: next,
-      template: `Add {width} beyond both sides of the ${which.replace("-", " ")}, half to overlap and half to fold back, {length} down; ${count} buttons {apart} apart, on the edge itself.`,
+      template: phrase`Add {width} beyond both sides of the ${which.replace("-", " ")}, half to overlap and half to fold back, {length} down; ${count} buttons {apart} apart, on the edge itself.`,
       numbers: {
         width,
         length: { ...length, mm: reach },
@@ -248,7 +249,7 @@ function extended(
     {
       id: `${edge.id}-placket`,
       role: "style",
-      name: `${edge.name}, placket`,
+      name: phrase`${edge.name}, placket`,
       by: ID,
       path: outer,
       ...(isBare && { beyond: 0 }),

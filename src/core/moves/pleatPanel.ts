@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import {
   edgeOf,
   edgesWithRole,
@@ -126,7 +127,7 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
       if (found === null || found < 16)
         throw new Refusal(
           "depth",
-          say`The ${panel.name.toLowerCase()} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+          say`The ${inSentence(panel.name)} has too little beyond the waist to pleat: state a depth, and it is opened.`,
         );
       intake = found;
     } else {
@@ -143,7 +144,7 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
       if (found < -2) {
         throw new Refusal(
           "depth",
-          say`The darts of the ${panel.name.toLowerCase()} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
+          say`The darts of the ${inSentence(panel.name)} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
         );
       }
       gap = found;
@@ -276,7 +277,7 @@ function hemMoved(path: Path, by: Mm, outward: number, panel: Panel, at: Mm): Pa
 export function widened(path: Path, x: Mm, by: Mm, panel: Panel): Path {
   if (Math.abs(by) < 1e-6) return path;
   const at = pathAlongAtX(path, x);
-  if (at === null) throw new Refusal("run", say`The pleats of the ${panel.name.toLowerCase()} do not reach its hem.`);
+  if (at === null) throw new Refusal("run", say`The pleats of the ${inSentence(panel.name)} do not reach its hem.`);
   const [before, after] = pathSplit(path, at);
   const out = (p: Point): Point => [p[0] + by, p[1]];
   const sideFirst = Math.sign(pathStart(path)[0] - x) === Math.sign(by);

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { z } from "zod";
 import {
   choice,
@@ -136,14 +137,14 @@ export const pleats = defineMove({
         {},
         plan.at ?? undefined,
       );
-    const words = `${count === 1 ? "one" : count} ${kind === "knife" ? "knife" : kind} pleat${count === 1 ? "" : "s"}`;
-    const where = which === "both" ? "on front and back" : `on each ${which}`;
+    const words = phrase`${count === 1 ? "one" : count} ${kind === "knife" ? "knife" : kind} ${count === 1 ? "pleat" : "pleats"}`;
+    const where = which === "both" ? "on front and back" : phrase`on each ${which}`;
     return {
       state: {
         ...state,
         panels: state.panels.map((p) => done.find((d) => d.panel === p)?.pleated.panel ?? p),
       },
-      template: `Open ${words} ${where}, ${other ? "{depth} deep on the front and {backDepth} on the back" : "{depth} deep"}, taking {intake} of cloth each${other ? " in front and {backIntake} behind" : ""}, ${plan.at === null ? "on the crease" : `{fromCentre} from the centre${other ? " in front, {backFromCentre} behind" : ""}`}${count > 1 ? ", {spacing} apart" : ""}${run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`,
+      template: phrase`Open ${words} ${where}, ${other ? "{depth} deep on the front and {backDepth} on the back" : "{depth} deep"}, taking {intake} of cloth each${other ? " in front and {backIntake} behind" : ""}, ${plan.at === null ? "on the crease" : phrase`{fromCentre} from the centre${other ? " in front, {backFromCentre} behind" : ""}`}${count > 1 ? ", {spacing} apart" : ""}${run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`,
       numbers: {
         depth: deep(first),
         intake: quantity(first.intake, kind === "knife" ? "twice the depth" : "four times the depth"),

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { panelOutline, roleLength, type Panel } from "../pattern";
 import { polygonSections } from "../geometry";
 import { drawnLeg, type LegPlan, type Numbers } from "../drafting";
@@ -26,9 +27,9 @@ export function shapeWords(plan: LegPlan, numbers: Numbers): string {
   const made = all.filter(([, level]) => isDrawnAt(plan, numbers[level]?.mm ?? 0));
   const lost = all.filter((width) => !made.includes(width));
   const where = (level: string): string =>
-    Math.abs((numbers[level]?.mm ?? 0) - plan.levels.knee) < 0.5 ? "the knee line" : `{${level}} below the waist`;
+    Math.abs((numbers[level]?.mm ?? 0) - plan.levels.knee) < 0.5 ? "the knee line" : phrase`{${level}} below the waist`;
   const passed = lost
-    .map(([girth, level]) => ` The leg ends above ${where(level)}: {${girth}} there is passed over.`)
+    .map(([girth, level]) => phrase` The leg ends above ${where(level)}: {${girth}} there is passed over.`)
     .join("");
   const replaced = numbers.replaced1 ? " It takes the place of {replaced1} asked there before." : "";
   return `${wayOf(plan, numbers, made, where)}${passed}${replaced}`;
@@ -54,15 +55,15 @@ function wayOf(
       : "Bring the hem to {hem}.";
   const [girth, level] = one;
   if (made.length > 1) {
-    const way = made.map(([g, l]) => `{${g}} at ${where(l)}`).join(", ");
-    return `Lead the leg through ${way}, and {hem} at the hem, ${hangs}.`;
+    const way = made.map(([g, l]) => phrase`{${g}} at ${where(l)}`).join(", ");
+    return phrase`Lead the leg through ${way}, and {hem} at the hem, ${hangs}.`;
   }
   const [knee, hem] = [numbers[girth]?.mm ?? 0, numbers.hem?.mm ?? 0];
   if (Math.abs(knee - hem) < 0.5)
-    return `Let the leg fall straight from ${where(level)}, {${girth}} round there and at the hem, ${hangs}.`;
+    return phrase`Let the leg fall straight from ${where(level)}, {${girth}} round there and at the hem, ${hangs}.`;
   return hem > knee
-    ? `Bring the leg to {${girth}} round at ${where(level)} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
-    : `Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
+    ? phrase`Bring the leg to {${girth}} round at ${where(level)} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
+    : phrase`Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
 }
 
 /** From inseam to side at a level, over a hem that rises above it between them. */

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { length, number, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -160,10 +161,16 @@ export const sidePanel = defineMove({
       });
       const turn = half === "front" ? along : against;
       if (toInseam)
-        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, `Leg panel top, ${half}`)];
+        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, phrase`Leg panel top, ${half}`)];
       return [
-        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, `Side panel top, ${half}`),
-        join("plain", along(of.id, "panel-plain"), turn(panel.id, `plain-${half}`), "equal", `Side panel, ${half}`),
+        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, phrase`Side panel top, ${half}`),
+        join(
+          "plain",
+          along(of.id, "panel-plain"),
+          turn(panel.id, `plain-${half}`),
+          "equal",
+          phrase`Side panel, ${half}`,
+        ),
       ];
     };
     const frontPanel = panelById(next.panels, legs.front.id);
@@ -205,10 +212,10 @@ export const sidePanel = defineMove({
         panels: [...next.panels, panel],
         joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back"), ...inseams],
       },
-      template: `${
+      template: phrase`${
         toInseam
           ? "Cut the legs away on a curve from {above} above the hip line at the side to the inseam, {below} below the crotch point"
-          : `Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? `at ${line0}` : `{reach} from ${line0}`}`
+          : phrase`Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? phrase`at ${line0}` : phrase`{reach} from ${line0}`}`
       }; let in one panel ${how} ${ratioText(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
       numbers: {
         above,
@@ -231,7 +238,7 @@ export const sidePanel = defineMove({
           : [
               handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
               // Half-way down the straight part, clear of where the curve runs out.
-              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, `panel from ${line0}`),
+              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, phrase`panel from ${line0}`),
             ]),
       ],
     };

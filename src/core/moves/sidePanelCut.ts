@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { edgeOf, type Panel, type Place } from "../pattern";
 import {
   chordsCross,
@@ -121,7 +122,7 @@ function refuseThroughDart(panel: Panel, cut: readonly Point[]): void {
   if (crossesDart(panel, cut))
     throw new Refusal(
       "drop",
-      say`The curve would run through a dart of the ${panel.name.toLowerCase()}. Let it run out lower, or stand further from the dart.`,
+      say`The curve would run through a dart of the ${inSentence(panel.name)}. Let it run out lower, or stand further from the dart.`,
     );
 }
 

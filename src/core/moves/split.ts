@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { choice, length } from "../params";
 import { defineMove } from "./define";
 import {
@@ -87,7 +88,7 @@ export const split = defineMove({
     const cut = cutLine(panel, x);
     const part = (word: "side" | "centre"): NewPart => ({
       id: `${panel.id}-${word}`,
-      name: `${panel.name}, ${word}`,
+      name: phrase`${panel.name}, ${word}`,
       part: word,
     });
     const edge = { id: unusedId(panel), name: "split edge" };
@@ -111,10 +112,10 @@ export const split = defineMove({
       p === toSide ? ([centrePart, sidePart] as Panel[]) : p === toCentre ? [] : [p],
     );
     const seam = quantity(pathLength(edgeOf(sidePart as Panel, edge.id).path), "from waist to hem, both edges alike");
-    const where = leg === "both" ? `both ${root}s` : `the ${leg} ${root} alone`;
+    const where = leg === "both" ? phrase`both ${root}s` : phrase`the ${leg} ${root} alone`;
     return {
       state: { ...next, panels },
-      template: `Split ${where} from waist to hem${cut.dart ? ", through the dart and" : ""} down ${out.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`,
+      template: phrase`Split ${where} from waist to hem${cut.dart ? ", through the dart and" : ""} down ${out.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`,
       numbers: { seam, out },
       shown: [drawingOn(panel.id, { slashes: [cut.points] })],
       handles: [],

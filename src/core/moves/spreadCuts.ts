@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { edgeOf, isOf, landmarkOf, type Panel, outlinePlace, type Cut } from "../pattern";
 import { z } from "zod";
 import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
@@ -74,14 +75,14 @@ function slashPlace(panel: Panel, out: Mm): Mm {
   if (at === null || at < 15 || at > pathLength(hem) - 15)
     throw new Refusal(
       "slashAt",
-      say`A slash ${out} from the crease does not reach the hem of the ${panel.name.toLowerCase()}.`,
+      say`A slash ${out} from the crease does not reach the hem of the ${inSentence(panel.name)}.`,
     );
   return outlinePlace(panel, "hem", at);
 }
 
 function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   if (!panel.edges.some((edge) => edge.id === place.edge)) {
-    throw new Refusal("cuts", say`The ${panel.name.toLowerCase()} has no edge “${place.edge.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no edge “${place.edge.slice(0, 20)}”.`);
   }
   const { path } = edgeOf(panel, place.edge);
   if (typeof place.at === "number") {
@@ -93,7 +94,7 @@ function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   }
   const landmark = panel.landmarks[place.at];
   if (!landmark)
-    throw new Refusal("cuts", say`The ${panel.name.toLowerCase()} has no landmark “${place.at.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no landmark “${place.at.slice(0, 20)}”.`);
   return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
 }
 

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import {
   edgeOf,
   landmarkOf,
@@ -150,7 +151,7 @@ export function hemHandles({ panel, opened }: SpreadPanel, hemSpread: Mm): Handl
     clears: ["hemGirth"],
     perMm: 2,
     value: hemSpread,
-    label: `${panel.name.toLowerCase()} hem`,
+    label: phrase`${inSentence(panel.name)} hem`,
     ofHem: true,
     reading: hem,
   }));
@@ -161,7 +162,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
   const [side] = opened.filter((cut) => cut.hingeEdge === "side");
   const crease = landmarkOf(panel, "creaseHem");
   const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease[0]) || 1;
-  const name = panel.name.toLowerCase();
+  const name = inSentence(panel.name);
   const low = crease[1] - 130;
   const slash: Handle = {
     id: `${panel.id}-slash`,
@@ -172,7 +173,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
     clears: [],
     perMm: 1,
     value: slashAt,
-    label: `${name} slash from the crease`,
+    label: phrase`${name} slash from the crease`,
     reading: slashAt,
     least: -400,
   };
@@ -186,7 +187,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
       axis: [0, 1],
       param: "hingeAt",
       value: hingeAt,
-      label: `${name} hinge below the hip line`,
+      label: phrase`${name} hinge below the hip line`,
       reading: hingeAt,
     },
   ];

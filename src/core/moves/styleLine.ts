@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import {
   along,
   cutPanel,
@@ -70,9 +71,9 @@ function cutHalf(state: StyleState, panel: Panel, below: Mm, contrast: boolean):
     from,
     to,
     path: [line(from.point, to.point)],
-    between: { id: upper, name: `${panel.name}, upper part`, part: "above" },
+    between: { id: upper, name: phrase`${panel.name}, upper part`, part: "above" },
     rest: { id: panel.id, name: panel.name, part: "main" },
-    seam: { id: `${panel.id}-style`, label: `${panel.name}, style line` },
+    seam: { id: `${panel.id}-style`, label: phrase`${panel.name}, style line` },
     edge: { id: "style", name: "style line" },
   });
   const material = contrast ? "contrast" : panel.cutting.material;
@@ -99,7 +100,7 @@ function doubled(state: StyleState, roots: readonly ("bodice-front" | "bodice-ba
   const facings = uppers.map((panel): Panel => ({
     ...panel,
     id: `${panel.id}-facing`,
-    name: `${panel.name}, facing`,
+    name: phrase`${panel.name}, facing`,
     is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
   }));
   const seams = uppers.flatMap((panel): Join[] =>
@@ -107,7 +108,7 @@ function doubled(state: StyleState, roots: readonly ("bodice-front" | "bodice-ba
       .filter((role) => findEdge(panel, role))
       .map((role) => ({
         id: `${panel.id}-facing-${role}`,
-        label: `${panel.name} and its facing, ${role}`,
+        label: phrase`${panel.name} and its facing, ${role}`,
         kind: role,
         by: ID,
         how: "equal",
@@ -166,7 +167,7 @@ export const styleLine = defineMove({
     const cut = halves.reduce((now, panel) => cutHalf(now, panel, below.mm, contrast), state);
     return {
       state: isDoubled ? doubled(cut, ["bodice-front", "bodice-back"]) : cut,
-      template: `Cut the bodice level across, {below} below the shoulder's neck end: the upper part is cut ${contrast ? "from a second cloth" : "from the same cloth"}${isDoubled ? ", twice: it faces itself" : ""}.`,
+      template: phrase`Cut the bodice level across, {below} below the shoulder's neck end: the upper part is cut ${contrast ? "from a second cloth" : "from the same cloth"}${isDoubled ? ", twice: it faces itself" : ""}.`,
       numbers: { below },
       shown: [],
       handles: [

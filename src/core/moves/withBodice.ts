@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import {
   bodicePanels,
   ownBodice,
@@ -108,7 +109,7 @@ export function needsWholeCentres(state: StyleState, param: string, label: strin
   if (opened)
     throw new Refusal(
       param,
-      say`“${label}” needs the centre of the ${opened.name.toLowerCase()} whole. Put this line before the one that opened it.`,
+      say`“${label}” needs the centre of the ${inSentence(opened.name)} whole. Put this line before the one that opened it.`,
     );
 }
 

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../words";
 import { choice, length, flag, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -149,7 +150,7 @@ export const yoke = defineMove({
           : "{side} deep at the side and {front} at the centre front";
     return {
       state: next,
-      template: `Cut a yoke ${depths}${joined ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.${extension.mm > 0 && which !== "back" ? ` Leave {extension} on at the ${params.extends ?? "right"} centre front.` : ""}`,
+      template: phrase`Cut a yoke ${depths}${joined ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.${extension.mm > 0 && which !== "back" ? phrase` Leave {extension} on at the ${params.extends ?? "right"} centre front.` : ""}`,
       numbers: {
         centre,
         side,
@@ -171,7 +172,7 @@ function withFoldedOut(state: StyleState, lowerId: string, param: "backDart" | "
     if (folded) return folded;
     throw new Refusal(
       param,
-      say`What is left of the dart of the ${panel.name.toLowerCase()} cannot be folded out to the hem. Leave it below, or use it up.`,
+      say`What is left of the dart of the ${inSentence(panel.name)} cannot be folded out to the hem. Leave it below, or use it up.`,
     );
   });
   return { ...state, panels };
@@ -180,7 +181,7 @@ function withFoldedOut(state: StyleState, lowerId: string, param: "backDart" | "
 /** A yoke with cloth left on at its centre front: one end keeps it, the other is trimmed. */
 function withExtension(state: StyleState, yokeId: string, mm: Mm, on: "right" | "left"): StyleState {
   const other = on === "right" ? "left" : "right";
-  const surplus = { mm, says: `the ${on} end keeps this; trim the ${other} end here` };
+  const surplus = { mm, says: phrase`the ${on} end keeps this; trim the ${other} end here` };
   return {
     ...state,
     panels: state.panels.map((p) =>
@@ -232,9 +233,9 @@ function tooShallow(param: string, depth: Quantity, cutAt: (deeper: Mm) => Style
 /** What cutting a yoke off a panel makes of it. */
 const cutOf = ({ id, name }: Panel): TopCut => ({
   by: ID,
-  upper: { id: `${id}-yoke`, name: `${name} yoke` },
+  upper: { id: `${id}-yoke`, name: phrase`${name} yoke` },
   lower: { id: `${id}-lower`, name },
-  seam: { id: `${id}-yoke`, label: `${name} yoke seam` },
+  seam: { id: `${id}-yoke`, label: phrase`${name} yoke seam` },
 });
 
 function handlesOf(

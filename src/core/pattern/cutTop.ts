@@ -1,3 +1,4 @@
+import { inSentence } from "../words";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 import { cutPanel, middleGrain, type PartName } from "./cut";
 import { edgeOf, edgesWithRole, panelOutline, type Edge, type Panel, findEdge } from "./panel";
@@ -54,7 +55,7 @@ export function cutTop<S extends Pattern>(
   if (why) {
     throw new Refusal(
       param,
-      say`The waist of the ${panel.name.toLowerCase()} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
+      say`The waist of the ${inSentence(panel.name)} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
     );
   }
   const crotch = edgeOf(panel, "crotch").path;
@@ -69,7 +70,7 @@ export function cutTop<S extends Pattern>(
     if (mm < 30 || mm > most) {
       throw new Refusal(
         name,
-        say`The yoke of the ${panel.name.toLowerCase()} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
+        say`The yoke of the ${inSentence(panel.name)} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
       );
     }
   }

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { type Edge } from "./panel";
 import {
   crossingParameter,
@@ -132,7 +133,7 @@ export function foldedWaist(task: FoldedWaistTask): FoldedWaist | null {
     edges.push({
       id: i === 0 ? "pleat" : `pleat-${i + 1}`,
       role: "dart",
-      name: ts.length === 1 ? "pleat" : `pleat ${i + 1}`,
+      name: ts.length === 1 ? "pleat" : phrase`pleat ${i + 1}`,
       path: pathMap(cap.path, (p) => open(p, i)),
     });
     lines.push([mouth, tip], ...cap.folds.map((p) => [open(p, i), tip]), [far, tip]);

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { edgeOf, isBodice, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   pathAt,
@@ -14,7 +15,7 @@ import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
 import { edgeAllowances, edgeKey } from "./edgeAllowances";
-import { GRAIN_WORDS, grainOf, withGrain } from "./grain";
+import { grainWords, grainOf, withGrain } from "./grain";
 import { notchPlaces, type NotchPlace } from "./notches";
 import { offsetEdge } from "./offset";
 import type { Notch, Piece, PieceEdge } from "./piece";
@@ -198,26 +199,28 @@ function drillsOf(panel: Panel): Point[] {
 
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
 function cutWords(cut: Piece["cut"]): string {
-  if (cut.pairs && cut.onFold) return `cut ${cut.count}, left and right, each on the fold`;
+  if (cut.pairs && cut.onFold) return phrase`cut ${cut.count}, left and right, each on the fold`;
   if (cut.pairs && cut.count === 4) return "cut 4, two left and two right";
-  if (cut.pairs) return `cut ${cut.count}, left and right`;
-  return cut.onFold ? `cut ${cut.count} on the fold` : `cut ${cut.count}, single layer`;
+  if (cut.pairs) return phrase`cut ${cut.count}, left and right`;
+  return cut.onFold ? phrase`cut ${cut.count} on the fold` : phrase`cut ${cut.count}, single layer`;
 }
 
 /** What the same outline is cut from besides, in one line: "and 2 interfacing, 2 lining". */
 function alsoWords({ cutting: { also = [] } }: Panel): string[] {
   return also.length === 0
     ? []
-    : [`and ${also.map(({ material, count, note }) => `${count} ${material}${note ? `, ${note}` : ""}`).join("; ")}`];
+    : [
+        phrase`and ${also.map(({ material, count, note }) => phrase`${count} ${material}${note ? `, ${note}` : ""}`).join("; ")}`,
+      ];
 }
 
 function labelOf(panel: Panel, cut: Piece["cut"], lies: Piece["lies"], { job }: CutPlan): string[] {
   return [
     panel.name,
-    `${cutWords(cut)}, ${panel.cutting.material}${lies ? `, ${GRAIN_WORDS[lies]}` : ""}`,
+    phrase`${cutWords(cut)}, ${panel.cutting.material}${lies ? `, ${grainWords(lies)}` : ""}`,
     ...alsoWords(panel),
     job.name || "Unnamed job",
-    job.wearer ? `for ${job.wearer}` : "wearer not named",
+    job.wearer ? phrase`for ${job.wearer}` : "wearer not named",
     [job.version, job.date].filter(Boolean).join(", "),
   ];
 }

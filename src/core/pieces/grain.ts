@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { middleGrain, onPanel, panelOutline, type Panel } from "../pattern";
 import {
   distanceToOutline,
@@ -23,12 +24,18 @@ export type TurnedGrain = (typeof TURNED_GRAINS)[number];
 const LEAN: Degrees = 3;
 
 /** How a piece lies, in words. */
-export const GRAIN_WORDS: Readonly<Record<TurnedGrain, string>> = {
-  across: "across the cloth",
-  bias: "on the bias",
-  clockwise: `turned ${LEAN}° clockwise`,
-  anticlockwise: `turned ${LEAN}° anticlockwise`,
-};
+export function grainWords(lies: TurnedGrain): string {
+  switch (lies) {
+    case "across":
+      return "across the cloth";
+    case "bias":
+      return "on the bias";
+    case "clockwise":
+      return phrase`turned ${LEAN}° clockwise`;
+    case "anticlockwise":
+      return phrase`turned ${LEAN}° anticlockwise`;
+  }
+}
 
 /** By how much the thread is turned in the piece: a piece that lies turned has its thread turned the other way. */
 const TURNS: Readonly<Record<TurnedGrain, Degrees>> = {

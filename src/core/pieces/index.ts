@@ -1,7 +1,7 @@
 export * from "./piece";
 export * from "./seams";
 export { cutPieces } from "./cutPieces";
-export { GRAIN_WORDS, leans, TURNED_GRAINS, withGrain, type TurnedGrain } from "./grain";
+export { grainWords, leans, TURNED_GRAINS, withGrain, type TurnedGrain } from "./grain";
 export { type HemCut, type OpeningCut } from "./cutPlan";
 export { pathTurn } from "./offset";
 export { endWords } from "./signs";

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { panelOutline, type Edge, type Panel, type PanelWord } from "../pattern";
 import { pathAt, pathLength, pointAdd, pointBetween, pointScale, polygonArea, type Point } from "../geometry";
 import type { Mm } from "../units";
@@ -93,7 +94,7 @@ function placeWords(panel: Panel, inward: number): readonly PanelWord[] {
     const { at } = beside(edge, inward, 4);
     if (edge.role === "side") return [{ text: "side", at }];
     if ((edge.role === "crotch" || edge.role === "fold") && panel.is.root && panel.is.root !== "side")
-      return [{ text: `centre ${panel.is.root}`, at }];
+      return [{ text: phrase`centre ${panel.is.root}`, at }];
     return [];
   });
 }

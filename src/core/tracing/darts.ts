@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import type { Edge, EdgeRole, PanelLine } from "../pattern";
 import { pathBetween, pathEnd, pathLength, pathNearest, pathStart, type Path, type Point } from "../geometry";
 import type { Mm } from "../units";
@@ -47,7 +48,7 @@ export function partedAtDarts(
     edges.push({
       id: numbered(dartId, i + 1, "-"),
       role: "dart",
-      name: mouths.length === 1 ? dartName : `${dartName} ${i + 1}`,
+      name: mouths.length === 1 ? dartName : phrase`${dartName} ${i + 1}`,
       path: mouth,
     });
     lines.push({ kind: "dart", points: [pathStart(mouth), tip, pathEnd(mouth)] });

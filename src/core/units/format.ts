@@ -1,3 +1,4 @@
+import { decimal, phrase } from "../words";
 import type { Mm } from "./brands";
 import { MM_PER } from "./length";
 
@@ -29,7 +30,7 @@ export function lengthParts(mm: Mm, tape: Tape): LengthParts {
   const { mm: rounded } = roundToTape(mm, tape);
   const negative = rounded < -1e-9;
   const size = Math.abs(rounded);
-  if (tape === "cm") return { negative, whole: (size / 10).toFixed(1), fraction: null, unit: tape };
+  if (tape === "cm") return { negative, whole: decimal((size / 10).toFixed(1)), fraction: null, unit: tape };
   const eighths = Math.round((size / MM_PER.in) * 8);
   const over = eighths % 8;
   const divisor = over % 4 === 0 ? 4 : over % 2 === 0 ? 2 : 1;
@@ -52,7 +53,7 @@ export function formatLength(mm: Mm, tape: Tape, options: { readonly withUnit?: 
 
 /** A size as text, its unit said once: `290 by 150 cm`. */
 export const formatSize = (sides: readonly Mm[], tape: Tape): string =>
-  sides.map((mm, i) => formatLength(mm, tape, { withUnit: i === sides.length - 1 })).join(" by ");
+  sides.map((mm, i) => formatLength(mm, tape, { withUnit: i === sides.length - 1 })).join(phrase` by `);
 
 /** A length as text that reads back to exactly the same millimetres, for keeping what a handle set. */
 export function exactLength(mm: Mm): string {
@@ -66,7 +67,7 @@ export function exactLength(mm: Mm): string {
 export function roundingNote(mm: Mm, tape: Tape): string | null {
   const { changedBy } = roundToTape(mm, tape);
   if (Math.abs(changedBy) < 0.1) return null;
-  return `on the tape ${formatLength(mm, tape)}, ${Math.abs(changedBy).toFixed(1)} mm ${changedBy > 0 ? "more" : "less"}`;
+  return phrase`on the tape ${formatLength(mm, tape)}, ${Math.abs(changedBy).toFixed(1)} mm ${changedBy > 0 ? "more" : "less"}`;
 }
 
 /** Cloth is sold by the eighth of a yard, or by five centimetres. */

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import type { Mm } from "./brands";
 
 /** The units a length may be written in. */
@@ -34,7 +35,7 @@ const HOW_TO: Readonly<Record<Unit, string>> = {
 };
 
 function refuse(text: string, unit: Unit): ParsedLength {
-  return { ok: false, message: `“${text.trim().slice(0, 24)}” is not a length. ${HOW_TO[unit]}` };
+  return { ok: false, message: phrase`“${text.trim().slice(0, 24)}” is not a length. ${HOW_TO[unit]}` };
 }
 
 /**
@@ -43,7 +44,7 @@ function refuse(text: string, unit: Unit): ParsedLength {
  */
 export function parseLength(text: string, unit: Unit): ParsedLength {
   let rest = text.trim().replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${FRACTION_SIGNS[sign]}`);
-  if (rest === "") return { ok: false, message: `Nothing is written here. ${HOW_TO[unit]}` };
+  if (rest === "") return { ok: false, message: phrase`Nothing is written here. ${HOW_TO[unit]}` };
   let per = MM_PER[unit];
   for (const [pattern, named] of UNIT_WORDS) {
     if (pattern.test(rest)) {
@@ -57,7 +58,7 @@ export function parseLength(text: string, unit: Unit): ParsedLength {
   if (/^\d+,\d{3}$/.test(rest)) {
     return {
       ok: false,
-      message: `“${rest}” can be read two ways. Write ${rest.replace(",", "")} or ${rest.replace(",", ".")}.`,
+      message: phrase`“${rest}” can be read two ways. Write ${rest.replace(",", "")} or ${rest.replace(",", ".")}.`,
     };
   }
   const mixed = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)$/.exec(rest);

@@ -1,3 +1,4 @@
+import { phrase } from "../words";
 import { z } from "zod";
 import type { Complaint } from "./refusal";
 
@@ -24,17 +25,19 @@ function sentenceOf(issue: z.core.$ZodRawIssue): string {
     case "invalid_type":
       return issue.input === undefined
         ? "This is missing."
-        : `This must be ${KINDS[issue.expected as string] ?? "of another kind"}.`;
+        : phrase`This must be ${KINDS[issue.expected as string] ?? "of another kind"}.`;
     case "unrecognized_keys":
-      return `Unknown here: ${(issue.keys as readonly string[]).slice(0, 5).map(shortly).join(", ")}.`;
+      return phrase`Unknown here: ${(issue.keys as readonly string[]).slice(0, 5).map(shortly).join(", ")}.`;
     case "invalid_value": {
       const values = issue.values as readonly unknown[];
-      return values.length === 1 ? `This must be ${shortly(values[0])}.` : `Choose one of: ${values.join(", ")}.`;
+      return values.length === 1
+        ? phrase`This must be ${shortly(values[0])}.`
+        : phrase`Choose one of: ${values.join(", ")}.`;
     }
     case "too_big":
-      return `This is at most ${issue.maximum}${COUNTED[issue.origin as string] ?? ""}.`;
+      return phrase`This is at most ${Number(issue.maximum)}${COUNTED[issue.origin as string] ?? ""}.`;
     case "too_small":
-      return `This is at least ${issue.minimum}${COUNTED[issue.origin as string] ?? ""}.`;
+      return phrase`This is at least ${Number(issue.minimum)}${COUNTED[issue.origin as string] ?? ""}.`;
     case "invalid_format":
       return issue.format === "date" ? "Write a date as 2026-03-21." : "This is not written as it has to be.";
     default:

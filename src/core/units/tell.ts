@@ -1,8 +1,9 @@
+import { decimal, inTongue, phrase } from "../words";
 import type { Mm } from "./brands";
 import { formatLength, type Tape } from "./format";
 import type { Unit } from "./length";
 import type { Quantity } from "./quantity";
-import type { Sentence, Told } from "./told";
+import { inTongueNow, type Sentence, type Told } from "./told";
 
 /** What lengths are told in: a tape, or the millimetres in which everything is computed. */
 export type Telling = Tape | "mm";
@@ -28,9 +29,9 @@ function lengthText(mm: Mm, telling: Telling, withUnit: boolean): string {
 /** "3 to 12 cm": whole centimetres on both ends without their tenths. */
 function rangeText({ low, high, word }: Extract<Told, { kind: "range" }>, telling: Telling, withUnit: boolean): string {
   const [from, to] = [low, high].map((mm) => lengthText(mm, telling, false)) as [string, string];
-  const whole = telling === "cm" && from.endsWith(".0") && to.endsWith(".0");
+  const whole = telling === "cm" && [from, to].every((text) => /[.,]0$/.test(text));
   const shown = [from, to].map((text) => (whole ? text.slice(0, -2) : text));
-  return `${shown[0]} ${word} ${shown[1]}${withUnit ? ` ${telling}` : ""}`;
+  return `${shown[0]} ${inTongue(word)} ${shown[1]}${withUnit ? ` ${telling}` : ""}`;
 }
 
 /** One number as text. */
@@ -41,11 +42,11 @@ export function tellNumber(told: Told, telling: Telling, withUnit = true): strin
     case "range":
       return rangeText(told, telling, withUnit);
     case "making":
-      return `${plain(told.mm)} mm`;
+      return decimal(`${plain(told.mm)} mm`);
     case "angle":
-      return `${told.degrees.toFixed(1)} degrees`;
+      return phrase`${decimal(told.degrees.toFixed(1))} degrees`;
     case "ratio":
-      return ratioText(told.ratio);
+      return decimal(ratioText(told.ratio));
     case "count":
       return String(told.count);
   }
@@ -53,12 +54,16 @@ export function tellNumber(told: Told, telling: Telling, withUnit = true): strin
 
 /** A sentence as text, its lengths on a tape with their unit. */
 export function tell(sentence: Sentence, telling: Telling): string {
-  return sentence.map((part) => (typeof part === "string" ? part : tellNumber(part, telling))).join("");
+  return inTongueNow(sentence)
+    .map((part) => (typeof part === "string" ? part : tellNumber(part, telling)))
+    .join("");
 }
 
 /** A sum as text, its lengths on a tape without their unit: "hip 41 3/8 / 4 + 1". */
 export function tellSum(sum: Sentence, telling: Telling): string {
-  return sum.map((part) => (typeof part === "string" ? part : tellNumber(part, telling, false))).join("");
+  return inTongueNow(sum)
+    .map((part) => (typeof part === "string" ? part : tellNumber(part, telling, false)))
+    .join("");
 }
 
 /** The sum of a quantity in millimetres, as the headless reply gives it. */
@@ -68,4 +73,5 @@ export const formulaOf = ({ sum }: Pick<Quantity, "sum">): string => tellSum(sum
 export type Words = string | Sentence;
 
 /** Words as they are told on a tape. */
-export const wordsOn = (words: Words, tape: Tape): string => (typeof words === "string" ? words : tell(words, tape));
+export const wordsOn = (words: Words, tape: Tape): string =>
+  typeof words === "string" ? inTongue(words) : tell(words, tape);

@@ -1,3 +1,4 @@
+import { inTongue, rewordedTemplate, spokenTongue } from "../words";
 import type { Degrees, Mm } from "./brands";
 
 /** A length: told on the maker's tape. */
@@ -56,8 +57,8 @@ export const range = (a: Mm, b: Mm, word: "to" | "and" = "to"): ToldRange => ({
 type Sayable = string | Mm | Told | Sentence;
 
 /**
- * Makes a sentence from a template: a bare number in it is a length in millimetres, text is taken as it is, and another
- * sentence is taken in.
+ * Makes a sentence from a template: a bare number in it is a length in millimetres, text and template are taken in the
+ * tongue that is spoken, and another sentence is taken in.
  */
 export function say(words: readonly string[], ...values: readonly Sayable[]): Sentence {
   const parts: (string | Told)[] = [];
@@ -67,15 +68,38 @@ export function say(words: readonly string[], ...values: readonly Sayable[]): Se
     if (typeof part === "string" && typeof parts[last] === "string") parts[last] += part;
     else parts.push(part);
   };
-  words.forEach((text, i) => {
-    add(text);
-    const value = values[i];
+  const addValue = (value: Sayable | undefined): void => {
     if (value === undefined) return;
     if (typeof value === "number") add({ kind: "length", mm: value });
-    else if (Array.isArray(value)) (value as Sentence).forEach(add);
-    else add(value as string | Told);
-  });
+    else if (typeof value === "string") add(inTongue(value));
+    else if (Array.isArray(value)) inTongueNow(value as Sentence).forEach(add);
+    else add(value as Told);
+  };
+  const order = rewordedTemplate(words);
+  if (order) order.forEach((part) => (typeof part === "string" ? add(part) : addValue(values[part])));
+  else
+    words.forEach((text, i) => {
+      add(text);
+      addValue(values[i]);
+    });
   return parts;
+}
+
+/** A sentence that was made before its tongue was known, such as one that never changes, in the tongue that is spoken. */
+export function inTongueNow(sentence: Sentence): Sentence {
+  if (!spokenTongue()) return sentence;
+  const english = [""];
+  const told: Told[] = [];
+  for (const part of sentence) {
+    if (typeof part === "string") english[english.length - 1] += part;
+    else {
+      told.push(part);
+      english.push("");
+    }
+  }
+  const order = rewordedTemplate(english);
+  if (order) return order.flatMap((part) => (typeof part === "string" ? part : (told[part] ?? [])));
+  return sentence.map((part) => (typeof part === "string" ? inTongue(part) : part));
 }
 
 /** A template in its parts: words, and the names of the numbers between them. */
@@ -104,11 +128,11 @@ export function templateOf(template: string): Template {
 
 /** A template's `{name}` places filled from numbers by their names, the first that has one; throws where one is missing. */
 export function fill(template: string, ...numbers: readonly Readonly<Record<string, Told | string>>[]): Sentence {
-  return templateOf(template).parts.map((part) => {
+  return templateOf(inTongue(template)).parts.map((part) => {
     if (typeof part === "string") return part;
     const found = numbers.find((some) => some[part.name] !== undefined)?.[part.name];
     if (found === undefined) throw new RangeError(`the sentence “${template}” has no number {${part.name}}`);
-    return found;
+    return typeof found === "string" ? inTongue(found) : found;
   });
 }
 

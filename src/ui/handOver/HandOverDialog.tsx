@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
@@ -25,7 +26,7 @@ import {
   hasPieces,
   KIND_WORDS,
   KINDS,
-  LAYER_NOTE,
+  layerNote,
   makes,
   type DrawingKind,
   type Kind,
@@ -141,7 +142,7 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
             <>
               <PaneHeading>Format</PaneHeading>
               <Choice label="Written as" value={drawing} options={DRAWINGS} onChange={setDrawing} width={168} />
-              <p style={{ color: "var(--quiet)", margin: "8px 0" }}>{LAYER_NOTE[drawing === "svg" ? "svg" : "dxf"]}</p>
+              <p style={{ color: "var(--quiet)", margin: "8px 0" }}>{layerNote(drawing === "svg" ? "svg" : "dxf")}</p>
             </>
           ) : null}
           {hasPieces(kind) ? (
@@ -187,7 +188,7 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
               <b>{pages.tiles.length}</b>{" "}
               {kind === "projector"
                 ? "page at true size, on a grid of 5 cm: set the projector until its squares measure 5 cm on the cloth."
-                : `${pages.tiles.length === 1 ? "page" : "pages"}, and one before with the map and two test squares.`}
+                : phrase`${pages.tiles.length === 1 ? "page" : "pages"}, and one before with the map and two test squares.`}
             </div>
           ) : null}
           {pages !== null && !("refused" in pages) && pages.sizes ? (

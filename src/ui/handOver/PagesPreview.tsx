@@ -1,4 +1,5 @@
 "use client";
+import { listOf, phrase } from "@/core/words";
 import { useId } from "react";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
 import { sizeDash } from "@/core/files/paper/sizeLines";
@@ -12,7 +13,7 @@ export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; re
   return (
     <svg
       role="img"
-      aria-label={`${tiles.length} ${tiles.length === 1 ? "page" : "pages"}: ${pieces.map((p) => p.name).join(", ")}`}
+      aria-label={phrase`${tiles.length} ${tiles.length === 1 ? "page" : "pages"}: ${listOf(pieces.map((p) => p.name))}`}
       viewBox={`${-margin} ${-margin} ${width + 2 * margin} ${height + 2 * margin}`}
       style={{ width: "100%", height: "100%", display: "block" }}
     >

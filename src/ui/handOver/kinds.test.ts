@@ -1,5 +1,5 @@
 import { handOverSchema } from "@/core/derive/handOver";
-import { hasPages, hasPieces, KIND_WORDS, KINDS, LAYER_NOTE, makes } from "./kinds";
+import { hasPages, hasPieces, KIND_WORDS, KINDS, layerNote, makes } from "./kinds";
 import { sizeFormat } from "./SizeFields";
 
 const how = (words: Record<string, string>) => handOverSchema.parse(words);
@@ -17,7 +17,7 @@ test("pages are shown of what has pages, pieces chosen of what has pieces, and e
   expect(KINDS.filter(hasPages)).toEqual(["paper", "projector", "sizes"]);
   expect(KINDS.filter(hasPieces)).toEqual(["paper", "projector", "drawing"]);
   for (const kind of KINDS) expect(KIND_WORDS[kind].about).toMatch(/\.$/);
-  for (const layer of ["1 cut line", "4 notches", "14 sew line"]) expect(LAYER_NOTE.dxf).toContain(layer);
+  for (const layer of ["1 cut line", "4 notches", "14 sew line"]) expect(layerNote("dxf")).toContain(layer);
 });
 
 test("a size set is written as it was chosen", () => {

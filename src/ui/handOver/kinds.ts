@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { DXF_LAYERS } from "@/core/files/drawing/layers";
 import type { HandOver } from "@/core/derive/handOver";
 import { PAPERS, type SheetName } from "@/core/files/paper/papers";
@@ -35,17 +36,17 @@ export const DRAWINGS = [
 export type DrawingKind = (typeof DRAWINGS)[number][0];
 
 /** Layers of the drawings, so that whoever opens one knows where to look. */
-export const LAYER_NOTE: Readonly<Record<"svg" | "dxf", string>> = {
-  svg: "Layers: cut line, seam line, grain, notches, inner lines, signs, labels. Units are millimetres.",
-  dxf: `Layers of the apparel industry’s standard: ${DXF_LAYERS.boundary} cut line, ${DXF_LAYERS.notches} notches, ${DXF_LAYERS.mirror} fold, ${DXF_LAYERS.grain} grain, ${DXF_LAYERS.internal} inner lines, ${DXF_LAYERS.drills} drill holes, ${DXF_LAYERS.sew} sew line, ${DXF_LAYERS.words} words. Units are millimetres.`,
-};
+export const layerNote = (as: "svg" | "dxf"): string =>
+  as === "svg"
+    ? "Layers: cut line, seam line, grain, notches, inner lines, signs, labels. Units are millimetres."
+    : phrase`Layers of the apparel industry’s standard: ${DXF_LAYERS.boundary} cut line, ${DXF_LAYERS.notches} notches, ${DXF_LAYERS.mirror} fold, ${DXF_LAYERS.grain} grain, ${DXF_LAYERS.internal} inner lines, ${DXF_LAYERS.drills} drill holes, ${DXF_LAYERS.sew} sew line, ${DXF_LAYERS.words} words. Units are millimetres.`;
 
 /** What the button that makes the file is called. */
 export function makes(kind: Kind, how: HandOver, tape: Tape): string {
   if (kind === "paper")
     return how.paper.on === "roll"
-      ? `PDF on a roll of ${formatLength(how.paper.width, tape)}`
-      : `PDF on ${how.paper.on === "sheets" ? PAPERS[how.paper.size].label : ""}`;
+      ? phrase`PDF on a roll of ${formatLength(how.paper.width, tape)}`
+      : phrase`PDF on ${how.paper.on === "sheets" ? PAPERS[how.paper.size].label : ""}`;
   if (kind === "projector") return "PDF for a projector";
   if (kind === "drawing") return how.format === "svg" ? "SVG" : "DXF";
   if (kind === "sizes") return "Size set";

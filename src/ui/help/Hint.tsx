@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { hintDone, leaveHints, useHints } from "@/store/hintStore";
 import { useView } from "@/store/viewStore";
@@ -42,7 +43,7 @@ function ShownHint({ stage, wasDone }: { readonly stage: StageId; readonly wasDo
     >
       {wasDone ? (
         <>
-          <b>That is how.</b> {next ? `Then on to ${next.label}.` : "Those are all the stages."}
+          <b>That is how.</b> {next ? phrase`Then on to ${next.label}.` : "Those are all the stages."}
         </>
       ) : (
         <>

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Dialog from "@mui/material/Dialog";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
@@ -43,7 +44,7 @@ export function TermsDialog() {
           {placed.length > 0 ? (
             <svg
               role="img"
-              aria-label={`${term?.word} on the pattern: ${lit.length > 0 ? "lit" : "not there"}`}
+              aria-label={phrase`${term?.word ?? ""} on the pattern: ${lit.length > 0 ? "lit" : "not there"}`}
               style={{ width: "100%", height: "52vh" }}
               viewBox={`${b.left - 20} ${b.top - 20} ${b.right - b.left + 40} ${b.bottom - b.top + 40}`}
             >

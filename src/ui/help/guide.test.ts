@@ -1,13 +1,13 @@
 import { PDFDocument } from "pdf-lib";
 import { guidePdf } from "@/core/files/paper/guidePdf";
 import { HAND_BODY, palazzoJob } from "@/core/testing/jobs";
-import { KEY_WORDS } from "../command";
+import { keyWords } from "../command";
 import { STAGES, type StageId } from "../stages";
 import { BEFORE_CUTTING, GUIDE, type Seen } from "./guide";
 
 test.each(["a4", "letter"] as const)("the guide is one page of %s, and all of it is on the page", async (paper) => {
   const stages = STAGES.map(({ id, label }) => ({ label, ...GUIDE[id] }));
-  const file = await guidePdf({ title: "Guide", stages, keys: KEY_WORDS, before: BEFORE_CUTTING }, paper);
+  const file = await guidePdf({ title: "Guide", stages, keys: keyWords(), before: BEFORE_CUTTING }, paper);
   const doc = await PDFDocument.load(file.bytes);
   expect(doc.getPageCount()).toBe(1);
   const { height } = doc.getPage(0).getSize();
@@ -16,9 +16,9 @@ test.each(["a4", "letter"] as const)("the guide is one page of %s, and all of it
 });
 
 test("every key of the frame is told once", () => {
-  const keys = KEY_WORDS.map((k) => k.keys);
+  const keys = keyWords().map((k) => k.keys);
   expect(new Set(keys).size).toBe(keys.length);
-  for (const { text } of KEY_WORDS) expect(text).toMatch(/^\S/);
+  for (const { text } of keyWords()) expect(text).toMatch(/^\S/);
 });
 
 describe("what a hint asks", () => {

@@ -1,5 +1,5 @@
 import type { HandedFile } from "@/core/files";
-import { KEY_WORDS } from "../command";
+import { keyWords } from "../command";
 import type { HomePaper } from "../homePapers";
 import { STAGES } from "../stages";
 import { BEFORE_CUTTING, GUIDE } from "./guide";
@@ -10,5 +10,5 @@ export const NO_GUIDE = "The guide could not be made.";
 export async function guideFile(paper: HomePaper): Promise<HandedFile> {
   const { guidePdf } = await import("@/core/files/paper/guidePdf");
   const stages = STAGES.map(({ id, label }) => ({ label, does: GUIDE[id].does, first: GUIDE[id].first }));
-  return guidePdf({ title: "Eland on one page", stages, keys: KEY_WORDS, before: BEFORE_CUTTING }, paper);
+  return guidePdf({ title: "Eland on one page", stages, keys: keyWords(), before: BEFORE_CUTTING }, paper);
 }

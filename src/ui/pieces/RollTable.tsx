@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { panelById, panelMap, panelOutline } from "@/core/pattern";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
@@ -88,7 +89,7 @@ export function RollTable() {
           max={100}
           step={0.5}
           aria-label="How far it is rolled"
-          getAriaValueText={(v) => `${v} percent`}
+          getAriaValueText={(v) => phrase`${v} percent`}
           onChange={(_, next) => setShare(next)}
         />
         <div style={{ fontStretch: "85%", lineHeight: 1.35 }}>

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useState } from "react";
 import { boxOf, type Point } from "@/core/geometry";
 import { layTape, onOutline, type Piece } from "@/core/pieces";
@@ -57,10 +58,10 @@ export function TapeTool({
         view.k
       : null;
   const words = laid
-    ? `${laid.along === null ? "" : `along ${formatLength(laid.along, tape)}, `}straight ${formatLength(laid.straight, tape)}`
+    ? phrase`${laid.along === null ? "" : phrase`along ${formatLength(laid.along, tape)}, `}straight ${formatLength(laid.straight, tape)}`
     : apart === null
       ? ""
-      : `${formatLength(apart, tape)} across the table`;
+      : phrase`${formatLength(apart, tape)} across the table`;
   const middle: Point | null =
     screen[0] && screen[1] ? [(screen[0][0] + screen[1][0]) / 2, (screen[0][1] + screen[1][1]) / 2] : null;
   return (

@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Exercise, Mistake } from "@/core/derive/practice";
@@ -77,7 +78,11 @@ export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
           }}
         >
           <b>
-            {isNamed ? (isMended ? "Found, and mended." : "Found.") : `It was this: ${mistake.label.toLowerCase()}.`}
+            {isNamed
+              ? isMended
+                ? "Found, and mended."
+                : "Found."
+              : phrase`It was this: ${inSentence(mistake.label)}.`}
           </b>{" "}
           {mistake.measure}: {formatLength(found, tape)}, and {formatLength(right, tape)} is right. {mistake.explains}
         </div>

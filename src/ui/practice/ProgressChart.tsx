@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useCallback } from "react";
 import { MISTAKES } from "@/core/derive/practice";
 import type { PracticeRecord } from "@/store/practiceStore";
@@ -44,7 +45,7 @@ export function ProgressChart({ record }: { readonly record: PracticeRecord | nu
   if (met.length === 0) return <p style={{ margin: 0, color: "var(--quiet)" }}>Nothing was tried yet.</p>;
   return (
     <Chart
-      label={`Found and missed by kind: ${met.map((m) => `${m.label}, ${m.found} of ${m.met}`).join("; ")}`}
+      label={phrase`Found and missed by kind: ${met.map((m) => phrase`${m.label}, ${m.found ?? 0} of ${m.met ?? 0}`).join("; ")}`}
       height={60 + 38 * met.length}
       option={option}
     />

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import type { Handle } from "@/core/moves";
 import { formatLength, MM_PER, roundToTape, tapeDivision, type Tape } from "@/core/units";
@@ -76,8 +77,8 @@ export function HandleView({ handle, at, reach, view, tape, oneSide, onPull, onR
 
   const upright = Math.abs(handle.axis[1]) > Math.abs(handle.axis[0]);
   const words = handle.counts
-    ? `${handle.value} ${handle.label}`
-    : `${handle.label} ${formatLength(handle.reading, tape)}`;
+    ? phrase`${handle.value} ${handle.label}`
+    : phrase`${handle.label} ${formatLength(handle.reading, tape)}`;
   return (
     <g
       data-handle={handle.id}

@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { type LineKind, type Panel, panelPath, isOf, type Drawing } from "@/core/pattern";
 import { memo } from "react";
 import { pathData, pointsData } from "./layout";
@@ -80,7 +81,7 @@ export const OverView = memo(function OverView({ panel, name }: { readonly panel
   return (
     <path
       role="img"
-      aria-label={`${panel.name} of version ${name}`}
+      aria-label={phrase`${panel.name} of version ${name}`}
       d={pathData(panelPath(panel), true)}
       {...STROKE}
       stroke="var(--note)"

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { select } from "d3-selection";
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from "d3-zoom";
 import { useCallback, useEffect, useEffectEvent, useMemo, useRef, useState, type ReactNode } from "react";
@@ -155,7 +156,7 @@ export function Table({ label, bounds, fitKey, tape, children, overlay, footer }
         }}
       >
         <span>{footer}</span>
-        <span>{grid ? `a cross every ${grid.text}` : ""}</span>
+        <span>{grid ? phrase`a cross every ${grid.text}` : ""}</span>
       </div>
     </div>
   );

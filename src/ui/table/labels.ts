@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { boxOf, polygonSections, type Point } from "@/core/geometry";
 import type { Piece } from "@/core/pieces";
 
@@ -15,7 +16,7 @@ const LETTER = 6;
 /** What stands below a piece: its name, and how many to cut from what. */
 function wordsBelow(piece: Piece): readonly [string, string] {
   const { pairs, onFold, count } = piece.cut;
-  return [piece.name, `cut ${count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}, ${piece.material}`];
+  return [piece.name, phrase`cut ${count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}, ${piece.material}`];
 }
 
 /** Width of the label below a piece, in pixels. */
@@ -28,7 +29,7 @@ export const labelWidth = (piece: Piece): number =>
  */
 export function screenLabel(piece: Piece, k = 1): ScreenLabel {
   const { pairs, onFold } = piece.cut;
-  const count = `cut ${piece.cut.count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}`;
+  const count = phrase`cut ${piece.cut.count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}`;
   const box = boxOf(piece.cutLine);
   const lines = [piece.name, count, piece.material];
   const [a, b] = piece.grain;

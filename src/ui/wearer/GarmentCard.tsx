@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import Link from "next/link";
 import { STYLES } from "@/core/styles";
 import { formatLength, type Tape } from "@/core/units";
@@ -19,7 +20,12 @@ export function GarmentCard({ garment, tape }: { readonly garment: GarmentOf; re
         ) : worn === null ? (
           <span style={{ color: "var(--fault)" }}>It cannot be drawn as it stands.</span>
         ) : (
-          <WornView worn={worn.worn} view="front" label={`${name}, worn`} style={{ width: "100%", height: 250 }} />
+          <WornView
+            worn={worn.worn}
+            view="front"
+            label={phrase`${name}, worn`}
+            style={{ width: "100%", height: 250 }}
+          />
         )}
       </div>
       <Link href={stageHref("restyle", id)} style={{ color: "var(--text)", fontWeight: 700 }}>
@@ -28,14 +34,14 @@ export function GarmentCard({ garment, tape }: { readonly garment: GarmentOf; re
       <div style={{ color: "var(--quiet)", fontSize: 13, lineHeight: 1.4 }}>
         {STYLES[job.style.id]?.label ?? job.style.id}
         {job.date ? `, ${dayOf(job.date)}` : ""}
-        {job.body.taken ? `, card of ${dayOf(job.body.taken)}` : ""}
+        {job.body.taken ? phrase`, card of ${dayOf(job.body.taken)}` : ""}
         {worn !== "waits" && worn !== null ? (
           <div>
-            {worn.readings.outseam > 0 ? `Hip ${formatLength(worn.readings.hipGirth, tape)}, hem ` : "Hem "}
+            {worn.readings.outseam > 0 ? phrase`Hip ${formatLength(worn.readings.hipGirth, tape)}, hem ` : "Hem "}
             {formatLength(worn.readings.hemGirth, tape)}
           </div>
         ) : null}
-        <div>{count === 0 ? "not fitted yet" : count === 1 ? "fitted once" : `fitted ${count} times`}</div>
+        <div>{count === 0 ? "not fitted yet" : count === 1 ? "fitted once" : phrase`fitted ${count} times`}</div>
       </div>
     </article>
   );

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Link from "next/link";
 import { useSearchParams } from "next/navigation";
 import { useCallback, useMemo, useState } from "react";
@@ -37,7 +38,7 @@ export function WearerPage() {
   const dates = [...new Set(cards.flatMap((c) => c.taken ?? []))].sort();
   return (
     <div style={{ minHeight: "100dvh", background: "var(--table)" }}>
-      <title>{`${name || "Wearer"} · Eland`}</title>
+      <title>{phrase`${name || "Wearer"} · Eland`}</title>
       <PlainHeader word={name || "Wearer"} />
       <main style={{ maxWidth: 1240, margin: "0 auto", padding: "18px 24px 48px" }}>
         <h1 style={{ fontFamily: '"Bricolage Grotesque Variable"', fontSize: 28, margin: "0 0 4px" }}>{name}</h1>
@@ -50,7 +51,7 @@ export function WearerPage() {
                 ? "Nobody of this name is kept here."
                 : dates.length === 0
                   ? "Measured on no date that was written down."
-                  : `Measured on ${dates.map(dayOf).join(", ")}.`}
+                  : phrase`Measured on ${dates.map(dayOf).join(", ")}.`}
         </p>
         <div className="wearer-page">
           <section aria-label="Measures by date">
@@ -63,11 +64,11 @@ export function WearerPage() {
               width={190}
             />
             {points.length > 1 ? (
-              <Chart label={`${measureOf(measure).label} on each card by date`} height={220} option={option} />
+              <Chart label={phrase`${measureOf(measure).label} on each card by date`} height={220} option={option} />
             ) : (
               <p style={{ color: "var(--quiet)" }}>
                 {points.length === 1
-                  ? `${formatLength(points[0]?.mm ?? 0, tape)} on the only card that has it. A second card shows what changes.`
+                  ? phrase`${formatLength(points[0]?.mm ?? 0, tape)} on the only card that has it. A second card shows what changes.`
                   : "No dated card has this measure."}
               </p>
             )}

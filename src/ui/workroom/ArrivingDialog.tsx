@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -32,7 +33,7 @@ function nameOf(record: unknown): string {
 
 const day = (record: unknown): string => {
   const { updated, revision } = record as { readonly updated?: string; readonly revision?: number };
-  return updated ? `saved ${updated.slice(0, 16).replace("T", " ")}, ${revision ?? 0} times` : "";
+  return updated ? phrase`saved ${updated.slice(0, 16).replace("T", " ")}, ${revision ?? 0} times` : "";
 };
 
 interface Props {
@@ -86,7 +87,7 @@ interface QuestionProps {
 function Question({ id, of, choice, onChoose }: QuestionProps) {
   const main = of.find((d) => d.shelf === "jobs") ?? (of[0] as Differing);
   const isOfJob = of.some((d) => d.shelf === "jobs");
-  const others = of.filter((d) => d !== main).map((d) => WORDS[d.shelf].toLowerCase());
+  const others = of.filter((d) => d !== main).map((d) => inSentence(WORDS[d.shelf]));
   const options: readonly (readonly [Choice, string, string])[] = [
     ["here", "Keep what is here", day(main.here)],
     ["theirs", "Take the file’s", day(main.theirs)],

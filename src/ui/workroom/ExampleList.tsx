@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useSnackbar } from "notistack";
 import { useEffect, useMemo, useState } from "react";
@@ -33,7 +34,9 @@ function useExamples(): readonly Example[] {
         if (wanted) setExamples(read);
       },
       () =>
-        void enqueueSnackbar("The worked examples could not be loaded. Load this page again.", { variant: "error" }),
+        void enqueueSnackbar(phrase`The worked examples could not be loaded. Load this page again.`, {
+          variant: "error",
+        }),
     );
     return () => {
       wanted = false;
@@ -77,7 +80,12 @@ export function ExampleList({ onCopy }: { readonly onCopy: (job: Job) => void })
           <div style={{ display: "flex", flexDirection: "column", alignItems: "flex-start", gap: 4 }}>
             <b style={{ lineHeight: 1.25 }}>{job.name}</b>
             <span style={{ color: "var(--quiet)", lineHeight: 1.35, flex: 1 }}>{teaches}</span>
-            <Button size="small" sx={{ px: 0 }} onClick={() => onCopy(job)} aria-label={`Open a copy of ${job.name}`}>
+            <Button
+              size="small"
+              sx={{ px: 0 }}
+              onClick={() => onCopy(job)}
+              aria-label={phrase`Open a copy of ${job.name}`}
+            >
               Open a copy
             </Button>
           </div>

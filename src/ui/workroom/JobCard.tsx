@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { sentenceOf } from "../sentenceOf";
 import { tapeOf } from "@/core/units";
 import { Sentence } from "../Sentence";
@@ -58,7 +59,7 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
       </Link>
       <IconButton
         size="small"
-        aria-label={`Remove ${job.name || "this job"}`}
+        aria-label={phrase`Remove ${job.name || "this job"}`}
         onClick={onRemove}
         sx={{ position: "absolute", right: 6, top: 6 }}
       >

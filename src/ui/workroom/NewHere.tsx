@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useSnackbar } from "notistack";
 import { useHints, wantHints } from "@/store/hintStore";
 import { HOME_PAPERS } from "../homePapers";
@@ -20,7 +21,7 @@ export function NewHere() {
         <Quiet
           onPress={() => {
             wantHints();
-            enqueueSnackbar("Open a job: each stage says what to try first.");
+            enqueueSnackbar(phrase`Open a job: each stage says what to try first.`);
           }}
         >
           Try each stage with a hint

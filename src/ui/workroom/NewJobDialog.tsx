@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -41,7 +42,7 @@ export function NewJobDialog(props: {
   const [cloth, setCloth] = useState("");
   const [name, setName] = useState("");
   const card = props.cards.find((c) => c.name === wearer);
-  const called = `${own?.style.name ?? STYLES[style]?.label ?? style}${card ? ` for ${card.name}` : ""}`;
+  const called = `${own?.style.name ?? STYLES[style]?.label ?? style}${card ? phrase` for ${card.name}` : ""}`;
   const make = (): void => {
     const body: Job["body"] = card
       ? structuredClone(card)

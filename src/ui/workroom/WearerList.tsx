@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Link from "next/link";
 import { dayOf } from "../dayOf";
@@ -36,7 +37,7 @@ export function WearerList(props: {
             {name}
           </Link>
           <span style={{ color: "var(--quiet)" }}>
-            {taken.length === 0 ? "card without a date" : `measured ${taken.map(dayOf).join(", ")}`}
+            {taken.length === 0 ? "card without a date" : phrase`measured ${taken.map(dayOf).join(", ")}`}
           </span>
           <span>
             {jobs.length === 0

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import dynamic from "next/dynamic";
 import Link from "next/link";
@@ -10,6 +11,7 @@ import type { StoredJob } from "@/store/database";
 import { sizeInWords } from "@/store/room";
 import { PaneTabs } from "../PaneTabs";
 import { PlainHeader } from "../PlainHeader";
+import { TongueChoice } from "../words/TongueChoice";
 import { stageHref } from "../stages";
 import { StoreNotice } from "../StoreNotice";
 import { usePhone } from "../usePhone";
@@ -90,7 +92,7 @@ export function Workroom() {
 
   async function takeAway(record: StoredJob): Promise<void> {
     const binned = await remove(record);
-    enqueueSnackbar(`${record.job.name || "The job"} was removed.`, {
+    enqueueSnackbar(phrase`${record.job.name || "The job"} was removed.`, {
       action: (key) => (
         <Button
           color="inherit"
@@ -120,6 +122,7 @@ export function Workroom() {
       }}
     >
       <PlainHeader word={phone ? null : "The workroom"}>
+        <TongueChoice />
         <Button
           variant="outlined"
           color="inherit"
@@ -200,8 +203,8 @@ export function Workroom() {
             ) : (
               <p style={{ color: "var(--quiet)", margin: "0 0 16px" }}>
                 Kept in this browser only
-                {taken ? `, ${sizeInWords(taken.used)} of the ${sizeInWords(taken.whole)} it gives` : ""}. Drop job
-                files, or a whole workroom’s, anywhere to open them. <NewHere />
+                {taken ? phrase`, ${sizeInWords(taken.used)} of the ${sizeInWords(taken.whole)} it gives` : ""}. Drop
+                job files, or a whole workroom’s, anywhere to open them. <NewHere />
                 {search.trim() !== "" && found.length === 0 ? " No job holds these words." : ""}
               </p>
             )}
@@ -230,7 +233,7 @@ export function Workroom() {
           />
         ) : null}
         {shown === "examples" ? (
-          <ExampleList onCopy={(job) => void keep({ ...job, name: `${job.name}, my copy` })} />
+          <ExampleList onCopy={(job) => void keep({ ...job, name: phrase`${job.name}, my copy` })} />
         ) : null}
         {room ? <UnreadableList unreadable={room.unreadable} /> : null}
         {room ? (

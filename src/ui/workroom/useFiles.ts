@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useState } from "react";
@@ -37,7 +38,7 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
   const [arriving, setArriving] = useState<Arriving | null>(null);
   const [busy, setBusy] = useState(false);
   const refuse = (name: string, message: string): void =>
-    void enqueueSnackbar(`${name} was not opened. ${message}`, { variant: "error", autoHideDuration: 12_000 });
+    void enqueueSnackbar(phrase`${name} was not opened. ${message}`, { variant: "error", autoHideDuration: 12_000 });
 
   async function keep({ kept, file, merge }: Arriving, choose: (key: string) => Choice): Promise<void> {
     const writes = writesOf(kept, file, choose, () => nanoid(10));
@@ -45,7 +46,7 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
       await keepAll(writes);
       setArriving(null);
       enqueueSnackbar(
-        `${writes.length} ${writes.length === 1 ? "record" : "records"} came in; ${merge.same} were here already.`,
+        phrase`${writes.length} ${writes.length === 1 ? "record" : "records"} came in; ${merge.same} were here already.`,
       );
       await reload();
     } catch {
@@ -95,7 +96,7 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
     setBusy(false);
     const [only] = opened;
     if (opened.length === 1 && only) onJob(only);
-    else if (opened.length > 1) enqueueSnackbar(`${opened.length} jobs were opened.`);
+    else if (opened.length > 1) enqueueSnackbar(phrase`${opened.length} jobs were opened.`);
   }
 
   async function handOver(): Promise<void> {
@@ -105,7 +106,7 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
       const bytes = await workroomWritten(await wholeWorkroom(), made);
       download({ name: `workroom-${made.slice(0, 10)}.eland.zip`, type: "application/zip", bytes });
     } catch {
-      enqueueSnackbar("The browser’s store does not answer, so nothing was handed over. Load this page again.", {
+      enqueueSnackbar(phrase`The browser’s store does not answer, so nothing was handed over. Load this page again.`, {
         variant: "error",
       });
     }

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { panelPath, type Panel } from "@/core/pattern";
 import type { Compared } from "@/core/derive/compare";
 import { useView } from "@/store/viewStore";
@@ -59,7 +60,7 @@ export function CompareTable({ compared }: { readonly compared: readonly Compare
             <path
               key={label}
               role="img"
-              aria-label={`${label}, ${id}`}
+              aria-label={phrase`${label}, ${id}`}
               d={pathData(panelPath(panels[item]), true)}
               fill="none"
               stroke={inkOf(i).color}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { LEG_OUTLINE, OWN_LANDMARKS } from "@/core/drafting";
 import { BODICE_FRONT_PLACES, BODICE_OUTLINE, BODICE_PLACES } from "@/core/bodice";
@@ -90,7 +91,7 @@ export function LandmarkView({ title, kind, color, outline, marks, onChange }: P
       <svg
         ref={svg}
         role="group"
-        aria-label={`${title}: places`}
+        aria-label={phrase`${title}: places`}
         viewBox={`${left} ${top} ${width} ${height}`}
         style={{ width: "100%", height: 440, background: "var(--table)", touchAction: "none" }}
         onPointerMove={place}
@@ -114,7 +115,7 @@ export function LandmarkView({ title, kind, color, outline, marks, onChange }: P
               tabIndex={0}
               role="button"
               aria-roledescription="place to move with the arrow keys"
-              aria-label={`${title}, ${kind.words[name]}`}
+              aria-label={phrase`${title}, ${kind.words[name]}`}
               onPointerDown={(event) => {
                 svg.current?.setPointerCapture(event.pointerId);
                 setHeld(name);

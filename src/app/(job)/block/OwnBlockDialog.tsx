@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { sentenceOf } from "@/ui/sentenceOf";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
@@ -215,7 +216,7 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
 }
 
 const describe = (o: FoundOutline, tape: "in" | "cm"): string =>
-  `${o.name.slice(0, 24)}${o.kind === "other" ? "" : `, ${o.kind} line`}, ${formatLength(o.height, tape)} tall`;
+  phrase`${o.name.slice(0, 24)}${o.kind === "other" ? "" : phrase`, ${o.kind} line`}, ${formatLength(o.height, tape)} tall`;
 
 const WORDS = {
   legs: {
@@ -262,10 +263,10 @@ function Trial({
       It measures {formatLength(round, tape)} round the {trial.what === "legs" ? "hip" : "underarm"}
       {ease === null
         ? ""
-        : `, ${formatLength(Math.abs(ease), tape)} ${ease >= 0 ? "more" : "less"} than ${wearer || "the wearer"}${trial.what === "legs" ? "" : "’s bust"}`}
+        : phrase`, ${formatLength(Math.abs(ease), tape)} ${ease >= 0 ? "more" : "less"} than ${wearer || "the wearer"}${trial.what === "legs" ? "" : "’s bust"}`}
       {trial.what === "legs"
-        ? `, with a crotch depth of ${formatLength(trial.depth, tape)}.`
-        : `, and its sewn waist ${formatLength(trial.waist, tape)}.`}
+        ? phrase`, with a crotch depth of ${formatLength(trial.depth, tape)}.`
+        : phrase`, and its sewn waist ${formatLength(trial.waist, tape)}.`}
     </p>
   );
 }

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Checkbox from "@mui/material/Checkbox";
 import type { Job } from "@/core/files";
 import { isUsed, RULE_SECTIONS, ruleAt, schoolRules, type RuleRow } from "@/core/drafting";
@@ -63,7 +64,7 @@ export function RuleFields() {
       {RULE_SECTIONS.map(({ section, rows }) => {
         const shown = rows.filter((row) => isUsed(row, shape.rules));
         return shown.length === 0 ? null : (
-          <section key={section} aria-label={`Rules: ${section}`} style={{ marginBottom: 12 }}>
+          <section key={section} aria-label={phrase`Rules: ${section}`} style={{ marginBottom: 12 }}>
             <PaneHeading>{section}</PaneHeading>
             {shown.map((row) => (
               <Rule key={row.path.join(".")} row={row} />

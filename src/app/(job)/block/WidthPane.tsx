@@ -1,4 +1,5 @@
 "use client";
+import { listOf, phrase } from "@/core/words";
 import Slider from "@mui/material/Slider";
 import { useCallback, useMemo, useState } from "react";
 import { widthBudget, type WidthParts } from "@/core/inspect";
@@ -48,7 +49,7 @@ export function WidthPane() {
     () =>
       sources
         ? levels.flatMap(([name, y]) =>
-            widthBudget(sources, y).parts.map((parts) => ({ name: `${name}, ${parts.panel}`, parts })),
+            widthBudget(sources, y).parts.map((parts) => ({ name: phrase`${name}, ${parts.panel}`, parts })),
           )
         : [],
     [sources, levels],
@@ -62,7 +63,7 @@ export function WidthPane() {
     <section aria-label="Width budget">
       <PaneHeading>Where the width goes</PaneHeading>
       <Chart
-        label={`Stacked widths of front and back at ${levels.map(([n]) => n).join(", ")}`}
+        label={phrase`Stacked widths of front and back at ${listOf(levels.map(([n]) => n))}`}
         height={330}
         option={option}
       />

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { Sentence } from "@/ui/Sentence";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
@@ -154,7 +155,7 @@ function Row({ measure, onFocus }: { readonly measure: Measure; readonly onFocus
         text={typed}
         unit={job.body.unit}
         tape={tape}
-        placeholder={estimate ? `about ${formatLength(estimate.mm, tape)}` : required ? "needed" : ""}
+        placeholder={estimate ? phrase`about ${formatLength(estimate.mm, tape)}` : required ? "needed" : ""}
         // What is not written yet is no mistake.
         error={typed === "" ? null : faultAt(fault, path, tape)}
         helper={

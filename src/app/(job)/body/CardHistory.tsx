@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useSnackbar } from "notistack";
 import { useCallback, useMemo, useRef } from "react";
@@ -35,14 +36,14 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
 
   async function keepThis(): Promise<void> {
     if (body.name.trim() === "" || !body.taken) {
-      enqueueSnackbar("Write the wearer's name and the date of the card first.", { variant: "warning" });
+      enqueueSnackbar(phrase`Write the wearer's name and the date of the card first.`, { variant: "warning" });
       return;
     }
     try {
       await keep([body]);
-      enqueueSnackbar("The card is kept.");
+      enqueueSnackbar(phrase`The card is kept.`);
     } catch {
-      enqueueSnackbar("The browser's store is full or blocked, so the card was not kept.", { variant: "error" });
+      enqueueSnackbar(phrase`The browser's store is full or blocked, so the card was not kept.`, { variant: "error" });
     }
   }
 
@@ -57,10 +58,10 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
     try {
       await keep(read.cards);
       enqueueSnackbar(
-        `${read.cards.length} ${read.cards.length === 1 ? "card is" : "cards are"} kept, by wearer and date.`,
+        phrase`${read.cards.length} ${read.cards.length === 1 ? "card is" : "cards are"} kept, by wearer and date.`,
       );
     } catch {
-      enqueueSnackbar("The browser's store is full or blocked, so nothing was taken in.", { variant: "error" });
+      enqueueSnackbar(phrase`The browser's store is full or blocked, so nothing was taken in.`, { variant: "error" });
     }
   }
 
@@ -109,10 +110,10 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
                 </span>
                 {inUse ? <span /> : <Button onClick={() => use(card)}>Use</Button>}
                 <Button
-                  aria-label={`Remove the card of ${takenOn(card)}`}
+                  aria-label={phrase`Remove the card of ${takenOn(card)}`}
                   onClick={() => {
                     void remove(id).then(() =>
-                      enqueueSnackbar("The card is removed.", {
+                      enqueueSnackbar(phrase`The card is removed.`, {
                         action: () => <Button onClick={() => void keep([card])}>Put it back</Button>,
                       }),
                     );
@@ -128,7 +129,7 @@ export function CardHistory({ focus }: { readonly focus: MeasureKey }) {
       {points.length > 1 ? (
         <>
           <PaneHeading>{measureOf(focus).label}, by date</PaneHeading>
-          <Chart label={`${measureOf(focus).label} on each card by date`} height={170} option={option} />
+          <Chart label={phrase`${measureOf(focus).label} on each card by date`} height={170} option={option} />
         </>
       ) : null}
       <div style={{ display: "flex", flexWrap: "wrap", gap: 8, marginTop: 6 }}>

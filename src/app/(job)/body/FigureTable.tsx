@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMemo, useState } from "react";
@@ -39,8 +40,8 @@ export function FigureTable({ focus, upper }: { readonly focus: MeasureKey; read
         tape={tape}
         footer={
           shape
-            ? `${label} ${formatLength(measures[focus].mm, tape)}${measures[focus].source === "estimated" ? ", estimated" : ""}`
-            : `${label}: a plain figure, until waist and hip are written`
+            ? phrase`${label} ${formatLength(measures[focus].mm, tape)}${measures[focus].source === "estimated" ? ", estimated" : ""}`
+            : phrase`${label}: a plain figure, until waist and hip are written`
         }
         overlay={(view) =>
           places.map(({ id, at, box }) => (
@@ -58,7 +59,7 @@ export function FigureTable({ focus, upper }: { readonly focus: MeasureKey; read
         }
       >
         {places.map(({ id, item, at }) => (
-          <g key={id} transform={`translate(${at[0]} ${at[1]})`} role="img" aria-label={`Figure, ${id}`}>
+          <g key={id} transform={`translate(${at[0]} ${at[1]})`} role="img" aria-label={phrase`Figure, ${id}`}>
             {figure.views[item].map((path, i) => (
               <path key={i} d={pathData(path)} {...STROKE} stroke="var(--text)" strokeWidth={1.6} />
             ))}

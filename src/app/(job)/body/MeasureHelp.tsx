@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import { useView } from "@/store/viewStore";
 import { Sentence } from "@/ui/Sentence";
 import Checkbox from "@mui/material/Checkbox";
@@ -26,7 +27,7 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
   // A measure that is not written yet is no mistake; one that cannot be read is.
   const lacking = missingMeasures(job.body);
   const unwritten = fault?.errors.every((e) => lacking.some((m) => e.path === `body.measures.${m.key}`)) ?? false;
-  const missing = unwritten ? lacking.map((m) => m.label.toLowerCase()) : [];
+  const missing = unwritten ? lacking.map((m) => inSentence(m.label)) : [];
   const estimated = shape ? Object.values(shape.measures).filter((m) => m.source === "estimated").length : 0;
   return (
     <>
@@ -50,7 +51,7 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
         <p role="status" style={{ margin: "0 0 14px", fontSize: 16 }}>
           {isEmptyCard(job.body)
             ? "Waist and hip are enough for a first pattern; what else you measure makes it yours."
-            : `Still needed for a pattern: ${missing.join(", ")}.`}
+            : phrase`Still needed for a pattern: ${missing.join(", ")}.`}
         </p>
       ) : (
         <FaultNote />
@@ -67,7 +68,7 @@ export function MeasureHelp({ focus }: { readonly focus: MeasureKey }) {
       ) : null}
       <p style={{ color: "var(--quiet)" }}>
         {estimated > 0
-          ? `${estimated} measures are estimates, in slanted type. Measure them before cutting good cloth: what rests on them is printed with the pattern.`
+          ? phrase`${estimated} measures are estimates, in slanted type. Measure them before cutting good cloth: what rests on them is printed with the pattern.`
           : shape
             ? "Every measure is taken."
             : null}

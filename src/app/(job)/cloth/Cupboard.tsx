@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
 import { forCupboard, forJob, type CupboardCloth } from "@/core/cloth/cupboard";
@@ -68,7 +69,7 @@ export function Cupboard({ lay, cloth, length }: Props) {
             <span style={{ display: "block", color: "var(--quiet)", fontSize: 13 }}>{size(kept)}</span>
           </span>
           <Quiet
-            label={`Take ${kept.name}`}
+            label={phrase`Take ${kept.name}`}
             onPress={() =>
               changeJob((draft) => {
                 draft.cloth = forJob(kept);
@@ -77,7 +78,7 @@ export function Cupboard({ lay, cloth, length }: Props) {
           >
             Take
           </Quiet>
-          <Quiet label={`Remove ${kept.name}`} onPress={() => void remove(kept)}>
+          <Quiet label={phrase`Remove ${kept.name}`} onPress={() => void remove(kept)}>
             Remove
           </Quiet>
         </div>

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { proxy } from "comlink";
 import { useMemo, useRef, useState } from "react";
@@ -145,7 +146,7 @@ export function FitPane({ others, cloth, length, tape }: Props) {
             {result.fitted.isNarrowed ? "" : " A longer search may find a little more."}
           </>
         ) : (
-          (result.why ?? `Now ${said(choice.now)}.`)
+          (result.why ?? phrase`Now ${said(choice.now)}.`)
         )}
       </p>
       <div style={{ display: "flex", gap: 8 }}>

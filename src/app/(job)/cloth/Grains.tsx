@@ -1,12 +1,13 @@
 "use client";
+import { phrase } from "@/core/words";
 import type { Job } from "@/core/files";
-import { GRAIN_WORDS, leans, TURNED_GRAINS, type Piece, type TurnedGrain } from "@/core/pieces";
+import { grainWords, leans, TURNED_GRAINS, type Piece, type TurnedGrain } from "@/core/pieces";
 import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
 
-const OPTIONS: readonly (readonly [TurnedGrain | "along", string])[] = [
+const options = (): readonly (readonly [TurnedGrain | "along", string])[] => [
   ["along", "along the cloth"],
-  ...TURNED_GRAINS.map((lies) => [lies, GRAIN_WORDS[lies]] as const),
+  ...TURNED_GRAINS.map((lies) => [lies, grainWords(lies)] as const),
 ];
 
 /** Lays a piece otherwise than along the cloth; along it, nothing is kept. */
@@ -23,13 +24,15 @@ export function Grains({ pieces }: { readonly pieces: readonly Piece[] }) {
   const turned = free.filter((p) => p.lies).length;
   return (
     <details style={{ margin: "8px 0" }}>
-      <summary style={{ cursor: "pointer" }}>Grain of single pieces{turned > 0 ? `: ${turned} turned` : ""}</summary>
+      <summary style={{ cursor: "pointer" }}>
+        Grain of single pieces{turned > 0 ? phrase`: ${turned} turned` : ""}
+      </summary>
       {free.map((p) => (
         <Choice
           key={p.id}
           label={p.name}
           value={p.lies ?? "along"}
-          options={OPTIONS}
+          options={options()}
           width={160}
           onChange={(lies) => changeJob((draft) => lay(draft, p.id, lies))}
         />

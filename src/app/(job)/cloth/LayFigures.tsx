@@ -1,4 +1,5 @@
 "use client";
+import { capital, inSentence, phrase } from "@/core/words";
 import { clothOtherwise, type ClothLay, type LayCloth } from "@/core/cloth";
 import { costOf, SOLD_WIDTHS } from "@/core/cloth/sold";
 import type { ClothInHand } from "@/core/derive/cloth";
@@ -45,7 +46,7 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
   const rows: readonly (readonly [string, React.ReactNode])[] = [
     ["Length needed", <Length key="n" mm={lay.length} tape={tape} unit />],
     [
-      inHand.shrinks > 0 ? `To buy, with ${formatShare(inHand.shrinks)} shrink` : "To buy",
+      inHand.shrinks > 0 ? phrase`To buy, with ${formatShare(inHand.shrinks)} shrink` : "To buy",
       <Length key="b" mm={bought} tape={tape} unit />,
     ],
     ["Cloth used", formatShare(lay.utilisation)],
@@ -61,14 +62,14 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
     ...(material === "shell"
       ? foldsFor(lay, names).map(
           ([name, wide]) =>
-            [`Fold in for the ${name.toLowerCase()}`, <Length key={name} mm={wide} tape={tape} unit />] as const,
+            [phrase`Fold in for the ${inSentence(name)}`, <Length key={name} mm={wide} tape={tape} unit />] as const,
         )
       : []),
     ...(inHand.price !== null ? [["Price", costOf(bought, inHand.price, tape).toFixed(2)] as const] : []),
     ...widths.map(
       (width, i) =>
         [
-          `At ${formatLength(width, tape)} wide`,
+          phrase`At ${formatLength(width, tape)} wide`,
           others.length === 0 ? (
             "…"
           ) : others[i] === null || others[i] === undefined ? (
@@ -81,7 +82,7 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
   ];
   return (
     <section aria-label="Figures of the lay">
-      <PaneHeading>{`${material[0]?.toUpperCase()}${material.slice(1)}`}</PaneHeading>
+      <PaneHeading>{capital(material)}</PaneHeading>
       <dl style={{ margin: 0 }}>
         {rows.map(([label, value]) => (
           <div

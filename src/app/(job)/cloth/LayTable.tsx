@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { FOLD_WORDS, type ClothLay, type LayCloth } from "@/core/cloth";
 import type { Material } from "@/core/pattern";
@@ -103,7 +104,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
       preserveAspectRatio="xMidYMid meet"
       style={{ width: "100%", height: "100%", touchAction: "none", background: "var(--table)" }}
       role="group"
-      aria-label={`Lay of the ${material}, ${FOLD_WORDS[cloth.fold]}: ${formatLength(lay.length, tape)} long`}
+      aria-label={phrase`Lay of the ${material}, ${FOLD_WORDS[cloth.fold]}: ${formatLength(lay.length, tape)} long`}
       onPointerMove={pull}
       onPointerUp={drop}
       onPointerCancel={drop}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { nanoid } from "nanoid";
 import { useCallback } from "react";
 import type { ClothLay, LayCloth } from "@/core/cloth";
@@ -50,7 +51,7 @@ export function Offcuts({ lay, cloth, length, name, onKeep }: Props) {
             </svg>
             <span style={{ flex: 1 }}>left, {formatSize([right - left, bottom - top], tape)}</span>
             <Quiet
-              label={`Keep what is left, ${formatLength(right - left, tape)} long`}
+              label={phrase`Keep what is left, ${formatLength(right - left, tape)} long`}
               onPress={() => onKeep(leftOver(job.cloth ?? {}, name, job.body.unit, outline, nanoid(10)))}
             >
               Keep

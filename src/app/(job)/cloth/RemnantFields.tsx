@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import type { LayCloth } from "@/core/cloth";
 import { cornerToAdd, stripOutline } from "@/core/cloth/corners";
 import { MOST_CORNERS, type Cloth } from "@/core/cloth/schema";
@@ -129,7 +130,7 @@ function CornerRow({
         return (
           <LengthField
             key={which}
-            label={`Corner ${n}, ${which === 0 ? "along" : "across"}`}
+            label={phrase`Corner ${n}, ${which === 0 ? "along" : "across"}`}
             hideLabel
             text={read.ok ? formatLength(read.mm, tape) : String(at[which])}
             unit={tape}
@@ -139,7 +140,7 @@ function CornerRow({
         );
       })}
       {onRemove ? (
-        <Quiet label={`Remove corner ${n}`} onPress={onRemove}>
+        <Quiet label={phrase`Remove corner ${n}`} onPress={onRemove}>
           Remove
         </Quiet>
       ) : (

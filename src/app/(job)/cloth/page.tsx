@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import dynamic from "next/dynamic";
@@ -151,10 +152,10 @@ export default function ClothPage() {
                 ? "The pieces or the cloth have changed since this was laid."
                 : laying.isLooking
                   ? saved > 1
-                    ? `keeps looking, ${formatLength(saved, tape)} saved so far`
+                    ? phrase`keeps looking, ${formatLength(saved, tape)} saved so far`
                     : "keeps looking"
                   : lay
-                    ? `${laying.locked.size > 0 ? `${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
+                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
                     : ""}
             </span>
             {lay ? <SaveLay title={job.name} lay={lay} cloth={cloth} names={names} tape={tape} /> : null}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useSnackbar } from "notistack";
 import { useEffect, useState } from "react";
@@ -27,12 +28,13 @@ export function useCupboard() {
     return true;
   };
   const keep = async (cloth: CupboardCloth): Promise<void> => {
-    if (cloths.some((own) => sameCloth(own, cloth))) enqueueSnackbar(`${cloth.name} is in the cupboard as it is here.`);
-    else if (await done(keepCloth(cloth), NOT_KEPT)) enqueueSnackbar(`${cloth.name} is in the cupboard.`);
+    if (cloths.some((own) => sameCloth(own, cloth)))
+      enqueueSnackbar(phrase`${cloth.name} is in the cupboard as it is here.`);
+    else if (await done(keepCloth(cloth), NOT_KEPT)) enqueueSnackbar(phrase`${cloth.name} is in the cupboard.`);
   };
   const remove = async (cloth: CupboardCloth): Promise<void> => {
     if (!(await done(removeCloth(cloth.id), NOT_REMOVED))) return;
-    enqueueSnackbar(`${cloth.name} was taken out of the cupboard.`, {
+    enqueueSnackbar(phrase`${cloth.name} was taken out of the cupboard.`, {
       action: () => <Button onClick={() => void done(keepCloth(cloth), NOT_KEPT)}>Put it back</Button>,
     });
   };

@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import { SYMPTOMS, symptomOf, isOf, type Fitting } from "@/core/fitting";
 import { formatLength, type Tape } from "@/core/units";
 import { Quiet } from "@/ui/Quiet";
@@ -26,11 +27,15 @@ export function AppliedList({ fittings, tape, onTakeBack }: Props) {
       {fittings.map((fitting) => (
         <div key={fitting.id} style={{ borderBottom: "1px solid var(--rule)", padding: "6px 0", lineHeight: 1.4 }}>
           <b>{dayOf(fitting.date)}</b> {symptomOf(fitting.seen).label}
-          {fitting.pinned === "both" ? "" : `, pinned ${fitting.pinned}, ${fitting.alone ? "there alone" : "mirrored"}`}
+          {fitting.pinned === "both"
+            ? ""
+            : phrase`, pinned ${fitting.pinned}, ${fitting.alone ? "there alone" : "mirrored"}`}
           {fitting.words ? <div>{fitting.words}</div> : null}
           <div style={{ color: "var(--quiet)" }}>
             {fitting.changes
-              .map((change) => `${labelOf(fitting, change).toLowerCase()} ${formatLength(Math.abs(change.by), tape)}`)
+              .map(
+                (change) => phrase`${inSentence(labelOf(fitting, change))} ${formatLength(Math.abs(change.by), tape)}`,
+              )
               .join(", ")}
             . <Quiet onPress={() => onTakeBack(fitting.id)}>Take it back</Quiet>
           </div>

@@ -1,4 +1,5 @@
 "use client";
+import { capital, listOf, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import type { Corrected } from "@/core/derive/corrected";
@@ -43,10 +44,10 @@ function recutWords(recut: Exclude<Recut, { kind: "unknown" }>, tape: Tape): str
   if (recut.kind === "none") return "Nothing that is left of the remnant takes them.";
   const [needs, left] = [formatLength(recut.needs, tape), formatLength(recut.left, tape)];
   if (recut.kind === "short")
-    return `What is left does not do: ${needs} are needed, ${left} are left over the whole width.`;
+    return phrase`What is left does not do: ${needs} are needed, ${left} are left over the whole width.`;
   return recut.on === "width"
-    ? `They can be cut again from what is left: ${needs} of ${left}, whole width.`
-    : `They can be cut again from a part that is left beside the pieces: ${needs} of its ${left}.`;
+    ? phrase`They can be cut again from what is left: ${needs} of ${left}, whole width.`
+    : phrase`They can be cut again from a part that is left beside the pieces: ${needs} of its ${left}.`;
 }
 
 /** What cures a symptom, by how much, what that changes, and taking it over with its note. */
@@ -103,7 +104,7 @@ export function CurePane(props: Props) {
       })}
       <Choice
         label="Pinned on"
-        value={draft.alone ? `${draft.pinned} alone` : draft.pinned}
+        value={draft.alone ? phrase`${draft.pinned} alone` : draft.pinned}
         options={PINNED.map(([value, words]) => [value, words] as const)}
         width={136}
         onChange={(value) => onChange({ ...draft, ...PINNED.find(([v]) => v === value)?.[2] })}
@@ -143,7 +144,7 @@ export function CurePane(props: Props) {
                 Cut already
               </th>
               <td style={{ textAlign: "right", color: voided.length > 0 ? "var(--look)" : undefined }}>
-                {voided.length > 0 ? `void: ${voided.join(", ")}` : "nothing is void"}
+                {voided.length > 0 ? phrase`void: ${listOf(voided)}` : "nothing is void"}
               </td>
             </tr>
           ) : null}
@@ -177,5 +178,3 @@ export function CurePane(props: Props) {
     </section>
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

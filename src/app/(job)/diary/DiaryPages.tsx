@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { nanoid } from "nanoid";
 import Link from "next/link";
 import { useState } from "react";
@@ -78,7 +79,7 @@ export function DiaryPages({ id, job, diary, before, today, tape }: Props) {
                 date: today,
                 seen: learned.seen,
                 pinned: "both",
-                words: `From ${learned.times} garments before.`,
+                words: phrase`From ${learned.times} garments before.`,
                 changes: [learned.change],
               },
             ];

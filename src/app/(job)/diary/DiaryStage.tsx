@@ -1,4 +1,5 @@
 "use client";
+import { capital, phrase } from "@/core/words";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useCallback, useMemo, useState } from "react";
@@ -82,7 +83,7 @@ export function DiaryStage() {
     setDraft(null);
     enqueueSnackbar(
       voided.length > 0
-        ? `The pattern is changed. Void, to be cut again: ${voided.join(", ")}.`
+        ? phrase`The pattern is changed. Void, to be cut again: ${voided.join(", ")}.`
         : "The pattern is changed, with its note.",
       UNDOABLE,
     );
@@ -117,10 +118,10 @@ export function DiaryStage() {
                 first={first}
                 second={second}
                 onChoose={(a, b) => setCompared([a, b])}
-                onKeep={(name) => keepVersion(job, name || `Version ${(job.versions?.length ?? 0) + 1}`, today)}
+                onKeep={(name) => keepVersion(job, name || phrase`Version ${(job.versions?.length ?? 0) + 1}`, today)}
                 onReturn={(version) => {
                   changeJob((now) => takeOver(now, version));
-                  enqueueSnackbar(`Back at “${version.name}”.`, UNDOABLE);
+                  enqueueSnackbar(phrase`Back at “${version.name}”.`, UNDOABLE);
                 }}
                 onName={(version, name) =>
                   changeJob((now) => {
@@ -133,7 +134,7 @@ export function DiaryStage() {
                 id={id}
                 onReturn={(then, date) => {
                   changeJob((now) => becomes(now, then));
-                  enqueueSnackbar(`Back at the end of ${dayOf(date)}.`, UNDOABLE);
+                  enqueueSnackbar(phrase`Back at the end of ${dayOf(date)}.`, UNDOABLE);
                 }}
               />
             </>
@@ -191,7 +192,9 @@ export function DiaryStage() {
           <ReadingsTable before={compared.first.readings} now={compared.second.readings} tape={tape} first="first" />
         ) : (
           <>
-            <PaneHeading>What you see{pressed ? `, near where you pressed on the ${pressed.root}` : ""}</PaneHeading>
+            <PaneHeading>
+              What you see{pressed ? phrase`, near where you pressed on the ${pressed.root}` : ""}
+            </PaneHeading>
             <SymptomGrid
               symptoms={shown}
               chosen={draft?.seen ?? null}
@@ -241,5 +244,3 @@ export function DiaryStage() {
     />
   );
 }
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

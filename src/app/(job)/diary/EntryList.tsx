@@ -1,4 +1,5 @@
 "use client";
+import { inSentence, phrase } from "@/core/words";
 import { toileOf } from "@/core/diary";
 import type { KeptEntry } from "@/store/diaryStore";
 import { Quiet } from "@/ui/Quiet";
@@ -67,7 +68,7 @@ function Page({
     <li
       style={{
         borderBottom: "1px solid var(--rule)",
-        borderLeft: `5px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
+        borderLeft: phrase`5px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
         background: isChosen ? "var(--chalk-wash)" : undefined,
         padding: "8px 16px 8px 11px",
         lineHeight: 1.4,
@@ -80,17 +81,17 @@ function Page({
         style={{ all: "unset", cursor: "pointer", display: "block", width: "100%" }}
       >
         <b>
-          {dayOf(entry.date)}, {KINDS[entry.kind].label.toLowerCase()}
+          {dayOf(entry.date)}, {inSentence(KINDS[entry.kind].label)}
           {entry.passed === undefined ? "" : entry.passed ? ", passed" : ", not passed"}
         </b>
         {entry.words ? <div style={{ whiteSpace: "pre-wrap" }}>{entry.words}</div> : null}
         <div style={{ color: "var(--quiet)" }}>
           {[
-            entry.pattern && `pattern “${entry.pattern.name}”`,
+            entry.pattern && phrase`pattern “${entry.pattern.name}”`,
             entry.cloth,
-            entry.card?.taken && `card of ${dayOf(entry.card.taken)}`,
-            entry.cut?.length && `${entry.cut.length} pieces cut`,
-            entry.photos.length > 0 && !isChosen && `${entry.photos.length} photos`,
+            entry.card?.taken && phrase`card of ${dayOf(entry.card.taken)}`,
+            entry.cut?.length && phrase`${entry.cut.length} pieces cut`,
+            entry.photos.length > 0 && !isChosen && phrase`${entry.photos.length} photos`,
           ]
             .filter(Boolean)
             .join(", ")}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useMemo, useState } from "react";
 import type { Shape } from "@/core/derive/shape";
 import { panelPlaceOf, wornOf } from "@/core/derive/worn";
@@ -22,7 +23,7 @@ export function FigurePress({ shape, onPress }: Props) {
           key={root}
           worn={worn}
           view={root}
-          label={`On the wearer, ${root}: press where it pulls`}
+          label={phrase`On the wearer, ${root}: press where it pulls`}
           style={{ flex: 1, minWidth: 0, height: "100%" }}
           mark={mark?.root === root ? mark.at : null}
           onPress={(at) => {

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { learnedFrom, SYMPTOMS, symptomOf, type Learned } from "@/core/fitting";
@@ -56,7 +57,7 @@ export function LearnedList({ id, wearer, tape, has, onTake }: Props) {
           }}
         >
           <span>
-            {own.label}, {own.times === 2 ? "twice" : `${own.times} times`}
+            {own.label}, {own.times === 2 ? "twice" : phrase`${own.times} times`}
             <span style={{ display: "block", color: "var(--quiet)", fontSize: 13 }}>{symptomOf(own.seen).label}</span>
           </span>
           <b>{formatLength(Math.abs(own.change.by), tape)}</b>

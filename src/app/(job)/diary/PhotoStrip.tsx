@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
@@ -32,7 +33,7 @@ function Thumb({ id, n, onOpen }: { readonly id: string; readonly n: number; rea
   return (
     <button
       type="button"
-      aria-label={`Photo ${n}, large`}
+      aria-label={phrase`Photo ${n}, large`}
       onClick={onOpen}
       style={{ all: "unset", cursor: "pointer", width: 62, height: 46, background: "var(--rule)", borderRadius: 3 }}
     >

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "@/core/words";
 import type { Cure } from "@/core/derive/correcting";
 import { changeOf, placeOfCure, symptomOf, type Fitting } from "@/core/fitting";
 import { formatLength, type Mm, type Tape } from "@/core/units";
@@ -55,5 +56,5 @@ export const marksOf = (draft: Settled, tape: Tape): readonly Mark[] =>
     const mm = draft.amounts[n] ?? 0;
     const place = placeOfCure(cure);
     if (mm === 0 || !place) return [];
-    return [{ root: place[0], landmark: place[1], words: `${cure.label.toLowerCase()} ${formatLength(mm, tape)}` }];
+    return [{ root: place[0], landmark: place[1], words: phrase`${inSentence(cure.label)} ${formatLength(mm, tape)}` }];
   });

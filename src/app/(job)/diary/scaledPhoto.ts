@@ -1,3 +1,4 @@
+import { phrase } from "@/core/words";
 import { pictureSize } from "./pictureSize";
 
 /** Photos are kept no larger than this, long side in pixels: enough to see where cloth pulls. */
@@ -19,16 +20,16 @@ export class NoPhoto extends Error {}
 export async function scaledPhoto(
   file: File,
 ): Promise<{ readonly type: string; readonly width: number; readonly height: number; readonly bytes: Uint8Array }> {
-  if (file.size > MOST_BYTES) throw new NoPhoto(`${file.name} is over 20 MB. Take a smaller picture.`);
-  if (!file.type.startsWith("image/")) throw new NoPhoto(`${file.name} is no picture.`);
+  if (file.size > MOST_BYTES) throw new NoPhoto(phrase`${file.name} is over 20 MB. Take a smaller picture.`);
+  if (!file.type.startsWith("image/")) throw new NoPhoto(phrase`${file.name} is no picture.`);
   const size = pictureSize(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
   if (size && size.width * size.height > MOST_PIXELS)
-    throw new NoPhoto(`${file.name} is ${size.width} by ${size.height} points large. Take a smaller picture.`);
+    throw new NoPhoto(phrase`${file.name} is ${size.width} by ${size.height} points large. Take a smaller picture.`);
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);
   } catch {
-    throw new NoPhoto(`${file.name} cannot be read as a picture.`);
+    throw new NoPhoto(phrase`${file.name} cannot be read as a picture.`);
   }
   try {
     const k = Math.min(1, LONG_SIDE / Math.max(bitmap.width, bitmap.height));

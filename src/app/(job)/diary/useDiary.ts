@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { nanoid } from "nanoid";
 import { useSnackbar } from "notistack";
 import { useCallback, useEffect, useState } from "react";
@@ -56,7 +57,7 @@ export function useDiary(job: string) {
   async function addPhotos(page: KeptEntry, files: readonly File[]): Promise<void> {
     const room = MOST_PHOTOS - page.entry.photos.length;
     if (files.length > room)
-      enqueueSnackbar(`A page keeps ${MOST_PHOTOS} photos; ${files.length - room} were left out.`, {
+      enqueueSnackbar(phrase`A page keeps ${MOST_PHOTOS} photos; ${files.length - room} were left out.`, {
         variant: "warning",
       });
     setBusy(true);

@@ -1,4 +1,5 @@
 "use client";
+import { inSentence } from "@/core/words";
 import { useCallback, useDeferredValue, useMemo } from "react";
 import type { Corrected } from "@/core/derive/corrected";
 import { withFitting } from "@/core/derive/changes";
@@ -53,7 +54,7 @@ export function useTrial({ id, draft, entries, job, today, tape }: Asked) {
   return {
     made,
     after,
-    voided: voided.map((p) => p.name.toLowerCase()),
+    voided: voided.map((p) => inSentence(p.name)),
     recut,
     marks: after && asked ? marksOf(asked, tape) : [],
   };

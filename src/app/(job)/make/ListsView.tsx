@@ -1,6 +1,7 @@
 "use client";
+import { phrase } from "@/core/words";
 import { bundlesOf, cuttingList, shoppingList } from "@/core/making";
-import { GRAIN_WORDS } from "@/core/pieces";
+import { grainWords } from "@/core/pieces";
 import type { HandedFile, Job } from "@/core/files";
 import type { SheetName } from "@/core/files/paper/papers";
 import type { Derived } from "@/core/derive";
@@ -44,14 +45,14 @@ export function ListsView({
     ]);
     const { labels, missing } = labelsOf(jobs);
     if (missing.length > 0)
-      enqueueSnackbar(`Without ${missing.join(", ")}: as it stands it cannot be drawn.`, { variant: "warning" });
-    return labelsPdf(jobs.length === 1 ? job.name : `${job.name} and others`, labels, paper);
+      enqueueSnackbar(phrase`Without ${missing.join(", ")}: as it stands it cannot be drawn.`, { variant: "warning" });
+    return labelsPdf(jobs.length === 1 ? job.name : phrase`${job.name} and others`, labels, paper);
   }
 
   return (
     <div style={{ overflowY: "auto", height: "100%", boxSizing: "border-box", padding: "16px 28px 40px" }}>
       {materials.map((material) => (
-        <section key={material} aria-label={`Cut from ${material}`} style={{ marginBottom: 20 }}>
+        <section key={material} aria-label={phrase`Cut from ${material}`} style={{ marginBottom: 20 }}>
           <PaneHeading>Cut from {material}</PaneHeading>
           <table style={{ width: "100%", borderCollapse: "collapse" }}>
             <tbody>
@@ -71,7 +72,7 @@ export function ListsView({
                           : l.singleLayer
                             ? "single layer, as drawn"
                             : ""}
-                      {l.lies ? `${l.pairs || l.singleLayer ? ", " : ""}${GRAIN_WORDS[l.lies]}` : ""}
+                      {l.lies ? `${l.pairs || l.singleLayer ? ", " : ""}${grainWords(l.lies)}` : ""}
                       {l.note ? ` ${l.note}` : ""}
                     </td>
                   </tr>
@@ -85,7 +86,7 @@ export function ListsView({
         <div style={{ display: "flex", gap: 18, flexWrap: "wrap" }}>
           {HOME_PAPERS.map(([paper, name]) => (
             <Quiet key={paper} onPress={() => void save(labelsFor([job], paper), "The labels could not be saved.")}>
-              {`Print ${bundlesOf(cut).length} labels, ${name}`}
+              {phrase`Print ${bundlesOf(cut).length} labels, ${name}`}
             </Quiet>
           ))}
           {laid.length > 1 ? (
@@ -94,7 +95,7 @@ export function ListsView({
                 void save(labelsFor(laid, tape === "in" ? "letter" : "a4"), "The labels could not be saved.")
               }
             >
-              {`Print those of all ${laid.length} garments on this cloth`}
+              {phrase`Print those of all ${laid.length} garments on this cloth`}
             </Quiet>
           ) : null}
         </div>
@@ -104,7 +105,7 @@ export function ListsView({
         <p style={{ margin: 0 }}>
           {lay === null
             ? "No lay is kept yet: Cloth says how much to buy."
-            : `${job.cloth?.name ?? "The good cloth"}: ${formatLength(lay, tape)} by the lay as it stands; Cloth says how much that is to buy.`}
+            : phrase`${job.cloth?.name ?? "The good cloth"}: ${formatLength(lay, tape)} by the lay as it stands; Cloth says how much that is to buy.`}
         </p>
       </section>
       <section aria-label="Bought besides cloth">

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Checkbox from "@mui/material/Checkbox";
 import TextField from "@mui/material/TextField";
 import type { ReactNode } from "react";
@@ -64,7 +65,7 @@ export function OrderView({ head, order, at, pieces, tape, progress, onChange }:
               <Checkbox
                 checked={isDone}
                 onChange={() => onChange(tick)}
-                slotProps={{ input: { "aria-label": `Step ${step.n} done` } }}
+                slotProps={{ input: { "aria-label": phrase`Step ${step.n} done` } }}
               />
               <div>{shown.length > 0 ? <MiniOutline panels={shown} width={64} height={50} /> : null}</div>
               <div style={{ lineHeight: 1.35 }}>
@@ -73,9 +74,9 @@ export function OrderView({ head, order, at, pieces, tape, progress, onChange }:
                   <Sentence says={step.says} tape={tape} />
                 </span>
                 <div style={{ color: "var(--quiet)", fontSize: 13 }}>
-                  {step.allowance !== null ? `allowance ${formatLength(step.allowance, tape)}; ` : ""}
+                  {step.allowance !== null ? phrase`allowance ${formatLength(step.allowance, tape)}; ` : ""}
                   {step.after.length > 0
-                    ? `after ${step.after
+                    ? phrase`after ${step.after
                         .map((id) => names.get(id))
                         .sort((a, b) => (a ?? 0) - (b ?? 0))
                         .join(", ")}`
@@ -93,7 +94,7 @@ export function OrderView({ head, order, at, pieces, tape, progress, onChange }:
                   size="small"
                   value={done[step.id]?.minutes ?? ""}
                   placeholder={String(step.minutes)}
-                  slotProps={{ htmlInput: { "aria-label": `Minutes for step ${step.n}`, min: 0, max: 6000 } }}
+                  slotProps={{ htmlInput: { "aria-label": phrase`Minutes for step ${step.n}`, min: 0, max: 6000 } }}
                   onChange={(event) => {
                     const minutes =
                       event.target.value === "" ? null : Math.max(0, Math.min(6000, Number(event.target.value)));

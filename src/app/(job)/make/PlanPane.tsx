@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import TextField from "@mui/material/TextField";
 import type { Job } from "@/core/files";
 import { fittingsPlanned, scheduled, type Step, type Week } from "@/core/making";
@@ -48,7 +49,7 @@ export function PlanPane({ job, left, closing, today, tape }: Props) {
             type="number"
             size="small"
             value={week[i]}
-            slotProps={{ htmlInput: { min: 0, max: 1440, "aria-label": `Minutes on ${day}` } }}
+            slotProps={{ htmlInput: { min: 0, max: 1440, "aria-label": phrase`Minutes on ${day}` } }}
             onChange={(event) => {
               const next: Week = [...week];
               next[i] = Math.max(0, Math.min(1440, Number(event.target.value) || 0));
@@ -100,7 +101,7 @@ export function PlanPane({ job, left, closing, today, tape }: Props) {
           ? "No day has any time."
           : left.length === 0
             ? "Everything is done."
-            : `Done on ${last ? dayOf(last) : ""}, on ${found.days.length} ${found.days.length === 1 ? "day" : "days"}.`}
+            : phrase`Done on ${last ? dayOf(last) : ""}, on ${found.days.length} ${found.days.length === 1 ? "day" : "days"}.`}
         {found && found.lateBy > 0 ? <b style={{ color: "var(--look)" }}> That is {found.lateBy} days late.</b> : null}
       </p>
       {found && found.days.length > 0 ? (

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import type { Card } from "@/core/making";
 import type { Tape } from "@/core/units";
 import { HOME_PAPERS } from "@/ui/homePapers";
@@ -40,7 +41,7 @@ export function SaveCards({ title, cards, tape }: Props) {
               )
             }
           >
-            {`Print for the wall, ${name}`}
+            {phrase`Print for the wall, ${name}`}
           </Quiet>
         </li>
       ))}

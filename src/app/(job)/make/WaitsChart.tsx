@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useCallback } from "react";
 import type { Step } from "@/core/making";
 import { tell, type Tape } from "@/core/units";
@@ -46,13 +47,13 @@ export function WaitsChart({ order, tape }: { readonly order: readonly Step[]; r
     [order, tape],
   );
   const words = order.map(
-    (s) => `${s.n} after ${s.after.map((id) => order.find((o) => o.id === id)?.n).join(", ") || "nothing"}`,
+    (s) => phrase`${s.n} after ${s.after.map((id) => order.find((o) => o.id === id)?.n).join(", ") || "nothing"}`,
   );
   return (
     <>
       <PaneHeading>What waits for what</PaneHeading>
       <Chart
-        label={`What waits for what: ${words.join("; ")}`}
+        label={phrase`What waits for what: ${words.join("; ")}`}
         height={Math.max(160, 26 * order.length)}
         option={option}
       />

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { ALLOWANCE_SETS, type AllowanceSetId } from "@/core/finish";
@@ -74,7 +75,7 @@ function SingleEdges() {
     pieces.flatMap((piece) =>
       piece.panel.edges
         .filter((e) => e.role !== "fold")
-        .map((e) => [`${piece.id}.${e.id}`, `${piece.name}, ${e.name}`] as const),
+        .map((e) => [phrase`${piece.id}.${e.id}`, phrase`${piece.name}, ${e.name}`] as const),
     ),
   );
   // An allowance may run from one width to another: its ends are called by what lies there.

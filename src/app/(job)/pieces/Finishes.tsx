@@ -1,4 +1,5 @@
 "use client";
+import { capital } from "@/core/words";
 import Button from "@mui/material/Button";
 import { FINISHES, type AnyFinish, type Finish } from "@/core/finish";
 import type { Job } from "@/core/files";
@@ -139,7 +140,7 @@ function Pockets() {
         return (
           <div key={`${i}-${pocket.kind}`} style={{ marginBottom: 8 }}>
             <div style={{ display: "flex", justifyContent: "space-between", alignItems: "baseline" }}>
-              <b>{kind.words[0]?.toUpperCase() + kind.words.slice(1)}</b>
+              <b>{capital(kind.words)}</b>
               <Button size="small" onClick={() => change((pockets) => pockets.splice(i, 1))}>
                 Take out
               </Button>
@@ -210,7 +211,7 @@ function Extras() {
         return (
           <div key={kind.kind}>
             <Choice
-              label={kind.words[0]?.toUpperCase() + kind.words.slice(1)}
+              label={capital(kind.words)}
               width={84}
               value={i >= 0 ? "yes" : "no"}
               options={[

@@ -1,4 +1,5 @@
 "use client";
+import { listOf, phrase } from "@/core/words";
 import type { Notion } from "@/core/finish";
 import type { Piece } from "@/core/pieces";
 import { tellSum } from "@/core/units";
@@ -10,8 +11,10 @@ import { PaneHeading } from "@/ui/StageLayout";
 
 /** What a piece is cut from; what the same outline is cut from besides, by its number. */
 function clothOf({ material, alsoCut }: Piece): string {
-  const also = alsoCut.map((c) => (c.material === material ? `${c.count} to face it` : `${c.count} ${c.material}`));
-  return [material, ...also].join(", ");
+  const also = alsoCut.map((c) =>
+    c.material === material ? phrase`${c.count} to face it` : phrase`${c.count} ${c.material}`,
+  );
+  return listOf([material, ...also]);
 }
 
 /** What to cut: piece, how many, from what. */
@@ -36,8 +39,8 @@ export function PieceList() {
               </th>
               <td style={{ fontStretch: "85%" }}>
                 {piece.cut.pairs
-                  ? `${piece.cut.count}, one pair`
-                  : `${piece.cut.count}, ${piece.cut.onFold ? "on the fold" : "single"}`}
+                  ? phrase`${piece.cut.count}, one pair`
+                  : phrase`${piece.cut.count}, ${piece.cut.onFold ? "on the fold" : "single"}`}
               </td>
               <td style={{ textAlign: "right", fontStretch: "85%", color: "var(--quiet)" }}>{clothOf(piece)}</td>
             </tr>

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useMemo } from "react";
 import { SHOE } from "@/core/derive/shape";
 import { wornOf } from "@/core/derive/worn";
@@ -26,7 +27,7 @@ export function FigurePane() {
             key={view}
             worn={worn}
             view={view}
-            label={`Silhouette, ${view}`}
+            label={phrase`Silhouette, ${view}`}
             style={isWide ? { width: "100%", height: 260 } : { width: "50%", height: 420 }}
           />
         ))}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { isOf } from "@/core/pattern";
 import { useCallback, useMemo } from "react";
 import { legGirths, type GirthAt } from "@/core/inspect";
@@ -102,7 +103,7 @@ function girthOption({ before, now, body }: Curves, tape: "in" | "cm", ink: Char
     tooltip: {
       trigger: "item",
       formatter: ({ value }: { value: [number, number] }) =>
-        `${value[0]} ${tape} round, ${value[1]} ${tape} below the waist`,
+        phrase`${value[0]} ${tape} round, ${value[1]} ${tape} below the waist`,
     },
     xAxis: { type: "value", min: 0, axisLabel: { color: ink.quiet }, splitLine: { lineStyle: { color: ink.rule } } },
     yAxis: {

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -59,7 +60,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
             <TextField
               select
               value={named ? entry.at : "length"}
-              slotProps={{ select: { "aria-label": `Width ${i + 1}, level` } as object }}
+              slotProps={{ select: { "aria-label": phrase`Width ${i + 1}, level` } as object }}
               onChange={(event) =>
                 change((list) => {
                   const own = list[i];
@@ -76,7 +77,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
             </TextField>
             {named || isRelative(entry.at) ? null : (
               <LengthField
-                label={`Width ${i + 1}, below the waist`}
+                label={phrase`Width ${i + 1}, below the waist`}
                 hideLabel
                 text={onTape(entry.at as LengthInput)}
                 unit={tape}
@@ -91,7 +92,7 @@ export function LevelsField({ index, param, field, tape, unit }: Props) {
               />
             )}
             <LengthField
-              label={`Width ${i + 1}, round one leg`}
+              label={phrase`Width ${i + 1}, round one leg`}
               hideLabel
               text={onTape(entry.girth)}
               unit={tape}

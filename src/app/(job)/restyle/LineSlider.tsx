@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Slider from "@mui/material/Slider";
 import { setView, useView } from "@/store/viewStore";
@@ -39,7 +40,7 @@ export function LineSlider() {
           step={1}
           marks
           value={at}
-          getAriaValueText={(value) => `after line ${value + 1} of ${last + 1}`}
+          getAriaValueText={(value) => phrase`after line ${value + 1} of ${last + 1}`}
           onChange={(_event, value) => go(value as number)}
           sx={{ color: "var(--chalk)" }}
         />

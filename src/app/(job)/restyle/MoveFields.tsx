@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { memo } from "react";
@@ -163,7 +164,7 @@ function NamedField(props: LengthProps & { readonly names: readonly string[] }) 
         ))}
         <MenuItem value="typed">as below</MenuItem>
       </TextField>
-      <NumberField {...props} field={{ ...field, label: `${field.label}: below the natural waist` }} />
+      <NumberField {...props} field={{ ...field, label: phrase`${field.label}: below the natural waist` }} />
     </>
   );
 }
@@ -185,7 +186,7 @@ function RuledField({ field, own, ...props }: FieldProps & { readonly field: Rul
       />
       {isRule ? null : (
         <LengthField
-          label={`${field.label}, from the centre`}
+          label={phrase`${field.label}, from the centre`}
           text={text}
           unit={tape}
           tape={tape}

@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useView } from "@/store/viewStore";
 import { UNDOABLE } from "@/ui/undoable";
 import { tell } from "@/core/units";
@@ -45,7 +46,7 @@ export function OwnStyles() {
   async function keep(): Promise<void> {
     const called = (name ?? "").trim();
     if (called === "") {
-      enqueueSnackbar("Give the style a name first.", { variant: "warning" });
+      enqueueSnackbar(phrase`Give the style a name first.`, { variant: "warning" });
       return;
     }
     try {
@@ -53,7 +54,7 @@ export function OwnStyles() {
       await reload();
       setName(null);
     } catch {
-      enqueueSnackbar("The browser's store is full or blocked, so the style was not kept.", { variant: "error" });
+      enqueueSnackbar(phrase`The browser's store is full or blocked, so the style was not kept.`, { variant: "error" });
     }
   }
 
@@ -116,14 +117,14 @@ const Shelf = memo(
               title={tell(drawn[i]?.message ?? [], tape) || undefined}
               onClick={() => {
                 changeJob((draft) => takeStyle(draft, style));
-                enqueueSnackbar(`“${style.name}” is on the table.`, UNDOABLE);
+                enqueueSnackbar(phrase`“${style.name}” is on the table.`, UNDOABLE);
               }}
             >
               {style.name}
             </Button>
             <Button
               sx={{ minWidth: 0, px: 0.5 }}
-              aria-label={`Remove the style ${style.name}`}
+              aria-label={phrase`Remove the style ${style.name}`}
               onClick={() => onRemove(id)}
             >
               Remove

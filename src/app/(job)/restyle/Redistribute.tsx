@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { isOf } from "@/core/pattern";
 import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
@@ -37,7 +38,7 @@ export function Redistribute() {
     return [
       <span key={root}>
         {Math.abs(by) < 0.5 ? (
-          `; the ${root} is halved by its crease`
+          phrase`; the ${root} is halved by its crease`
         ) : (
           <>
             ; the {root} is <Length mm={Math.abs(by)} tape={tape} unit /> wider toward the {by > 0 ? "side" : "inseam"}

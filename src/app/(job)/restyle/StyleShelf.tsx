@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { jobInStyle } from "@/core/derive/newJob";
 import type { Job } from "@/core/files";
 import { STYLES } from "@/core/styles";
@@ -48,7 +49,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
           scrollbarWidth: "thin",
           // One row that runs on, so that the worksheet below is in sight; or all of them.
           ...(all
-            ? { gridTemplateColumns: `repeat(3, ${CARD}px)` }
+            ? { gridTemplateColumns: phrase`repeat(3, ${CARD}px)` }
             : { gridAutoFlow: "column", gridAutoColumns: CARD, overflowX: "auto", paddingBottom: 4 }),
         }}
       >
@@ -104,7 +105,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
           <Checkbox size="small" sx={{ p: 0.5 }} checked={keep} onChange={(event) => setKeep(event.target.checked)} />
           Keep my moves
         </label>
-        <Quiet onPress={() => setAll(!all)}>{all ? "One row" : `All ${STYLE_LIST.length}`}</Quiet>
+        <Quiet onPress={() => setAll(!all)}>{all ? "One row" : phrase`All ${STYLE_LIST.length}`}</Quiet>
       </div>
     </section>
   );

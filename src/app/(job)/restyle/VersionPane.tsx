@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
@@ -25,7 +26,7 @@ export function VersionPane() {
 
   function keep(): void {
     const today = new Date().toISOString().slice(0, 10);
-    const called = name.trim() || `Version ${versions.length + 1}`;
+    const called = name.trim() || phrase`Version ${versions.length + 1}`;
     changeJob((draft) => {
       draft.versions = [...(draft.versions ?? []), versionOf(job, nanoid(8), called, today)];
     });
@@ -75,7 +76,7 @@ export function VersionPane() {
                   sx={{ px: 0, mr: 1.5 }}
                   onClick={() => {
                     changeJob((draft) => takeOver(draft, version));
-                    enqueueSnackbar(`Back at “${version.name}”.`, UNDOABLE);
+                    enqueueSnackbar(phrase`Back at “${version.name}”.`, UNDOABLE);
                   }}
                 >
                   Return to it

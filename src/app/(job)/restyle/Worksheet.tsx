@@ -1,4 +1,5 @@
 "use client";
+import { inTongue, phrase } from "@/core/words";
 import {
   closestCenter,
   DndContext,
@@ -60,7 +61,10 @@ export function Worksheet() {
         id="worksheet"
         sensors={sensors}
         collisionDetection={closestCenter}
-        accessibility={{ announcements: spoken(shape.moves.map((m) => m.id)), screenReaderInstructions: HOW_TO_MOVE }}
+        accessibility={{
+          announcements: spoken(shape.moves.map((m) => m.id)),
+          screenReaderInstructions: { draggable: inTongue(HOW_TO_MOVE) },
+        }}
         onDragEnd={dropped}
       >
         <SortableContext items={items} strategy={verticalListSortingStrategy}>
@@ -109,18 +113,17 @@ export function Worksheet() {
   );
 }
 
-const HOW_TO_MOVE = {
-  draggable:
-    "To move this line, press space, then the arrow keys; space again puts it down, Escape leaves it where it was.",
-};
+const HOW_TO_MOVE =
+  "To move this line, press space, then the arrow keys; space again puts it down, Escape leaves it where it was.";
 
 /** What is said while a line is moved, by where it comes to stand. */
 function spoken(ids: readonly string[]): Announcements {
-  const place = (id: UniqueIdentifier | undefined): string => `line ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const place = (id: UniqueIdentifier | undefined): string =>
+    phrase`line ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   return {
-    onDragStart: ({ active }) => `Took up ${place(active.id)}.`,
-    onDragOver: ({ over }) => (over ? `Now at ${place(over.id)}.` : "Not over the worksheet."),
-    onDragEnd: ({ over }) => (over ? `Put down at ${place(over.id)}.` : "Put back where it was."),
+    onDragStart: ({ active }) => phrase`Took up ${place(active.id)}.`,
+    onDragOver: ({ over }) => (over ? phrase`Now at ${place(over.id)}.` : "Not over the worksheet."),
+    onDragEnd: ({ over }) => (over ? phrase`Put down at ${place(over.id)}.` : "Put back where it was."),
     onDragCancel: () => "Put back where it was.",
   };
 }

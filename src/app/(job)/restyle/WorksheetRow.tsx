@@ -1,4 +1,5 @@
 "use client";
+import { phrase } from "@/core/words";
 import { useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import Switch from "@mui/material/Switch";
@@ -82,18 +83,18 @@ export const WorksheetRow = memo(function WorksheetRow({ line, index, open, onCh
           <Circle text={String(index + 1)} hot={open} />
           <span style={{ lineHeight: 1.35 }}>
             {line.passed ? (
-              `${line.label}: passed over.`
+              phrase`${line.label}: passed over.`
             ) : line.on ? (
               <Sentence says={line.sentence} tape={tape} />
             ) : (
-              `${line.label}: switched off.`
+              phrase`${line.label}: switched off.`
             )}
           </span>
         </button>
         <span
           {...attributes}
           {...listeners}
-          aria-label={`Move “${line.label}” up or down: space, then the arrows`}
+          aria-label={phrase`Move “${line.label}” up or down: space, then the arrows`}
           style={{ cursor: "grab", padding: "2px 0 2px 6px", color: "var(--quiet)", touchAction: "none" }}
         >
           <svg width={8} height={16} viewBox="0 0 8 16" aria-hidden>

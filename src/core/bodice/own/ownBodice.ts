@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { Drafter, type Numbers, type Step } from "../../drafting";
 import {
   line,
@@ -170,8 +171,8 @@ function stepsOf(own: OwnBodice, panels: Readonly<Record<Half, Panel>>): readonl
     drafter.step(
       panel.id,
       own.name
-        ? `Lay the ${half} of “{name}” on paper with its centre upright and draw round it on the seam line.`
-        : `Lay the ${half} of your bodice on paper with its centre upright and draw round it on the seam line.`,
+        ? phrase`Lay the ${half} of “{name}” on paper with its centre upright and draw round it on the seam line.`
+        : phrase`Lay the ${half} of your bodice on paper with its centre upright and draw round it on the seam line.`,
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
       { name: own.name ?? "" },
     );

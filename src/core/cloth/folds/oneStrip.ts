@@ -1,3 +1,4 @@
+import { inSentence } from "../../words";
 import { Refusal, say } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
@@ -23,7 +24,7 @@ function withLocked(plan: Plan, locked: Locked): Plan {
     if (at.x - own[0] < -1 || at.y - own[1] < -1 || at.y + own[1] > strip.width + 1)
       throw new Refusal(
         "locked",
-        say`The ${part.shape.name.toLowerCase()} is locked off the cloth. Unlock it, or move it on.`,
+        say`The ${inSentence(part.shape.name)} is locked off the cloth. Unlock it, or move it on.`,
       );
   }
   return {

@@ -1,3 +1,4 @@
+import { inSentence } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import { Refusal, say, type Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
@@ -186,7 +187,7 @@ export function refuseTooWide({ strip, parts }: Plan, cloth: LayCloth): void {
   throw new Refusal(
     "cloth.width",
     cloth.fold === "lengthwise" && wide <= cloth.width
-      ? say`The ${shape.name.toLowerCase()} is ${wide} wide: it does not fit on the folded cloth of ${strip.width}. Lay it open, or fold the cloth otherwise.`
-      : say`The ${shape.name.toLowerCase()} is ${wide} wide, the cloth ${strip.width}. Take wider cloth, or join it from two.`,
+      ? say`The ${inSentence(shape.name)} is ${wide} wide: it does not fit on the folded cloth of ${strip.width}. Lay it open, or fold the cloth otherwise.`
+      : say`The ${inSentence(shape.name)} is ${wide} wide, the cloth ${strip.width}. Take wider cloth, or join it from two.`,
   );
 }

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import type { Derived } from "../../derive";
 import type { FittingChange } from "../../fitting";
 import type { Job } from "../../files";
@@ -71,12 +72,12 @@ export const allowance = (
   times: 0 | 2,
 ): Mistake => ({
   id: `${kind}-${times === 0 ? "none" : "double"}`,
-  label: times === 0 ? `No allowance at the ${where}` : `Allowance added twice at the ${where}`,
+  label: times === 0 ? phrase`No allowance at the ${where}` : phrase`Allowance added twice at the ${where}`,
   explains:
     times === 0
-      ? `The ${where} was cut on its seam line: sewn, it takes the allowance out of the garment. Allowances are the last thing drawn, edge by edge, and ticked off.`
+      ? phrase`The ${where} was cut on its seam line: sewn, it takes the allowance out of the garment. Allowances are the last thing drawn, edge by edge, and ticked off.`
       : `The paper edge held the allowance already, and it was added again. Say at each edge whether it is net or cut before adding anything.`,
-  measure: `From seam line to cut line at the ${where}`,
+  measure: phrase`From seam line to cut line at the ${where}`,
   tool: "tape",
   spoil: withAllowance(kind, times),
   read: allowanceAt(role),

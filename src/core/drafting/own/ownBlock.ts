@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { edgeOf, edgesWithRole, type Panel } from "../../pattern";
 import { movedEdges, partedAtDarts, placeOn, readTraced, widthsHeld, type DrawnDart, type Traced } from "../../tracing";
 import { pathEnd, pathLength, pathReverse, pathStart, type Point } from "../../geometry";
@@ -194,8 +195,8 @@ function recordSteps(
     drafter.step(
       panel.id,
       own.name
-        ? `Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
-        : `Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
+        ? phrase`Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
+        : phrase`Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
       { name: own.name ?? "" },
     );
@@ -206,7 +207,7 @@ function recordSteps(
     const altered = panels.find((p) => p.is.root === panel) as Panel;
     drafter.step(
       altered.id,
-      `Fitting of {date}, on the ${panel}: ${template.replace("{by}", `{${name}}`)}.`,
+      phrase`Fitting of {date}, on the ${panel}: ${template.replace("{by}", `{${name}}`)}.`,
       { seams: altered.edges.map((e) => e.path) },
       { date },
     );

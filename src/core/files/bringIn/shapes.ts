@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   boxOf,
   line,
@@ -135,7 +136,7 @@ export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
       const box = boxOf(points);
       return {
         id: `outline-${i + 1}`,
-        name: stroke.name || `outline ${i + 1}`,
+        name: stroke.name || phrase`outline ${i + 1}`,
         kind: stroke.kind,
         path: stroke.path,
         points,

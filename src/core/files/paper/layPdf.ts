@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { rgb } from "pdf-lib";
 import { FOLD_WORDS, type ClothLay, type LayCloth, type Placement } from "../../cloth";
 import { boxOf, type Box, type Point } from "../../geometry";
@@ -31,7 +32,7 @@ export async function layPdf(told: Told, paper: SheetName): Promise<HandedFile> 
   const book = await newBook(told.title);
   const { lay } = told;
   const whole: Box = { left: 0, top: 0, right: lay.length, bottom: lay.drawnWidth };
-  const words = `${told.title}: ${formatLength(lay.length, told.tape)} of cloth ${formatLength(told.cloth.width, told.tape)} wide, ${FOLD_WORDS[told.cloth.fold]}, ${Math.round(lay.utilisation * 100)} % used`;
+  const words = phrase`${told.title}: ${formatLength(lay.length, told.tape)} of cloth ${formatLength(told.cloth.width, told.tape)} wide, ${FOLD_WORDS[told.cloth.fold]}, ${Math.round(lay.utilisation * 100)} % used`;
   drawPart(book.page(wide, tall), told, whole, words, { width: wide, height: tall });
   const step = STRIP.shows - STRIP.repeats;
   const count = lay.length <= STRIP.shows ? 0 : Math.ceil((lay.length - STRIP.repeats) / step);
@@ -41,7 +42,7 @@ export async function layPdf(told: Told, paper: SheetName): Promise<HandedFile> 
       book.page(wide, tall),
       told,
       part,
-      `${told.title}, strip ${i + 1} of ${count}, from ${formatLength(part.left, told.tape)} from the cut end`,
+      phrase`${told.title}, strip ${i + 1} of ${count}, from ${formatLength(part.left, told.tape)} from the cut end`,
       { width: wide, height: tall },
     );
   }
@@ -64,7 +65,7 @@ function drawPart(
   // Across is counted from the edge or the fold that faces the cutter: upward on the page.
   const at = ([x, y]: Point): Point => [field.left + (x - part.left) * scale, field.top + (part.bottom - y) * scale];
   pen.text(words, [MARGIN, MARGIN + 4], 3.6);
-  pen.text(`Scale 1 : ${(1 / scale).toFixed(1)}. Arrows run from the cut end.`, [MARGIN, MARGIN + 9], 2.6, {
+  pen.text(phrase`Scale 1 : ${(1 / scale).toFixed(1)}. Arrows run from the cut end.`, [MARGIN, MARGIN + 9], 2.6, {
     color: QUIET,
   });
   const [x0, y0] = at([part.left, part.top]);

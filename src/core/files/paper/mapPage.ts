@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import type { Mm } from "../../units";
 import type { PagePlan } from "./pagePlan";
@@ -15,7 +16,7 @@ export function drawMap(
 ): void {
   pen.text(set.title, [MARGIN, MARGIN + 6], 6);
   pen.text(
-    `${tiles.length + 1} pages on ${label}. Print at 100 percent, without "fit to page". Measure both squares before you cut.`,
+    phrase`${tiles.length + 1} pages on ${label}. Print at 100 percent, without "fit to page". Measure both squares before you cut.`,
     [MARGIN, MARGIN + 13],
     3.2,
   );

@@ -1,3 +1,4 @@
+import { inTongue } from "../../words";
 import {
   clip,
   closePath,
@@ -77,7 +78,7 @@ export class Pen {
 
   text(text: string, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {
     const [x, y] = this.at(at);
-    this.page.drawText(printable(text), {
+    this.page.drawText(printable(inTongue(text)), {
       x,
       y,
       size: size * PT_PER_MM,
@@ -91,7 +92,7 @@ export class Pen {
   wrapped(text: string, size: Mm, room: Mm): readonly string[] {
     const rows: string[] = [];
     let row = "";
-    for (const word of text.split(" ")) {
+    for (const word of inTongue(text).split(" ")) {
       const longer = row ? `${row} ${word}` : word;
       if (row && this.widthOf(longer, size) > room) {
         rows.push(row);

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import type { Box, Point } from "../../geometry";
 import type { PrintOptions } from "./options";
 import type { PagePlan } from "./pagePlan";
@@ -55,7 +56,7 @@ export function drawTile(
   if (has(tile.column, tile.row - 1)) cross(pen, [(frame.left + frame.right) / 2, frame.top]);
   pen.text(tile.name, [frame.left + 3, frame.top + 9], 8, { color: FAINT });
   pen.text(
-    `${set.title}, page ${tile.name}. ${overlap > 0 ? "Lay the next page's frame on the dashed line." : "Trim to the frame and lay the pages edge to edge."}`,
+    phrase`${set.title}, page ${tile.name}. ${overlap > 0 ? "Lay the next page's frame on the dashed line." : "Trim to the frame and lay the pages edge to edge."}`,
     [frame.left, frame.bottom + 5],
     2.8,
     { color: FAINT },

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { rgb } from "pdf-lib";
 import { boxOf, pathFlatten, type Box, type Point } from "../../geometry";
 import { cardsByDrawing, pictureOf, type Card } from "../../making";
@@ -61,7 +62,7 @@ export async function wallPdf(
   const bytes = await inFields(title, cards, paper, [2, 3], (pen, field, card) => {
     pen.run(outline(field), { color: QUIET, width: 0.2, close: true });
     const [left, room] = [field.left + 4, field.right - field.left - 8];
-    pen.text(`${card.name}, card ${card.n} of ${cards.length}`.replace(/^, /, ""), [left, field.top + 6], 2.8, {
+    pen.text(phrase`${card.name}, card ${card.n} of ${cards.length}`.replace(/^, /, ""), [left, field.top + 6], 2.8, {
       color: QUIET,
     });
     const words = tell(card.says, tape);

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import { panelOutline, type Panel } from "../../pattern";
 import type { Mm } from "../../units";
@@ -86,7 +87,7 @@ function drawRows(
   pen.text(heading, [left, top + 3], 3);
   let y = top + 7;
   for (const [what, how] of rows) {
-    const [first = "", ...more] = pen.wrapped(`${what}: ${how}`, size, room);
+    const [first = "", ...more] = pen.wrapped(phrase`${what}: ${how}`, size, room);
     pen.text(first, [left, y], size);
     for (const row of more) pen.text(row, [left + 3, (y += size * 1.3)], size);
     y += size * 1.45;

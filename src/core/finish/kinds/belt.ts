@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { type Panel } from "../../pattern";
 import { length, number, statedLength, type ReadOf } from "../../params";
 import { quantity, type Quantity, say } from "../../units";
@@ -31,7 +32,7 @@ function withBelt(garment: Garment, belt: ReadOf<typeof PARAMS, Quantity>, { mea
   const panels = [
     strip("belt", "Belt", length.mm, belt.width.mm),
     ...(belt.loops > 0
-      ? [strip("belt-loops", `Belt loops, ${belt.loops} from one strip`, belt.loops * loop, belt.loopWidth.mm)]
+      ? [strip("belt-loops", phrase`Belt loops, ${belt.loops} from one strip`, belt.loops * loop, belt.loopWidth.mm)]
       : []),
   ];
   const notions: readonly Notion[] = [

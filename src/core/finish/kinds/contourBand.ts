@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { centreOnFold, cutTop, edgesWithRole, isCutTo, isOf, isMain, type Panel, type TopCut } from "../../pattern";
 import { say, Refusal, type Quantity } from "../../units";
 import { unsettled, type Garment } from "../garment";
@@ -45,9 +46,9 @@ function cutFrom(
 /** What the band is called that is cut off a leg, and what is left of the leg. */
 const namesOf = ({ id, name }: Panel, root: LegRoot): TopCut => ({
   by: ID,
-  upper: { id: `band-${root}`, name: `Band, ${root}` },
+  upper: { id: `band-${root}`, name: phrase`Band, ${root}` },
   lower: { id: `${id}-main`, name },
-  seam: { id: `band-${root}`, label: `Band, ${root}`, kind: "waist" },
+  seam: { id: `band-${root}`, label: phrase`Band, ${root}`, kind: "waist" },
 });
 
 /** The band as a part of its own, faced with itself and stiffened; the leg under it as what is left of the style's. */

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   along,
   edgesWithRole,
@@ -155,7 +156,7 @@ const isUpper = ({ is }: Panel): boolean => is.cuts.at(-1)?.part === "above";
 function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edges: readonly Edge[]): Panel | null {
   const facing: Panel = {
     id: `${id}-facing-${panel.is.root ?? "side"}${isUpper(panel) ? "-upper" : ""}`,
-    name: `${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
+    name: phrase`${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
     is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
     half: "both",
     cutting: {
@@ -204,7 +205,7 @@ function endsOf(garment: Garment, made: readonly Made[]): readonly Join[] {
         );
       const [[a], [b]] = [at(seam.a), at(seam.b)];
       if (!a || !b || a.panel === b.panel) return [];
-      return [joined(`${a.panel}-${seam.id}`, "cut", `${seam.label}, facing`, [a], [b])];
+      return [joined(`${a.panel}-${seam.id}`, "cut", phrase`${seam.label}, facing`, [a], [b])];
     });
 }
 const EDGES_FACED: ReadonlySet<string> = new Set<Faced>(["neck", "armhole"]);
@@ -213,7 +214,7 @@ const seamTo = (made: Made, kind: Faced): Join => ({
   ...joined(
     `${made.facing.id}-${kind}`,
     kind,
-    `${made.facing.name}, ${kind}`,
+    phrase`${made.facing.name}, ${kind}`,
     [along(made.facing.id, made.edge.id)],
     [along(made.panel.id, made.edge.id)],
   ),

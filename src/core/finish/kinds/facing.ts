@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   along,
   isOf,
@@ -34,7 +35,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
       ...top,
       cutting: { material: top.cutting.material },
       id,
-      name: `Facing, ${root}`,
+      name: phrase`Facing, ${root}`,
       is: partOf("facing", { root, madeFor: source.id }),
     };
     const centre = findEdge(own, "crotch");
@@ -44,7 +45,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
   });
   const sewn = made.map(({ root, source, panel }): Join => ({
     id: `waist-facing-${root}`,
-    label: `Waist and its facing, ${root}`,
+    label: phrase`Waist and its facing, ${root}`,
     kind: "waist",
     by: ID,
     how: "equal",

@@ -1,3 +1,4 @@
+import { inSentence, phrase } from "../../words";
 import { along, edgesWithRole, type Edge, type Join, type Panel, middleGrain, partOf } from "../../pattern";
 import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../../geometry";
 import { statedLength } from "../../params";
@@ -30,7 +31,7 @@ function hemStrip(panel: Panel, depth: Mm): Panel | null {
   ];
   const strip: Panel = {
     id: `hem-facing-${panel.id}`,
-    name: `Hem facing, ${panel.name.toLowerCase()}`,
+    name: phrase`Hem facing, ${inSentence(panel.name)}`,
     is: partOf("hem-facing", { root: panel.is.root, madeFor: panel.id }),
     half: panel.half,
     cutting: { material: panel.cutting.material, sewn: { style: "pocket" } },
@@ -66,7 +67,7 @@ function faced(garment: Garment, depth: Mm): Garment {
   if (!without && !rings) return faced;
   return unsettled(
     faced,
-    say`The hem of the ${(without?.source.name ?? "flounce").toLowerCase()} cannot be faced ${depth} deep: turn or roll it there.`,
+    say`The hem of the ${inSentence(without?.source.name ?? "flounce")} cannot be faced ${depth} deep: turn or roll it there.`,
   );
 }
 

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   along,
   edgeOf,
@@ -86,10 +87,10 @@ export const mockFly = defineFinish({
     if (!ref || !front || run.length > 1)
       return unsettled(garment, say`The centre front is cut or lies on a fold, so there is no seam for a mock fly.`);
     const under = over === "right" ? "left" : "right";
-    const fly = traced(front, ref, extension.mm, `Mock fly, on the ${over} front`);
+    const fly = traced(front, ref, extension.mm, phrase`Mock fly, on the ${over} front`);
     if (!fly) return unsettled(garment, say`The waist beside the centre front is too narrow for a mock fly this wide.`);
     const shield = foldedStrip(
-      { id: "fly-shield", name: `Fly shield, under the ${under} front`, part: "fly-shield" },
+      { id: "fly-shield", name: phrase`Fly shield, under the ${under} front`, part: "fly-shield" },
       [{ id: "sewn", name: "edge at the centre", length: refsLength(garment.panels, run), role: "style" }],
       extension.mm,
     );

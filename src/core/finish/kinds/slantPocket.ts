@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   against,
   along,
@@ -174,7 +175,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const part = (id: string, name: string, kind: PartKind, edges: readonly Edge[], material: Material): Panel => ({
     id,
     is: partOf(kind, { madeFor: panel.id }),
-    name: panel.half === "both" ? name : `${name}, ${panel.half}`,
+    name: panel.half === "both" ? name : phrase`${name}, ${panel.half}`,
     half: panel.half,
     cutting: { material, sewn: { style: "pocket" } },
     edges,

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { along, edgeOf, partOf, refsLength, ringPanel, type Join, type Panel, type Material } from "../../pattern";
 import { number, statedLength } from "../../params";
 import { count, quantity, ratio, say, type Mm } from "../../units";
@@ -46,7 +47,7 @@ export const flounceLining = defineFinish({
     const drawn = Array.from({ length: parts }, (_, i): Panel => {
       const panel = ringPanel({
         id: `flounce-lining-${i + 1}`,
-        name: `Flounce lining ${i + 1}`,
+        name: phrase`Flounce lining ${i + 1}`,
         is: partOf("flounce", { madeFor: first.id }),
         radius,
         depth,
@@ -122,7 +123,7 @@ export const pleatedStrip = defineFinish({
     const strip = foldedStrip(
       {
         id: "trim",
-        name: lengths === 1 ? "Pleated strip" : `Pleated strip, ${lengths} lengths joined a side`,
+        name: lengths === 1 ? "Pleated strip" : phrase`Pleated strip, ${lengths} lengths joined a side`,
         part: "trim",
       },
       [{ id: "sewn", name: "pleated edge", length: long / lengths, role: "style" }],

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../../pattern";
 import type { Garment } from "../garment";
 import type { OpensAt } from "../define";
@@ -24,7 +25,7 @@ export function waistRun(garment: Garment, opens: OpensAt): readonly WaistStretc
   const left = waistWalk(garment, "left");
   const half = (leg: "left" | "right", refs: readonly EdgeRef[], from: string, to: string): WaistStretch => ({
     id: leg,
-    name: `${leg} half`,
+    name: phrase`${leg} half`,
     from,
     to,
     leg,

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import {
   along,
   edgeOf,
@@ -55,7 +56,7 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
         : []),
       ...run.map((s) => ({
         id: `sewn-${s.id}`,
-        name: `sewn edge, ${s.name}`,
+        name: phrase`sewn edge, ${s.name}`,
         length: share * runLength(garment, s.refs),
         role: "waist" as const,
       })),
@@ -66,7 +67,7 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
   );
   const join = (s: WaistStretch): Join => ({
     id: `waist-${s.id}`,
-    label: `Waist, ${s.name}`,
+    label: phrase`Waist, ${s.name}`,
     kind: "waist",
     by: strip.part,
     how: share === 1 ? "equal" : "gathered",
@@ -80,7 +81,7 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
     ? [
         {
           id: `${strip.id}-ends`,
-          label: `${strip.name}, its ends`,
+          label: phrase`${strip.name}, its ends`,
           kind: "cut",
           by: strip.part,
           how: "equal",

@@ -1,3 +1,4 @@
+import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import { isBodice, type Panel } from "../../pattern";
 import { say, type Sentence } from "../../units";
@@ -27,7 +28,7 @@ export function placeName(panel: Panel, p: Point): string {
   const known = Object.entries(panel.landmarks).find(
     ([name, q]) => PLACES[name] && Math.hypot(p[0] - q[0], p[1] - q[1]) < SAME_PLACE,
   );
-  return known ? `, the ${PLACES[known[0]]}` : "";
+  return known ? phrase`, the ${PLACES[known[0]] ?? ""}` : "";
 }
 
 /** Where measures start on a panel, and its lines. */

@@ -1,3 +1,4 @@
+import { listOf, phrase } from "../../words";
 import { pathFlatten, pointDistance, type Path, type Point, pointFlipped } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
 import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
@@ -82,7 +83,7 @@ function slashCards(
         ...base,
         says: say`${base.name}: mark ${listed(
           places.map((p) => say`${nameOf(p)}, ${placed(p, origin)}`),
-        )}. ${says}${isLast && isHinged ? `, up to ${nameOf(end)} and not through it: it is hinged there` : ""}.${isLast && widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
+        )}. ${says}${isLast && isHinged ? phrase`, up to ${nameOf(end)} and not through it: it is hinged there` : ""}.${isLast && widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
         numbers: isLast ? Object.fromEntries(own.map(([a, b], k) => [`opened${k + 1}`, pointDistance(a, b)])) : {},
         act: {
           kind: "cut",
@@ -92,7 +93,8 @@ function slashCards(
         },
         points: Object.fromEntries(places.map((p) => [nameOf(p), shift(p)])),
       });
-      if (slash.length <= MOST_PLACES) return [cut([`Cut from ${slash.map(nameOf).join(" to ")}`], slash, true)];
+      if (slash.length <= MOST_PLACES)
+        return [cut([phrase`Cut from ${listOf(slash.map(nameOf), phrase` to `)}`], slash, true)];
       // A slash along a curve is cut stretch by stretch.
       const runs = runsThrough(slash);
       return runs.map((run, k) =>

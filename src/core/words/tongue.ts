@@ -1,0 +1,102 @@
+/**
+ * What a tongue says for what is said in English: plain words, and templates whose places are `{1}`, `{2}` … in the order
+ * of English, or `{name}`. White space at the ends is no part of either.
+ */
+export interface Tongue {
+  /** The tongue's tag, as pages and dates are marked with it: "de". */
+  readonly tag: string;
+  /** What stands between the whole and the tenths of a number. */
+  readonly decimalMark: "." | ",";
+  /** True where words keep their first letter inside a sentence, as German nouns do. */
+  readonly keepsCapitals: boolean;
+  readonly messages: Readonly<Record<string, string>>;
+}
+
+/** A template in another tongue: its words, and between them the numbers (from 0) of the English places. */
+type Reworded = readonly (string | number)[];
+
+let spoken: Tongue | null = null;
+let messages: ReadonlyMap<string, string> = new Map();
+const reworded = new Map<string, Reworded>();
+/** Templates that were looked up; a program has a few thousand. */
+const MOST_REWORDED = 6000;
+
+/** The tongue everything is said in from here on; null is English. One page, one worker: one tongue. */
+export function speak(tongue: Tongue | null): void {
+  spoken = tongue;
+  messages = new Map(Object.entries(tongue?.messages ?? {}));
+  reworded.clear();
+}
+
+/** The tongue that is spoken; null for English. */
+export const spokenTongue = (): Tongue | null => spoken;
+
+/** The tag of what is spoken. */
+export const tongueTag = (): string => spoken?.tag ?? "en";
+
+const ENDS = /^(\s*)([\s\S]*?)(\s*)$/;
+
+/** The same in the tongue that is spoken; what it has no words for, such as the maker's own, stays as it is. */
+export function inTongue(text: string): string {
+  if (!spoken || text === "") return text;
+  const whole = messages.get(text);
+  if (whole !== undefined) return whole;
+  const [, before = "", middle = "", after = ""] = ENDS.exec(text) ?? [];
+  const known = messages.get(middle);
+  return known === undefined ? text : `${before}${known}${after}`;
+}
+
+/** A name as it stands inside a sentence: small in English. */
+export const inSentence = (name: string): string =>
+  spoken?.keepsCapitals ? inTongue(name) : inTongue(name).toLowerCase();
+
+/** A word as it stands at the head of a line: large. */
+export function capital(word: string): string {
+  const said = inTongue(word);
+  return said.charAt(0).toUpperCase() + said.slice(1);
+}
+
+/** A template by its English words, with the order its places have in the tongue that is spoken; null where it has none. */
+export function rewordedTemplate(english: readonly string[]): Reworded | null {
+  if (!spoken) return null;
+  const template = english.reduce((all, part, i) => (i === 0 ? part : `${all}{${i}}${part}`), "");
+  const known = reworded.get(template);
+  if (known) return known;
+  const said = inTongue(template);
+  if (said === template) return null;
+  const found = readPlaces(said, english.length - 1);
+  if (reworded.size >= MOST_REWORDED) reworded.clear();
+  reworded.set(template, found);
+  return found;
+}
+
+/** "{2} of {1}" as the numbers of its places, from 0, with the words between them. */
+function readPlaces(template: string, places: number): Reworded {
+  return template.split(/\{(\d+)\}/).map((part, i) => {
+    if (i % 2 === 0) return part;
+    const place = Number(part) - 1;
+    if (place >= places) throw new RangeError(`the message “${template}” has a place that is not in English`);
+    return place;
+  });
+}
+
+/**
+ * Text from a template with values in it, in the tongue that is spoken. A value that stands in braces of its own
+ * (`{${"hem"}}`) is the name of a number, and stays.
+ */
+export function phrase(english: readonly string[], ...values: readonly (string | number | undefined)[]): string {
+  const value = (i: number): string => {
+    const given = values[i] ?? "";
+    return typeof given === "string" && !english[i]?.endsWith("{") ? inTongue(given) : String(given);
+  };
+  const order = rewordedTemplate(english);
+  if (order) return order.map((part) => (typeof part === "string" ? part : value(part))).join("");
+  return english.map((part, i) => (i < values.length ? part + value(i) : part)).join("");
+}
+
+/** Names and the like one after the other, each in the tongue that is spoken. */
+export const listOf = (parts: readonly string[], between = ", "): string => parts.map(inTongue).join(between);
+
+/** A decimal number as the tongue writes it. */
+export const decimal = (text: string): string =>
+  spoken?.decimalMark === "," ? text.replace(/(\d)\.(\d)/g, "$1,$2") : text;
