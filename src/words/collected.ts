@@ -8,26 +8,24 @@ const SAYS_NOTHING =
 
 /** Properties of elements and of plain data whose text is for the program, not for a reader. */
 const FOR_THE_PROGRAM = new Set(
-  `className style id type variant size color role href key d fill stroke transform viewBox component edge position anchor
-  placement direction autoComplete inputMode rel target htmlFor aria-live aria-current name scope sx textAnchor
-  dominantBaseline strokeLinejoin strokeLinecap fontFamily margin severity orientation kind as preserveAspectRatio accept
-  method lang dir path param family display border background font cursor of by at is panel drawn where animation
-  transition boxShadow gridTemplateColumns gridTemplateAreas alignItems justifyContent textTransform whiteSpace overflow
-  userSelect touchAction mimeType encoding format boundary pattern translate`.split(/\s+/),
+  `className style id type variant size color role href key d fill stroke transform viewBox component anchor direction autoComplete inputMode rel target htmlFor aria-live aria-current name scope sx textAnchor dominantBaseline strokeLinejoin strokeLinecap fontFamily margin severity orientation kind preserveAspectRatio accept method lang dir path param family display border background font cursor animation transition boxShadow gridTemplateColumns gridTemplateAreas alignItems justifyContent textTransform whiteSpace overflow userSelect touchAction mimeType translate`.split(
+    /\s+/,
+  ),
 );
 /** Properties of plain data whose text is for a reader, be it one small word. */
 const FOR_A_READER =
   /^(label|title|name|note|words|word|text|heading|says|hint|short|one|many|reading|singular|plural|noun|verb|told|value)$/;
 /** What is said to these is for the program. */
 const TAKES_NO_WORDS =
-  /^(describe|Error|RangeError|TypeError|querySelector|querySelectorAll|closest|getContext|addEventListener|removeEventListener|getElementById|setAttribute|getAttribute|matchMedia|regex|RegExp|createElement|postMessage|getPropertyValue|getAttributeNS|split|startsWith|endsWith|includes|replace|join|has|get|indexOf|console|error)$/;
+  /^(describe|Error|RangeError|TypeError|querySelector|querySelectorAll|closest|getContext|addEventListener|removeEventListener|getElementById|setAttribute|getAttribute|matchMedia|regex|RegExp|createElement|postMessage|getPropertyValue|getAttributeNS)$/;
+const METHODS_WITHOUT_WORDS = /^(split|startsWith|endsWith|includes|replace|join|has|get|indexOf|error)$/;
 /** Markup, paths, styles, addresses and the like. */
 const IS_NO_TEXT =
-  /^(https?:|\/|\.\/|#|@|use client$|M-?\d|m-?\d|var\(|url\(|calc\(|rgba?\(|translate\(|rotate\(|scale\(|matrix\(|<)|[{};]\s*$|^\s*[{};]|=>|\bsolid\b|\bflex\b|^\d+(px|em|rem|%|fr)|\dfr\b|minmax\(|\d+px|\{\d+\}px|sans-serif|'self'|Variable"|data-\w+=|viewBox|stroke|<\//i;
+  /^(https?:|\/|\.\/|#|@|use client$|M-?\d|m-?\d|var\(|url\(|calc\(|rgba?\(|translate\(|rotate\(|scale\(|matrix\(|<)|;\s*$|=>|\bsolid\b|\bflex\b|^\d+(px|em|rem|%|fr)|\dfr\b|minmax\(|\d+px|\{\d+\}px|sans-serif|'self'|Variable"|data-\w+=|viewBox|stroke|<\//i;
 
 /** Small words that are shown as they are kept: sides, panels, places, materials, levels. */
 const SHOWN_AS_KEPT =
-  `front back left right shell contrast lining interfacing pocketing rib block now body ease dart waist hip thigh
+  `net seam edge front back left right shell contrast lining interfacing pocketing rib block now body ease dart waist hip thigh
   knee calf ankle crotch side inseam hem top open single length`.split(/\s+/);
 
 /** A length of the program's own, and a word that only it knows. */
@@ -139,8 +137,9 @@ export function wordsOf(fileName: string, source: string): readonly string[] {
     }
     if (ts.isJsxAttribute(node) && FOR_THE_PROGRAM.has(node.name.getText())) return;
     if (ts.isCallExpression(node) || ts.isNewExpression(node)) {
+      const isMethod = ts.isPropertyAccessExpression(node.expression);
       const called = node.expression.getText().split(".").pop() ?? "";
-      if (TAKES_NO_WORDS.test(called)) {
+      if (TAKES_NO_WORDS.test(called) || (isMethod && METHODS_WITHOUT_WORDS.test(called))) {
         visit(node.expression);
         node.arguments?.forEach((one) => !ts.isStringLiteralLike(one) && !ts.isTemplateExpression(one) && visit(one));
         return;

@@ -1,4 +1,4 @@
-import { phrase } from "../words";
+import { listOf, phrase } from "../words";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
@@ -18,14 +18,14 @@ export function workSheetOf(job: Job, derived: Derived, notices: readonly Senten
   const cloth = job.cloth;
   return {
     title: job.name || "Unnamed job",
-    about: [
-      job.body.name && phrase`for ${job.body.name}`,
-      style.label,
-      job.date && phrase`of ${job.date}`,
-      cloth?.name ? phrase`in ${cloth.name}` : "cloth not decided",
-    ]
-      .filter(Boolean)
-      .join(", "),
+    about: listOf(
+      [
+        job.body.name && phrase`for ${job.body.name}`,
+        style.label,
+        job.date && phrase`of ${job.date}`,
+        cloth?.name ? phrase`in ${cloth.name}` : "cloth not decided",
+      ].filter((part): part is string => part !== undefined && part !== ""),
+    ),
     drawn: derived.panels
       .filter((p) => p.is.part === null && !p.is.leftOf)
       .map((p) => ({ panel: p, isBack: isOf(p, "back") })),

@@ -113,7 +113,7 @@ const INNER: Readonly<Record<string, string>> = {
   opening: "the opening",
   placement: "the placement line",
   fold: "the fold line",
-  crease: "the crease",
+  crease: "the crease line",
 };
 
 /** The stretches in which a hand draws a line through places. */

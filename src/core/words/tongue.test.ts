@@ -1,0 +1,69 @@
+import { capital, decimal, inSentence, inTongue, listOf, phrase, speak, tongueTag, type Tongue } from ".";
+import { count, fill, say, tell } from "../units";
+
+/** A made-up tongue that turns sentences round and writes with a comma. */
+const TURNED: Tongue = {
+  tag: "xx",
+  decimalMark: ",",
+  keepsCapitals: true,
+  messages: {
+    "{1} of {2}": "aus {2}: {1}",
+    "Lay {1} on {2}.": "Auf {2}: {1}.",
+    "Move it {by} down.": "Abwärts {by}.",
+    "Take {{1}Width} off.": "{{1}Width} ab.",
+    Front: "Vorn",
+    front: "vorn",
+    ", twice": ", zweimal",
+  },
+};
+
+beforeEach(() => speak(TURNED));
+afterEach(() => speak(null));
+
+test("text and its places come in the order of the tongue, and what is put in is said in it too", () => {
+  expect(phrase`${3} of ${"Front"}`).toBe("aus Vorn: 3");
+  expect(phrase`${"Kelp crepe"} of ${"Front"}`).toBe("aus Vorn: Kelp crepe");
+  expect(inTongue("Kelp crepe")).toBe("Kelp crepe");
+  expect(listOf(["Front", "Kelp crepe"])).toBe("Vorn, Kelp crepe");
+});
+
+test("white space at the ends is no part of a text", () => {
+  expect(inTongue("  , twice ")).toBe("  , zweimal ");
+  expect(phrase` ${1} of ${2} `).toBe(" aus 2: 1 ");
+});
+
+test("a sentence keeps its numbers, whatever place they take", () => {
+  const sentence = say`Lay ${say`${count(2)} of ${"Front"}`} on ${1200}.`;
+  expect(tell(sentence, "cm")).toBe("Auf 120,0 cm: aus Vorn: 2.");
+  expect(sentence).toContainEqual({ kind: "length", mm: 1200 });
+});
+
+test("the name of a number stays, and numbers are filled in by it", () => {
+  expect(phrase`Take {${"front"}Width} off.`).toBe("{frontWidth} ab.");
+  expect(tell(fill("Move it {by} down.", { by: { kind: "length", mm: 25 } }), "cm")).toBe("Abwärts 2,5 cm.");
+});
+
+test("a sentence that was made in English is said in the tongue", () => {
+  speak(null);
+  const made = say`Lay ${count(1)} on ${500}.`;
+  speak(TURNED);
+  expect(tell(made, "cm")).toBe("Auf 50,0 cm: 1.");
+});
+
+test("small inside a sentence in English, as it is where nouns are large", () => {
+  expect(inSentence("Front")).toBe("Vorn");
+  expect(capital("front")).toBe("Vorn");
+  expect(decimal("12.5 of 3. kind")).toBe("12,5 of 3. kind");
+  speak(null);
+  expect([inSentence("Front"), capital("front"), decimal("12.5"), tongueTag()]).toEqual([
+    "front",
+    "Front",
+    "12.5",
+    "en",
+  ]);
+});
+
+test("a message with a place that English has not is refused", () => {
+  speak({ ...TURNED, messages: { "{1} of {2}": "{3}" } });
+  expect(() => phrase`${1} of ${2}`).toThrow(/place that is not in English/);
+});
