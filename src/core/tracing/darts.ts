@@ -8,6 +8,8 @@ export type DrawnDart = readonly [Point, Point, Point];
 
 /** A dart whose mouths lie within this of an edge opens there. */
 const NEAR: Mm = 40;
+/** A dart whose mouth is no wider than a line is drawn is none; every other counts, or the edge is sewn too long by it. */
+const LEAST_MOUTH: Mm = 0.3;
 
 /** How the parts of an edge, and the darts that open on it, are called; the first of each bears the bare name. */
 export interface DartedEdge {
@@ -32,7 +34,7 @@ export function partedAtDarts(
       const [from, to] = a.along < b.along ? [a, b] : [b, a];
       return { from: from.along, to: to.along, tip: dart[1], near: Math.max(a.distance, b.distance) < NEAR };
     })
-    .filter((m) => m.near && m.to - m.from > 2)
+    .filter((m) => m.near && m.to - m.from > LEAST_MOUTH)
     .sort((a, b) => a.from - b.from);
   const edges: Edge[] = [];
   const lines: PanelLine[] = [];
