@@ -1,5 +1,4 @@
 "use client";
-import { phrase } from "@/core/words";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { wordsOn, type Words } from "@/core/units";
@@ -20,7 +19,7 @@ export function Choice<T extends string>(props: {
     <label
       style={{
         display: "grid",
-        gridTemplateColumns: above ? "1fr" : phrase`1fr ${props.width ?? 128}px`,
+        gridTemplateColumns: above ? "1fr" : `1fr ${props.width ?? 128}px`,
         alignItems: "center",
         gap: above ? 2 : 8,
         minHeight: 34,

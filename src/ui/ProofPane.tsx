@@ -1,5 +1,5 @@
 "use client";
-import { inSentence, phrase } from "@/core/words";
+import { decimal, inSentence, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import TextField from "@mui/material/TextField";
@@ -20,15 +20,17 @@ const SIGN: Readonly<Record<CheckStatus, { readonly path: string; readonly color
   fault: { path: "M2 2l8.5 8.5M10.5 2L2 10.5", color: "var(--fault)", word: "fault" },
 };
 
+const tenths = (value: number): string => decimal(Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1));
+
 /** A check's value: amounts on the maker's tape, tolerances of making in millimetres. */
 function valueText({ value, unit }: Check, tape: Tape): string {
   switch (unit) {
     case "pieces":
       return "";
     case "degrees":
-      return `${Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1)}°`;
+      return `${tenths(value)}°`;
     case "making":
-      return `${Math.abs(value) < 0.05 ? "0.0" : value.toFixed(1)} mm`;
+      return `${tenths(value)} mm`;
     case "length":
       return tellNumber({ kind: "length", mm: value }, tape);
   }

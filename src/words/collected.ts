@@ -25,7 +25,7 @@ const IS_NO_TEXT =
 
 /** Small words that are shown as they are kept: sides, panels, places, materials, levels. */
 const SHOWN_AS_KEPT =
-  `net seam edge front back left right shell contrast lining interfacing pocketing rib block now body ease dart waist hip thigh
+  `in-seam centre net seam edge front back left right shell contrast lining interfacing pocketing rib block now body ease dart waist hip thigh
   knee calf ankle crotch side inseam hem top open single length`.split(/\s+/);
 
 /** A length of the program's own, and a word that only it knows. */

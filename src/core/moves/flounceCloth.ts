@@ -187,6 +187,6 @@ function circleOf(
       ...(points > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
     figures: { share: { ...ratio(share), sum: ["share of a circle"] } },
-    words: `${named}${onFold ? " in one piece" : parts > 1 ? phrase` in ${parts} parts` : ""}${points > 0 ? phrase`, ${points} points,` : ""}`,
+    words: phrase`${named}${onFold ? " in one piece" : parts > 1 ? phrase` in ${parts} parts` : ""}${points > 0 ? phrase`, ${points} points,` : ""}`,
   };
 }

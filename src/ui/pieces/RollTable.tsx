@@ -1,5 +1,5 @@
 "use client";
-import { phrase } from "@/core/words";
+import { decimal, phrase } from "@/core/words";
 import { panelById, panelMap, panelOutline } from "@/core/pattern";
 import MenuItem from "@mui/material/MenuItem";
 import Slider from "@mui/material/Slider";
@@ -108,7 +108,7 @@ export function RollTable() {
               "They end together."
             ) : (
               <>
-                At the end they are <b>{Math.abs(difference).toFixed(1)} mm</b> apart.
+                At the end they are <b>{decimal(Math.abs(difference).toFixed(1))} mm</b> apart.
               </>
             )}
           </div>

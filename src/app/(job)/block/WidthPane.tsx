@@ -1,5 +1,6 @@
 "use client";
-import { listOf, phrase } from "@/core/words";
+import { panelById } from "@/core/pattern";
+import { inSentence, listOf, phrase } from "@/core/words";
 import Slider from "@mui/material/Slider";
 import { useCallback, useMemo, useState } from "react";
 import { widthBudget, type WidthParts } from "@/core/inspect";
@@ -49,7 +50,10 @@ export function WidthPane() {
     () =>
       sources
         ? levels.flatMap(([name, y]) =>
-            widthBudget(sources, y).parts.map((parts) => ({ name: phrase`${name}, ${parts.panel}`, parts })),
+            widthBudget(sources, y).parts.map((parts) => ({
+              name: phrase`${name}, ${inSentence(panelById(sources.panels, parts.panel).name)}`,
+              parts,
+            })),
           )
         : [],
     [sources, levels],
@@ -91,7 +95,7 @@ export function WidthPane() {
             <th style={{ textAlign: "left", fontWeight: 500 }}>Part</th>
             {own.parts.map((p) => (
               <th key={p.panel} style={{ fontWeight: 500 }}>
-                {p.panel.replace("-", " ").replace(/^./, (c) => c.toUpperCase())}
+                {panelById(shape.panels, p.panel).name}
               </th>
             ))}
           </tr>

@@ -1,5 +1,5 @@
 "use client";
-import { phrase } from "@/core/words";
+import { capital } from "@/core/words";
 import type { ClothLay, LayCloth } from "@/core/cloth";
 import { formatLength, type Mm } from "@/core/units";
 import type { Material } from "@/core/pattern";
@@ -45,14 +45,13 @@ export function ClothPane({ material, materials, onMaterial, lay, isOld, cloth, 
                 width: "calc(100% + 32px)",
                 margin: "0 -16px",
                 padding: "8px 16px 8px 13px",
-                borderLeft: phrase`3px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
+                borderLeft: `3px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
                 background: isChosen ? "var(--chalk-wash)" : undefined,
                 cursor: "pointer",
               }}
             >
               <div style={{ fontWeight: 650 }}>
-                {m[0]?.toUpperCase()}
-                {m.slice(1)}
+                {capital(m)}
                 {m === "shell" && job.cloth?.name ? `, ${job.cloth.name}` : ""}
               </div>
               {isChosen && lay ? (

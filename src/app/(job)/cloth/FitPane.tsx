@@ -1,5 +1,5 @@
 "use client";
-import { phrase } from "@/core/words";
+import { decimal, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { proxy } from "comlink";
 import { useMemo, useRef, useState } from "react";
@@ -67,7 +67,7 @@ export function FitPane({ others, cloth, length, tape }: Props) {
       if (run.current === own) setBusy(false);
     }
   }
-  const said = (value: number): string => (choice.isLength ? formatLength(value, tape) : value.toFixed(2));
+  const said = (value: number): string => (choice.isLength ? formatLength(value, tape) : decimal(value.toFixed(2)));
   const shown = (value: number): number => (choice.isLength ? inTapeUnits(value, tape) : value);
   const long = (mm: number): number => inTapeUnits(mm, tape);
   const dots = [...tries].filter((t) => t.length !== null).sort((a, b) => a.value - b.value);

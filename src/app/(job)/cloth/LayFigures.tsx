@@ -1,5 +1,5 @@
 "use client";
-import { capital, inSentence, phrase } from "@/core/words";
+import { capital, decimal, inSentence, phrase } from "@/core/words";
 import { clothOtherwise, type ClothLay, type LayCloth } from "@/core/cloth";
 import { costOf, SOLD_WIDTHS } from "@/core/cloth/sold";
 import type { ClothInHand } from "@/core/derive/cloth";
@@ -65,7 +65,7 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
             [phrase`Fold in for the ${inSentence(name)}`, <Length key={name} mm={wide} tape={tape} unit />] as const,
         )
       : []),
-    ...(inHand.price !== null ? [["Price", costOf(bought, inHand.price, tape).toFixed(2)] as const] : []),
+    ...(inHand.price !== null ? [["Price", decimal(costOf(bought, inHand.price, tape).toFixed(2))] as const] : []),
     ...widths.map(
       (width, i) =>
         [

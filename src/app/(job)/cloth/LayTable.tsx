@@ -1,5 +1,5 @@
 "use client";
-import { phrase } from "@/core/words";
+import { capital, phrase } from "@/core/words";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { FOLD_WORDS, type ClothLay, type LayCloth } from "@/core/cloth";
 import type { Material } from "@/core/pattern";
@@ -110,8 +110,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
       onPointerCancel={drop}
     >
       <text x={0} y={-120} fontSize={word * 1.1} fill="var(--quiet)">
-        {material[0]?.toUpperCase()}
-        {material.slice(1)}, {FOLD_WORDS[cloth.fold]}
+        {capital(material)}, {FOLD_WORDS[cloth.fold]}
         {lay.singles === "opened" && cloth.fold === "lengthwise"
           ? "; pairs cut folded, then opened out for the rest"
           : ""}

@@ -1,5 +1,4 @@
 "use client";
-import { phrase } from "@/core/words";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import { useState } from "react";
@@ -29,7 +28,7 @@ export function Together({
           sx={{
             display: "flex",
             alignItems: "center",
-            borderLeft: phrase`5px solid ${isWith ? bundleWash(1 + chosen.findIndex((c) => c.id === id)) : "transparent"}`,
+            borderLeft: `5px solid ${isWith ? bundleWash(1 + chosen.findIndex((c) => c.id === id)) : "transparent"}`,
           }}
           control={
             <Checkbox

@@ -68,7 +68,7 @@ function Page({
     <li
       style={{
         borderBottom: "1px solid var(--rule)",
-        borderLeft: phrase`5px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
+        borderLeft: `5px solid ${isChosen ? "var(--chalk)" : "transparent"}`,
         background: isChosen ? "var(--chalk-wash)" : undefined,
         padding: "8px 16px 8px 11px",
         lineHeight: 1.4,

@@ -100,7 +100,7 @@ export function PhotoStrip({ page, busy, onAdd, onDrop }: Props) {
               Take it out
             </Button>
             <Button variant="contained" onClick={() => setOpen(null)}>
-              Back
+              Previous
             </Button>
           </DialogActions>
         </Dialog>

@@ -1,5 +1,4 @@
 "use client";
-import { phrase } from "@/core/words";
 import type { Symptom } from "@/core/fitting";
 
 /** Hips and legs of a figure, 60 wide and 78 high, as a tailor sketches them. */
@@ -37,7 +36,7 @@ export function SymptomGrid({ symptoms, chosen, onChoose }: Props) {
               color: "var(--text)",
               fontWeight: isChosen ? 700 : 450,
               fontStretch: "85%",
-              border: phrase`${isChosen ? 2 : 1}px solid ${isChosen ? "var(--chalk)" : "var(--rule)"}`,
+              border: `${isChosen ? 2 : 1}px solid ${isChosen ? "var(--chalk)" : "var(--rule)"}`,
               background: isChosen ? "var(--chalk-wash)" : "var(--table)",
               borderRadius: 4,
               padding: "4px 2px 6px",

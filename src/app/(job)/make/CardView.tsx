@@ -78,7 +78,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
         </p>
         <div style={{ display: "flex", gap: 12, alignItems: "center" }}>
           <Button variant="outlined" disabled={at <= 1} onClick={() => onChange(at - 1)}>
-            Back
+            Previous
           </Button>
           <Button variant="contained" disabled={at >= last} onClick={() => onChange(at + 1)} sx={{ minWidth: 140 }}>
             Next

@@ -49,7 +49,7 @@ const Shelf = memo(function Shelf({ body, chosenId }: { readonly body: Job["body
           scrollbarWidth: "thin",
           // One row that runs on, so that the worksheet below is in sight; or all of them.
           ...(all
-            ? { gridTemplateColumns: phrase`repeat(3, ${CARD}px)` }
+            ? { gridTemplateColumns: `repeat(3, ${CARD}px)` }
             : { gridAutoFlow: "column", gridAutoColumns: CARD, overflowX: "auto", paddingBottom: 4 }),
         }}
       >
