@@ -21,7 +21,7 @@ function ToldNumber({ told, tape }: { readonly told: Told; readonly tape: Tape }
   const asked = told.asked === undefined ? "" : phrase` Asked ${length(told.asked)}, drawn ${length(told.mm)}.`;
   return (
     <b
-      title={`${tellSum(told.sum, tape)}.${told.estimated ? " Rests on an estimate." : ""}${asked}`}
+      title={phrase`${tellSum(told.sum, tape)}.${told.estimated ? " Rests on an estimate." : ""}${asked}`}
       style={{ fontStyle: told.estimated ? "italic" : undefined, whiteSpace: "nowrap" }}
     >
       <Length mm={told.mm} tape={tape} unit />

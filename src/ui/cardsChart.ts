@@ -1,6 +1,8 @@
 import { resolveBody, type Body, type MeasureKey } from "@/core/body";
 import { inTapeUnits, type Mm, type Tape } from "@/core/units";
+import { decimal } from "@/core/words";
 import type { ChartInk } from "./Chart";
+import { monthOf } from "./dayOf";
 
 /** A measure as it was taken on a day. */
 interface Reading {
@@ -25,8 +27,12 @@ export function changeOption(points: readonly Reading[], tape: Tape, ink: ChartI
   const values = points.map((p) => Math.round(inTapeUnits(p.mm, tape) * 100) / 100);
   return {
     grid: { left: 40, right: 16, top: 14, bottom: 24 },
-    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => `${Number(v)} ${tape}` },
-    xAxis: { type: "time", axisLabel: { color: ink.quiet, hideOverlap: true }, splitLine: { show: false } },
+    tooltip: { trigger: "axis", valueFormatter: (v: unknown) => decimal(`${Number(v)} ${tape}`) },
+    xAxis: {
+      type: "time",
+      axisLabel: { color: ink.quiet, hideOverlap: true, formatter: monthOf },
+      splitLine: { show: false },
+    },
     yAxis: {
       type: "value",
       min: Math.floor(Math.min(...values) - 1),
