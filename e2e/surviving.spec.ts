@@ -141,10 +141,23 @@ test.describe("the server gone", () => {
       ["3 Restyle", "Style on the table"],
       ["4 Pieces", "Pieces on the table"],
       ["2 Block", "Block on the table"],
+      ["5 Cloth", /^Lay of/],
+      ["1 Body", "Figure on the table"],
+      ["7 Diary", "Pattern on the table"],
     ] as const) {
       await page.getByRole("link", { name: new RegExp(stage) }).click();
       await expect(page.getByRole("group", { name: sign })).toBeVisible();
     }
+    await page.getByRole("link", { name: /6 Make/ }).click();
+    await expect(page.getByRole("region", { name: "Chalk cards" })).toBeVisible();
+    for (const [path, sign] of [
+      ["/practice", "Practice: one mistake is in this pattern"],
+      ["/wearer?name=Marit%20Oswin", "Marit Oswin"],
+    ] as const) {
+      await page.goto(`http://127.0.0.1:${port}${path}`);
+      await expect(page.getByText(sign).first()).toBeVisible();
+    }
+    await page.goto(`http://127.0.0.1:${port}/restyle?job=sample-heron-walk`);
     await page.getByRole("button", { name: "Hand over" }).click();
     const [pdf] = await Promise.all([
       page.waitForEvent("download"),
