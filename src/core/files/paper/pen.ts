@@ -141,13 +141,18 @@ export class Pen {
   }
 
   widthOf(text: string, size: Mm): Mm {
-    return this.font.widthOfTextAtSize(printable(text), size * PT_PER_MM) / PT_PER_MM;
+    return this.font.widthOfTextAtSize(printable(inTongue(text)), size * PT_PER_MM) / PT_PER_MM;
   }
 }
 
 /** Text in the letters the built-in print font has; accents outside it are dropped, other scripts become a dot. */
 function printable(text: string): string {
-  return [...text.replace(/[−–—]/g, "-").replace(/[“”]/g, '"').replace(/[‘’]/g, "'")]
+  const plain = text
+    .replace(/[−–—]/g, "-")
+    .replace(/[“”„]/g, '"')
+    .replace(/[‘’‚]/g, "'")
+    .replace(/\u00ad/g, "");
+  return [...plain]
     .map((c) => {
       if (/[\x20-\x7e\xa0-\xff]/.test(c)) return c;
       const bare = c.normalize("NFKD").replace(/\p{M}/gu, "");
