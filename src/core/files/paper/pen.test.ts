@@ -4,11 +4,12 @@ import { Pen } from "./pen";
 
 async function pen(): Promise<Pen> {
   const doc = await PDFDocument.create();
-  return new Pen(doc.addPage([300, 300]), await doc.embedFont(StandardFonts.Helvetica));
+  return new Pen(doc.addPage([300, 300]), 100, await doc.embedFont(StandardFonts.Helvetica));
 }
 
 test("quotes, dashes and accents of any tongue are told in the letters the print font has", async () => {
-  const { widthOf } = await pen().then((own) => ({ widthOf: (text: string) => own.widthOf(text, 4) }));
+  const own = await pen();
+  const widthOf = (text: string): number => own.widthOf(text, 4);
   expect(widthOf("„Größe“")).toBeCloseTo(widthOf('"Größe"'), 9);
   expect(widthOf("Grund\u00adschnitt")).toBeCloseTo(widthOf("Grundschnitt"), 9);
   expect(widthOf("Łódź 3 − 1")).toBeGreaterThan(0);
