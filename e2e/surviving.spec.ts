@@ -167,6 +167,29 @@ test.describe("the server gone", () => {
   });
 });
 
+test("it can be installed: a browser finds nothing that is missing", async ({ page }) => {
+  await page.goto("/");
+  const manifest = (await (await page.request.get("/manifest.webmanifest")).json()) as {
+    readonly icons: readonly { readonly src: string; readonly sizes: string }[];
+  };
+  for (const { src, sizes } of manifest.icons) {
+    const size = await page.evaluate(async (from) => {
+      const picture = new Image();
+      picture.src = from;
+      await picture.decode();
+      return `${picture.naturalWidth}x${picture.naturalHeight}`;
+    }, src);
+    expect([src, size]).toEqual([src, sizes]);
+  }
+  const browser = await page.context().newCDPSession(page);
+  const { errors, manifest: read } = await browser.send("Page.getAppManifest");
+  expect(errors).toEqual([]);
+  expect(read).toMatchObject({ name: "Eland", display: "kStandalone" });
+  const { installabilityErrors } = await browser.send("Page.getInstallabilityErrors");
+  // A browser window of a test keeps nothing; in any other nothing is missing.
+  expect(installabilityErrors.filter(({ errorId }) => errorId !== "in-incognito")).toEqual([]);
+});
+
 test("every page says what it may do: ask this server alone, and be framed by nobody", async ({ page }) => {
   for (const path of ["/", "/restyle?job=none", "/practice", "/api/catalog"]) {
     const headers = (await page.request.get(path)).headers();

@@ -1,7 +1,10 @@
 // Keeps every page and its scripts in the browser once it was loaded, so that the work goes on when the server is gone.
 // Pages come from the server while it answers; scripts and fonts never change under their name.
 const KEPT = "eland-pages";
-const PAGES = ["/", "/body", "/block", "/restyle", "/pieces", "/cloth", "/make", "/diary", "/wearer", "/practice"];
+const PAGES = [
+  ...["/", "/body", "/block", "/restyle", "/pieces", "/cloth", "/make", "/diary", "/wearer", "/practice"],
+  ...["/manifest.webmanifest", "/icon.svg", "/icons/icon-192.png", "/icons/icon-512.png"],
+];
 const isScript = (url) => url.pathname.startsWith("/_next/static/");
 
 /** What is kept of a request: its page, whatever job it shows, and which part of the page is asked for. */

@@ -13,4 +13,6 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ["/((?!api|_next/static|_next/image|favicon.ico|icon.svg|sw.js).*)"] };
+export const config = {
+  matcher: ["/((?!api|_next/static|_next/image|favicon.ico|icon.svg|icons|manifest.webmanifest|sw.js).*)"],
+};

@@ -10,6 +10,7 @@ import { TONGUE_COOKIE, tongueFrom } from "@/ui/words/tongues";
 export const metadata: Metadata = {
   title: "Eland",
   description: "From a wearer's measures to trouser pieces that can be cut today",
+  icons: { icon: "/icon.svg", apple: "/icons/icon-apple-180.png" },
 };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
