@@ -1,6 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
-import { expect, test, type Page } from "@playwright/test";
-import { openSample, openStage, reading } from "./support";
+import { expect, test } from "@playwright/test";
+import { openSample, openStage, reading, ruleFaults } from "./support";
 
 const SIZES = [
   { width: 390, height: 844 },
@@ -9,18 +8,6 @@ const SIZES = [
   { width: 1920, height: 1080 },
 ];
 const STAGES = ["body", "block", "restyle", "pieces"];
-
-/** What the accessibility rules find on the page as it is, by place. */
-async function found(page: Page, where: string): Promise<string[]> {
-  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-  return violations.map(
-    (v) =>
-      `${where}: ${v.id}: ${v.nodes
-        .map((n) => n.target.join(" "))
-        .slice(0, 3)
-        .join("; ")}`,
-  );
-}
 
 for (const view of ["workroom", ...STAGES, "cloth", "make", "diary"])
   test(`${view} is reachable and readable in both themes at four sizes`, async ({ page }) => {
@@ -36,7 +23,7 @@ for (const view of ["workroom", ...STAGES, "cloth", "make", "diary"])
       await page.emulateMedia({ colorScheme });
       for (const size of SIZES) {
         await page.setViewportSize(size);
-        wrong.push(...(await found(page, `${colorScheme}, ${size.width} wide`)));
+        wrong.push(...(await ruleFaults(page, `${colorScheme}, ${size.width} wide`)));
       }
     }
     expect(wrong).toEqual([]);
@@ -54,7 +41,7 @@ test("the trade's words are shown on the pattern that is on the table, by keyboa
   await expect(words.getByRole("img", { name: "Back rise on the pattern: lit" })).toBeVisible();
   await words.getByRole("button", { name: "Armhole" }).focus();
   await expect(words.getByText("The pattern on the table has none.")).toBeVisible();
-  expect(await found(page, "words")).toEqual([]);
+  expect(await ruleFaults(page, "words")).toEqual([]);
   await page.keyboard.press("Escape");
   await expect(words).toHaveCount(0);
 });
@@ -71,14 +58,14 @@ test.describe("on a phone", () => {
     }
     await openStage(page, "restyle");
     await page.getByRole("button", { name: "Worksheet" }).tap();
-    expect(await found(page, "worksheet sheet")).toEqual([]);
+    expect(await ruleFaults(page, "worksheet sheet")).toEqual([]);
     const hem = page.getByLabel("Or: hem of one leg");
     await hem.fill("92 cm");
     await hem.press("Enter");
     await page.getByRole("button", { name: "Back to the table" }).tap();
     await page.getByRole("button", { name: "Readings" }).tap();
     await expect(reading(page, "Hem, one leg")).toContainText("92.0");
-    expect(await found(page, "readings sheet")).toEqual([]);
+    expect(await ruleFaults(page, "readings sheet")).toEqual([]);
     await page.getByRole("button", { name: "Back to the table" }).tap();
     await page.getByRole("button", { name: "Hand over" }).tap();
     await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();

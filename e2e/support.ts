@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { expect, type Locator, type Page } from "@playwright/test";
 
 /** Opens the workroom with the sample laid out. */
@@ -31,4 +32,16 @@ export async function tabTo(page: Page, target: Locator, key: "Tab" | "Shift+Tab
     await page.keyboard.press(key);
   }
   throw new Error("the place is not reached by Tab");
+}
+
+/** What the accessibility rules find on the page as it is, by place. */
+export async function ruleFaults(page: Page, where: string): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+  return violations.map(
+    (v) =>
+      `${where}: ${v.id}: ${v.nodes
+        .map((n) => n.target.join(" "))
+        .slice(0, 3)
+        .join("; ")}`,
+  );
 }

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { expectSaved, openSample } from "./support";
+import { expectSaved, openSample, ruleFaults } from "./support";
 
 test("another tongue is chosen in the workroom, and every page comes in it from then on", async ({ page }) => {
   await openSample(page);
@@ -47,4 +47,26 @@ test("back to English, nothing of the job has changed its tongue", async ({ page
   await expect(page.getByRole("textbox", { name: "Name of the job" })).toHaveValue("Front");
   await expect(page.getByRole("group", { name: "Style on the table" })).toBeVisible();
   await expectSaved(page);
+});
+
+test("in German the rules of access hold as in English, and nothing is wider than a phone", async ({ page }) => {
+  await openSample(page);
+  await page.getByRole("button", { name: "Deutsch" }).click();
+  await expect(page.getByRole("heading", { name: "Die Werkstatt" })).toBeVisible();
+  const wrong: string[] = [];
+  for (const path of ["/", ...["restyle", "pieces", "make"].map((stage) => `/${stage}?job=sample-heron-walk`)]) {
+    await page.goto(path);
+    await page.addStyleTag({ content: "* { transition: none !important; animation: none !important; }" });
+    await expect(page.getByRole("main").or(page.getByRole("heading")).first()).toBeVisible();
+    for (const size of [
+      { width: 390, height: 844 },
+      { width: 1280, height: 800 },
+    ]) {
+      await page.setViewportSize(size);
+      wrong.push(...(await ruleFaults(page, `${path}, ${size.width} wide`)));
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      if (wide > size.width) wrong.push(`${path}: ${wide} wide on ${size.width}`);
+    }
+  }
+  expect(wrong).toEqual([]);
 });

@@ -12,7 +12,7 @@ export function PlainHeader({ word, children }: { readonly word: string | null; 
         gap: 12,
         background: "var(--ink)",
         color: "var(--on-ink)",
-        padding: "0 24px",
+        padding: "0 clamp(12px, 3vw, 24px)",
         height: 52,
         flexShrink: 0,
       }}

@@ -16,11 +16,11 @@ export interface Corrected {
   /** Checks that say something else afterwards. */
   readonly checks: readonly Check[];
   /** Pieces that are cut otherwise. */
-  readonly recut: readonly Recut[];
+  readonly recut: readonly PieceToRecut[];
 }
 
 /** A piece that is cut otherwise than before. */
-interface Recut {
+interface PieceToRecut {
   readonly id: string;
   /** The piece of before that it takes the place of. */
   readonly was: string;
@@ -46,8 +46,8 @@ function wasOf({ id, panel }: Piece, before: Derived, after: Derived): Piece | n
   );
 }
 
-function recutOf(before: Derived, after: Derived): readonly Recut[] {
-  return after.pieces.flatMap((piece): Recut[] => {
+function piecesToRecut(before: Derived, after: Derived): readonly PieceToRecut[] {
+  return after.pieces.flatMap((piece): PieceToRecut[] => {
     const held = wasOf(piece, before, after);
     const was = held?.id ?? piece.id;
     // One of a pair that is now the left leg's is drawn turned over.
@@ -68,6 +68,6 @@ export function corrected(job: Job, fitting: Fitting): Corrected | { readonly re
     panels: after.panels,
     readings: after.readings,
     checks: after.checks.filter((c) => said(was.get(c.id)) !== said(c)),
-    recut: recutOf(before, after),
+    recut: piecesToRecut(before, after),
   };
 }

@@ -1,6 +1,8 @@
 "use client";
 import { phrase } from "@/core/words";
+import FolderOpenIcon from "@mui/icons-material/FolderOpen";
 import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
 import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useRouter, useSearchParams } from "next/navigation";
@@ -123,15 +125,26 @@ export function Workroom() {
     >
       <PlainHeader word={phone ? null : "The workroom"}>
         <TongueChoice />
-        <Button
-          variant="outlined"
-          color="inherit"
-          sx={{ whiteSpace: "nowrap" }}
-          disabled={files.busy}
-          onClick={() => chooser.current?.click()}
-        >
-          Open a file
-        </Button>
+        {phone ? (
+          <IconButton
+            aria-label="Open a file"
+            color="inherit"
+            disabled={files.busy}
+            onClick={() => chooser.current?.click()}
+          >
+            <FolderOpenIcon />
+          </IconButton>
+        ) : (
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ whiteSpace: "nowrap" }}
+            disabled={files.busy}
+            onClick={() => chooser.current?.click()}
+          >
+            Open a file
+          </Button>
+        )}
         {phone ? null : (
           <Button variant="outlined" color="inherit" sx={{ whiteSpace: "nowrap" }} component={Link} href="/practice">
             Practice
