@@ -172,9 +172,12 @@ function filesUnder(folder: string): readonly string[] {
     });
 }
 
+/** The files of the program that say anything to a maker. */
+export const sourceFiles = (root: string): readonly string[] =>
+  filesUnder(join(root, "src")).filter((path) => /\.tsx?$/.test(path) && !SAYS_NOTHING.test(path));
+
 /** All that the program says to a maker, in the order of its files; each once. */
 export function collectedWords(root: string): readonly string[] {
-  const files = filesUnder(join(root, "src")).filter((path) => /\.tsx?$/.test(path) && !SAYS_NOTHING.test(path));
-  const said = files.flatMap((path) => wordsOf(relative(root, path), readFileSync(path, "utf8")));
+  const said = sourceFiles(root).flatMap((path) => wordsOf(relative(root, path), readFileSync(path, "utf8")));
   return [...new Set([...said, ...SHOWN_AS_KEPT])];
 }

@@ -1,6 +1,7 @@
+import { readFileSync } from "node:fs";
 import english from "./en.json";
 import { GERMAN } from "./de";
-import { collectedWords, wordsOf } from "./collected";
+import { collectedWords, sourceFiles, wordsOf } from "./collected";
 
 const places = (text: string): readonly string[] => (text.match(/\{\w+\}/g) ?? []).toSorted();
 
@@ -49,4 +50,10 @@ test("text of elements, attributes, templates and options is found; what is for 
       "today",
     ].toSorted(),
   );
+});
+
+test("nothing that is kept is put into words: an id stays what it is in every tongue", () => {
+  const idInWords = /phrase`[^`]*\$\{[\w.]*\b(id|[a-z]+Id)\}/;
+  expect(idInWords.test("phrase`${piece.id}.${edge.id}`")).toBe(true);
+  expect(sourceFiles(process.cwd()).filter((path) => idInWords.test(readFileSync(path, "utf8")))).toEqual([]);
 });

@@ -75,7 +75,7 @@ function SingleEdges() {
     pieces.flatMap((piece) =>
       piece.panel.edges
         .filter((e) => e.role !== "fold")
-        .map((e) => [phrase`${piece.id}.${e.id}`, phrase`${piece.name}, ${e.name}`] as const),
+        .map((e) => [`${piece.id}.${e.id}`, phrase`${piece.name}, ${e.name}`] as const),
     ),
   );
   // An allowance may run from one width to another: its ends are called by what lies there.
