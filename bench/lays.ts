@@ -13,11 +13,12 @@ import { Refusal } from "../src/core/units";
 
 /**
  * Lays of random jobs on random cloth, proved by polygons of their own; and how soon, how short and in what steps the
- * worked examples are laid. `COUNT` random jobs (500), `SECONDS` for each worked example (10),
+ * worked examples are laid. `COUNT` random jobs (500) of `STEPS` steps (60), `SECONDS` for each worked example (10),
  * `TRIALS` of the largest number that fits (0).
  */
 
 const COUNT = Number(process.env.COUNT ?? "500");
+const STEPS = Number(process.env.STEPS ?? "60");
 const SECONDS = Number(process.env.SECONDS ?? "10");
 /** Random trials of the largest number that fits, each within so much time. */
 const TRIALS = Number(process.env.TRIALS ?? "0");
@@ -60,7 +61,7 @@ function randomJobs(): void {
           first ||= performance.now() - from;
           wrong = [...wrong, ...faultsOf(next.lay, cloth)];
         }
-        if (own > 60) break;
+        if (own > STEPS) break;
       }
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

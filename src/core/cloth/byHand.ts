@@ -5,7 +5,7 @@ import { onePlan, type Plan } from "./folds/plan";
 import type { CutShape } from "./cutShapes";
 import { placeFixed } from "./lay/anneal";
 import { Leftmost, newPlacing, type Placing } from "./lay/leftmost";
-import { GRID } from "./lay/pairs";
+import { GRID, STRIDE } from "./lay/pairs";
 import { shapeOf, taskOf, type Laid, type LayItem, type Task } from "./lay/strip";
 
 /** A hand may be this far ahead of where a piece can lie. */
@@ -55,14 +55,15 @@ export class HandLay {
     const was = this.at(i);
     if (!this.turnsOf(i).includes(to.turn)) return was;
     const others = this.task.strip.items.flatMap((_, k) => (k === i ? [] : [k]));
-    const wanted = Math.round(to.x / GRID);
+    const exact = Math.round(to.x / GRID);
+    const wanted = STRIDE * Math.round(exact / STRIDE);
     const first = Math.ceil(shapeOf(this.task, i).own[0] / GRID - 1e-6);
     let best: { readonly laid: Laid; readonly away: number } | null = null;
-    for (let off = 0; off * GRID <= REACH && (!best || off * GRID < best.away); off++)
-      for (const step of off === 0 ? [wanted] : [wanted + off, wanted - off]) {
+    for (let off = 0; off * GRID <= REACH && (!best || off * GRID < best.away); off += STRIDE)
+      for (const step of off === 0 ? [exact, wanted] : [wanted + off, wanted - off]) {
         if (step < first) continue;
         for (const y of this.leftmost.clearAt(this.placing, others, i, to.turn, step, to.y)) {
-          const away = Math.hypot((step - wanted) * GRID, y - to.y);
+          const away = Math.hypot((step - exact) * GRID, y - to.y);
           if (!best || away < best.away) best = { laid: { x: step * GRID, y, turn: to.turn }, away };
         }
       }

@@ -104,6 +104,26 @@ test("of many pieces a first lay is there after one step for each, and is sound"
   expect(steps).toBe(count + 1);
 });
 
+test.each(["front-slit", "paper-bag", "pleated"])(
+  "%s: pieces moved apart on exact places lie clear of each other, and shorter than in any order",
+  (style) => {
+    const made = shapesOf(job(style), "shell");
+    if (!made.ok) throw new Error("drawn");
+    let [steps, ordered, length] = [0, Infinity, Infinity];
+    for (const found of layCloth(made.shapes, CLOTH, 1)) {
+      steps++;
+      if (found) {
+        expect(faultsOf(found.lay, CLOTH)).toEqual([]);
+        ({ length } = found.lay);
+        // Orders alone are tried at first.
+        if (found.steps <= 1000) ordered = length;
+      }
+      if (steps > 7000) break;
+    }
+    expect(length).toBeLessThan(ordered * 0.985);
+  },
+);
+
 test("a garment that cannot be drawn is named where it shares a cloth", () => {
   const lost = { ...job("palazzo", { name: "Lost one" }), block: { school: "own" as const, rules: {} } };
   const made = shapesOfAll([job("palazzo"), lost], "shell", CLOTH);

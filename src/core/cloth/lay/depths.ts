@@ -1,40 +1,65 @@
-import { GRID, type Pairs, type PairView } from "./pairs";
+import type { Mm } from "../../units";
+import type { Placing } from "./leftmost";
+import { GRID, type PairTable, type PairView } from "./pairs";
+import { shapeOf, type LayItem, type Task } from "./strip";
 
-/** Depths are known on cells this wide: a whole number of steps of the grid. */
-export const CELL = 8;
-export const PER_CELL = CELL / GRID;
 /** A chamfer's way straight to the next cell and across its corner. */
-const STRAIGHT = 3;
+export const STRAIGHT = 3;
 const ASLANT = 4;
+/** Forbidden, and not yet known how deep. */
+const DEEP = 65535;
 
-/** How deep two shapes lie in each other, by how far the second is from the first in cells; 0 where they are clear. */
-interface Depths {
+/**
+ * How deep two pieces lie in each other, by how far the second is from the first in cells; 0 where they are clear. Known
+ * for what is at most `reach` cells from the middle; the sides are those of the pair's table.
+ */
+export interface Depths {
+  readonly midX: number;
+  readonly midY: number;
   readonly reachX: number;
   readonly reachY: number;
+  /** Of one column: 2 * reachY + 1. */
   readonly rows: number;
   readonly depth: Uint16Array;
 }
 
-function depthsOf({ table }: PairView, halfY: number): Depths {
-  const reachX = Math.floor(table.reach / PER_CELL) + 1;
-  const reachY = Math.ceil(halfY / CELL) + 1;
+/** Where pieces that overlap are moved: cells of a size, and how deep each two lie in each other. */
+export interface Ground {
+  readonly cell: Mm;
+  /** A piece goes no more cells than this from where it lay at first, and is not turned; null: anywhere on the cloth. */
+  readonly near: number | null;
+  /** Depths of items `a` and `b`, seen as `view` says. */
+  depths(view: PairView, a: number, b: number): Depths;
+}
+
+/** What lies round a field of depths: clear, or no more than the field's own end. */
+type Round = "clear" | "unknown";
+
+function depthsOf(
+  table: PairTable,
+  cell: Mm,
+  at: { readonly midX: number; readonly midY: number; readonly reachX: number; readonly reachY: number },
+  round: Round,
+): Depths {
+  const { midX, midY, reachX, reachY } = at;
   const [cols, rows] = [2 * reachX + 1, 2 * reachY + 1];
+  const steps = Math.round(cell / GRID);
   const depth = new Uint16Array(cols * rows);
   for (let c = 0; c < cols; c++) {
-    const own = table.at((c - reachX) * PER_CELL);
+    const own = table.at((midX + c - reachX) * steps);
     for (let r = 0; r < own.length; r += 2) {
       const [low, high] = [own[r] as number, own[r + 1] as number];
-      const from = Math.max(-reachY, Math.floor((low + 1e-6) / CELL) + 1);
-      const to = Math.min(reachY, Math.ceil((high - 1e-6) / CELL) - 1);
-      for (let y = from; y <= to; y++) depth[c * rows + y + reachY] = 65535;
+      const from = Math.max(-reachY, Math.floor((low + 1e-6) / cell) + 1 - midY);
+      const to = Math.min(reachY, Math.ceil((high - 1e-6) / cell) - 1 - midY);
+      for (let y = from; y <= to; y++) depth[c * rows + y + reachY] = DEEP;
     }
   }
-  const near = (at: number, by: number): void => {
-    if ((depth[at] as number) > by) depth[at] = by;
-  };
+  const outside = round === "clear" ? 0 : DEEP;
   const least = (c: number, y: number, dc: number, dy: number, way: number): void => {
     const [c2, y2] = [c + dc, y + dy];
-    near(c * rows + y, (c2 < 0 || c2 >= cols || y2 < 0 || y2 >= rows ? 0 : (depth[c2 * rows + y2] as number)) + way);
+    const beside = (c2 < 0 || c2 >= cols || y2 < 0 || y2 >= rows ? outside : (depth[c2 * rows + y2] as number)) + way;
+    const i = c * rows + y;
+    if ((depth[i] as number) > beside) depth[i] = beside;
   };
   for (let c = 0; c < cols; c++)
     for (let y = 0; y < rows; y++) {
@@ -52,30 +77,86 @@ function depthsOf({ table }: PairView, halfY: number): Depths {
       least(c, y, 1, 1, ASLANT);
       least(c, y, 1, -1, ASLANT);
     }
-  return { reachX, reachY, rows, depth };
+  return { midX, midY, reachX, reachY, rows, depth };
 }
 
+/** Cells of the whole cloth: a whole number of steps of the grid. */
+export const CELL: Mm = 8;
 /** No more cells are held in all fields together: some 160 megabytes. */
 const MOST_CELLS = 80e6;
 
 /** Depth fields of every two shapes, made when they are asked for; where they become too many they all begin anew. */
-export class Fields {
+export class Fields implements Ground {
+  readonly cell = CELL;
+  readonly near = null;
   private readonly made = new Map<number, Depths>();
   private cells = 0;
 
-  constructor(readonly pairs: Pairs) {}
+  constructor(private readonly task: Task) {}
 
-  of(view: PairView, a: number, b: number): Depths {
-    let own = this.made.get(view.key);
+  depths({ table, key }: PairView, a: number, b: number): Depths {
+    let own = this.made.get(key);
     if (!own) {
-      const { shapes } = this.pairs;
-      own = depthsOf(view, (shapes[a]?.half[1] ?? 0) + (shapes[b]?.half[1] ?? 0));
+      const { task, cell } = this;
+      const reachX = Math.floor((table.reach * GRID) / cell) + 1;
+      const reachY = Math.ceil((shapeOf(task, a).half[1] + shapeOf(task, b).half[1]) / cell) + 1;
+      own = depthsOf(table, cell, { midX: 0, midY: 0, reachX, reachY }, "clear");
       this.cells += own.depth.length;
       if (this.cells > MOST_CELLS) {
         this.made.clear();
         this.cells = own.depth.length;
       }
-      this.made.set(view.key, own);
+      this.made.set(key, own);
+    }
+    return own;
+  }
+}
+
+/** Cells round where pieces lie already, as fine as the grid, and how many of them a piece may go. */
+const FINE: Mm = GRID;
+const NEAR = 24;
+const FAR: Depths = { midX: 0, midY: 0, reachX: -1, reachY: -1, rows: 0, depth: new Uint16Array(0) };
+
+/** Depth fields of every two pieces round where they lie in a lay. */
+export class NearFields implements Ground {
+  readonly cell = FINE;
+  readonly near = NEAR;
+  private readonly made = new Map<number, Depths>();
+
+  constructor(
+    private readonly task: Task,
+    private readonly lay: Placing,
+  ) {}
+
+  /** Works out the fields of pieces that lie beside each other, one at a time. */
+  *prepare(): Generator<null, void, void> {
+    const { strip, pairs } = this.task;
+    for (let a = 0; a < strip.items.length; a++)
+      for (let b = a + 1; b < strip.items.length; b++) {
+        const [p, q] = [strip.items[a] as LayItem, strip.items[b] as LayItem];
+        const { turn } = this.lay;
+        const view = pairs.view(p.shape, turn[a] as number, q.shape, turn[b] as number);
+        if (this.depths(view, a, b) !== FAR) yield null;
+      }
+  }
+
+  depths(view: PairView, a: number, b: number): Depths {
+    const { items } = this.task.strip;
+    // Of two pieces of one shape the table is read from either side alike, so each side is known by itself.
+    const isAlike = (items[a] as LayItem).shape === (items[b] as LayItem).shape;
+    const key = isAlike || a < b ? a * items.length + b : b * items.length + a;
+    let own = this.made.get(key);
+    if (!own) {
+      const { lay, task } = this;
+      // Looked at from either piece the place in the table is the same.
+      const midX = view.x * ((lay.x[b] as number) - (lay.x[a] as number));
+      const midY = view.y * (Math.round((lay.y[b] as number) / FINE) - Math.round((lay.y[a] as number) / FINE));
+      const [p, q] = [shapeOf(task, a), shapeOf(task, b)];
+      const reach = 2 * NEAR;
+      const isFar =
+        Math.abs(midX) - reach > view.table.reach || (Math.abs(midY) - reach) * FINE > p.half[1] + q.half[1];
+      own = isFar ? FAR : depthsOf(view.table, FINE, { midX, midY, reachX: reach, reachY: reach }, "unknown");
+      this.made.set(key, own);
     }
     return own;
   }

@@ -1,8 +1,11 @@
-import { GRID, type PairView } from "./pairs";
+import { GRID, STRIDE, type PairView } from "./pairs";
 import { shapeOf, type Lay, type Laid, type LayItem, type Task } from "./strip";
 
 /** Touching is no overlap. */
 const TOUCH = 1e-6;
+
+/** The first step from here on at which pieces are laid. */
+const strided = (step: number): number => STRIDE * Math.ceil(step / STRIDE);
 
 /** How far a place along the cloth is from the nearest line of a repeat. */
 function offLine(x: number, { every, first }: { readonly every: number; readonly first: number }): number {
@@ -46,7 +49,7 @@ export class Leftmost {
     [this.firstStep, this.low, this.high] = [new Int32Array(n), new Float64Array(n), new Float64Array(n)];
     for (let i = 0; i < n; i++) {
       const { own } = shapeOf(task, i);
-      this.firstStep[i] = Math.ceil(own[0] / GRID - TOUCH);
+      this.firstStep[i] = strided(own[0] / GRID - TOUCH);
       this.low[i] = own[1];
       this.high[i] = strip.width - own[1];
     }
@@ -83,8 +86,9 @@ export class Leftmost {
     }
     const until = high - TOUCH + (across === undefined ? 0 : 2 * TOUCH);
     const mark = own.marks?.at[own.turns.indexOf(turn)];
-    for (let step = from; step <= most; step++) {
-      if (own.marks && mark !== undefined && offLine(step * GRID + mark, own.marks) > GRID / 2 + TOUCH) continue;
+    for (let step = strided(from); step <= most; step += STRIDE) {
+      if (own.marks && mark !== undefined && offLine(step * GRID + mark, own.marks) > (STRIDE * GRID) / 2 + TOUCH)
+        continue;
       let n = 0;
       for (let k = 0; k < count; k++) {
         const other = beside[k] as number;

@@ -1,6 +1,7 @@
-import { CELL, PER_CELL, type Fields } from "./depths";
+import { STRAIGHT, type Ground } from "./depths";
 import { newPlacing, type Placing } from "./leftmost";
 import { placeFixed } from "./anneal";
+import { GRID } from "./pairs";
 import { shapeOf, type LayItem, type Task } from "./strip";
 
 /** Weights of overlapping pairs grow by this, and by this much more with their depth; others fall back. */
@@ -17,25 +18,30 @@ const PATIENCE = 40;
 export class Overlaps {
   readonly placing: Placing;
   moves = 0;
+  /** How deep two pieces lie in each other at most, in cells, when all were looked at last. */
+  deepest = Infinity;
   private readonly weight: Float64Array;
   private readonly field: Float32Array;
   private readonly firstX: Int32Array;
   private readonly firstY: Int32Array;
   private readonly lastY: Int32Array;
   private lastX: Int32Array;
+  private readonly startX: Int32Array;
+  private readonly perCell: number;
   private queue: number[] = [];
   private sweeps = 0;
   private least = Infinity;
 
   constructor(
     private readonly task: Task,
-    private readonly fields: Fields,
+    private readonly ground: Ground,
     private readonly random: () => number,
     from: Placing,
-    private readonly tooNarrow = CELL,
   ) {
     const { strip } = task;
+    const { cell, near } = ground;
     const n = strip.items.length;
+    this.perCell = Math.round(cell / GRID);
     this.placing = newPlacing(n);
     placeFixed(task, this.placing);
     this.weight = new Float64Array(n * n).fill(1);
@@ -45,23 +51,29 @@ export class Overlaps {
       new Int32Array(n),
       new Int32Array(n),
     ];
-    const longest = strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + CELL, 0);
-    this.field = new Float32Array((Math.ceil(longest / CELL) + 2) * (Math.ceil(strip.width / CELL) + 2));
+    const longest = strip.items.reduce((sum, _, i) => sum + 2 * shapeOf(task, i).half[0] + cell, 0);
+    this.field = new Float32Array(
+      near === null ? (Math.ceil(longest / cell) + 2) * (Math.ceil(strip.width / cell) + 2) : (2 * near + 1) ** 2,
+    );
     for (let i = 0; i < n; i++) {
       const { own } = shapeOf(task, i);
-      this.firstX[i] = Math.ceil(own[0] / CELL - 1e-6);
-      this.firstY[i] = Math.ceil(own[1] / CELL - 1e-6);
-      this.lastY[i] = Math.floor((strip.width - own[1]) / CELL + 1e-6);
+      this.firstX[i] = Math.ceil(own[0] / cell - 1e-6);
+      this.firstY[i] = Math.ceil(own[1] / cell - 1e-6);
+      this.lastY[i] = Math.floor((strip.width - own[1]) / cell + 1e-6);
     }
-    for (const i of task.free) {
-      this.placing.x[i] = Math.round((from.x[i] as number) / PER_CELL);
-      this.placing.y[i] = Math.round((from.y[i] as number) / CELL);
-      this.placing.turn[i] = from.turn[i] as number;
-    }
+    this.lie(from);
     for (const i of task.fixed) {
-      this.placing.x[i] = Math.round((this.placing.x[i] as number) / PER_CELL);
-      this.placing.y[i] = Math.round((this.placing.y[i] as number) / CELL);
+      this.placing.x[i] = Math.round((this.placing.x[i] as number) / this.perCell);
+      this.placing.y[i] = Math.round((this.placing.y[i] as number) / cell);
     }
+    this.startX = this.placing.x.slice();
+    if (near !== null)
+      for (const i of task.free) {
+        const y = this.placing.y[i] as number;
+        this.firstX[i] = Math.max(this.firstX[i] as number, (this.startX[i] as number) - near);
+        this.firstY[i] = Math.max(this.firstY[i] as number, y - near);
+        this.lastY[i] = Math.min(this.lastY[i] as number, y + near);
+      }
   }
 
   /** False where a piece finds no place across on cells this coarse. */
@@ -69,11 +81,21 @@ export class Overlaps {
     return this.task.free.every((i) => (this.lastY[i] as number) >= (this.firstY[i] as number));
   }
 
+  /** Puts the free pieces where they lie in a lay, on the nearest cells. */
+  lie(from: Placing): void {
+    for (const i of this.task.free) {
+      this.placing.x[i] = Math.round((from.x[i] as number) / this.perCell);
+      this.placing.y[i] = Math.round((from.y[i] as number) / this.ground.cell);
+      this.placing.turn[i] = from.turn[i] as number;
+    }
+  }
+
   /** Asks for a length: pieces that would end beyond it are moved in. False where the longest piece does not fit. */
   shrink(length: number): boolean {
-    const { task, placing } = this;
+    const { task, placing, ground } = this;
     for (const i of task.free) {
-      const last = Math.floor((length - shapeOf(task, i).own[0]) / CELL + 1e-6);
+      const end = Math.floor((length - shapeOf(task, i).own[0]) / ground.cell + 1e-6);
+      const last = ground.near === null ? end : Math.min(end, (this.startX[i] as number) + ground.near);
       if (last < (this.firstX[i] as number)) return false;
       this.lastX[i] = last;
       placing.x[i] = Math.min(last, Math.max(this.firstX[i] as number, placing.x[i] as number));
@@ -86,12 +108,12 @@ export class Overlaps {
   }
 
   private depth(a: number, b: number): number {
-    const { task, placing, fields } = this;
+    const { task, placing, ground } = this;
     const [sa, sb] = [(task.strip.items[a] as LayItem).shape, (task.strip.items[b] as LayItem).shape];
     const view = task.pairs.view(sa, placing.turn[a] as number, sb, placing.turn[b] as number);
-    const { reachX, reachY, rows, depth } = fields.of(view, sa, sb);
-    const dx = view.x * ((placing.x[b] as number) - (placing.x[a] as number));
-    const dy = view.y * ((placing.y[b] as number) - (placing.y[a] as number));
+    const { midX, midY, reachX, reachY, rows, depth } = ground.depths(view, a, b);
+    const dx = view.x * ((placing.x[b] as number) - (placing.x[a] as number)) - midX;
+    const dy = view.y * ((placing.y[b] as number) - (placing.y[a] as number)) - midY;
     if (dx < -reachX || dx > reachX || dy < -reachY || dy > reachY) return 0;
     return depth[(dx + reachX) * rows + dy + reachY] as number;
   }
@@ -132,6 +154,7 @@ export class Overlaps {
         deepest = Math.max(deepest, d);
         touched.add(a).add(b);
       }
+    this.deepest = deepest / STRAIGHT;
     if (whole === 0) return "clear";
     for (let a = 0; a < n; a++)
       for (let b = a + 1; b < n; b++) {
@@ -143,6 +166,7 @@ export class Overlaps {
       }
     if (whole < this.least) [this.least, this.sweeps] = [whole, 0];
     else if (++this.sweeps >= PATIENCE) {
+      if (this.ground.near !== null) return "stuck";
       this.shake();
       this.sweeps = 0;
       this.least = Infinity;
@@ -181,7 +205,7 @@ export class Overlaps {
 
   /** Puts a piece where its weighted depth is least, in any of its turns. */
   private relay(item: number): void {
-    const { task, placing, field, weight } = this;
+    const { task, placing, field, weight, ground } = this;
     const { strip, pairs } = task;
     const n = strip.items.length;
     const own = strip.items[item] as LayItem;
@@ -193,15 +217,17 @@ export class Overlaps {
     ];
     const rows = y1 - y0 + 1;
     let [least, bestX, bestY, bestTurn, ties] = [Infinity, 0, 0, 0, 0];
-    for (const turn of own.turns) {
+    const turns = ground.near === null ? own.turns : [placing.turn[item] as number];
+    for (const turn of turns) {
       field.fill(0, 0, (x1 - x0 + 1) * rows);
       for (let other = 0; other < n; other++) {
         if (other === item) continue;
         const shape = (strip.items[other] as LayItem).shape;
         const view = pairs.view(shape, placing.turn[other] as number, own.shape, turn);
-        const { reachX, reachY, rows: across, depth } = this.fields.of(view, shape, own.shape);
+        const { midX, midY, reachX, reachY, rows: across, depth } = ground.depths(view, other, item);
         const w = weight[other * n + item] as number;
-        const [ox, oy] = [placing.x[other] as number, placing.y[other] as number];
+        const ox = (placing.x[other] as number) + view.x * midX;
+        const oy = (placing.y[other] as number) + view.y * midY;
         const [fromX, toX] = [Math.max(x0, ox - reachX), Math.min(x1, ox + reachX)];
         const [fromY, toY] = [Math.max(y0, oy - reachY), Math.min(y1, oy + reachY)];
         for (let x = fromX; x <= toX; x++) {
@@ -234,8 +260,8 @@ export class Overlaps {
     const { placing, task } = this;
     const out: Placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
     for (const i of task.free) {
-      out.x[i] = (placing.x[i] as number) * PER_CELL;
-      out.y[i] = (placing.y[i] as number) * CELL;
+      out.x[i] = (placing.x[i] as number) * this.perCell;
+      out.y[i] = (placing.y[i] as number) * this.ground.cell;
     }
     placeFixed(task, out);
     return out;

@@ -2,7 +2,9 @@ import type { Mm } from "../../units";
 import { turnedSlices, type LayShape, type Slices } from "./shape";
 
 /** Places of pieces along the cloth lie on a grid this fine, so that what two shapes forbid each other is known once. */
-export const GRID: Mm = 2;
+export const GRID: Mm = 0.5;
+/** Where pieces are laid one after the other, every so many steps of the grid are tried. */
+export const STRIDE = 4;
 
 /** No more numbers are held in all tables together: some 500 megabytes. A row costs so many besides its own. */
 const MOST_HELD = 20e6;

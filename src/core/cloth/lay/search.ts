@@ -1,35 +1,19 @@
 import { seededRandom } from "../../geometry";
 import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
-import { Leftmost, layOf, lengthOf, type Placing } from "./leftmost";
+import { movedApart } from "./apart";
+import { Best, type Found } from "./best";
+import { Leftmost, lengthOf, type Placing } from "./leftmost";
 import { CELL, Fields } from "./depths";
 import { Overlaps } from "./overlap";
-import { GRID } from "./pairs";
-import { settle } from "./settle";
-import {
-  boundOf,
-  shapeOf,
-  taskOf,
-  tooWide,
-  type Laid,
-  type Lay,
-  type LayItem,
-  type Like,
-  type Strip,
-  type Task,
-} from "./strip";
-
-/** How far a search has come: its best lay, and the steps it took to get here. */
-export interface Found {
-  readonly lay: Lay;
-  readonly steps: number;
-}
+import { GRID, STRIDE } from "./pairs";
+import { boundOf, shapeOf, taskOf, tooWide, type Laid, type LayItem, type Like, type Strip, type Task } from "./strip";
 
 /** So many pieces are several garments’. */
 const MANY = 30;
 
 /** A lay this near to the bound is not looked into any further. */
-const AT_BOUND: Mm = GRID + 0.5;
+const AT_BOUND: Mm = STRIDE * GRID + 0.5;
 
 /** Orders that are tried first: each a size by which pieces are laid, the largest first. */
 const SIZES: readonly ((task: Task, item: number) => number)[] = [
@@ -72,12 +56,171 @@ function* start(
 }
 
 /** Steps of annealing in the first round, how they grow, and how far; and moves of the overlap search. */
-const ANNEAL = { from: 1000, grows: 1.3, most: 20_000 } as const;
-const MOVES = { from: 800, grows: 1.3, most: 12_000 } as const;
+const ANNEAL = { from: 1000, grows: 1.3, most: 4000 } as const;
+const MOVES = { from: 800, grows: 1.3, most: 3000 } as const;
 /** A lay that is to come to a length begins that much longer, and is shortened by a cell at a time, in so many moves. */
 const INTO = { over: 2 * CELL, by: CELL, moves: 800 } as const;
-/** What a strip is shortened by while it goes easily, and then. */
-const SHRINK = { first: 0.02, then: 0.005 } as const;
+/** What a strip is shortened by, of its length; from pieces that are scattered, what the lay is to be shorter by at first. */
+const SHRINK = 0.005;
+const SCATTERED_BY: Mm = 2;
+
+/** What one search works with. */
+interface Looking {
+  readonly task: Task;
+  readonly leftmost: Leftmost;
+  readonly random: () => number;
+  readonly fields: Fields;
+  readonly best: Best;
+  /** Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none. */
+  readonly canOverlap: boolean;
+}
+
+type Lays<T> = Generator<Found | null, T, void>;
+
+/** Lays like a lay of nearly the same pieces: in its order and turns, then moved apart from where they lie in it. */
+function* likeLays({ task, leftmost, random, fields, best, canOverlap }: Looking, like: Like): Lays<Sequence | null> {
+  const { items } = task.strip;
+  const { laid } = like;
+  if (laid.length !== items.length) return null;
+  const order = [...task.free].sort((a, b) => startOf(task, laid, a) - startOf(task, laid, b));
+  const turns = items.map((item, i) => {
+    const { turn } = laid[i] as Laid;
+    return item.turns.includes(turn) ? turn : (item.turns[0] ?? 0);
+  });
+  const own = yield* sequence(task, leftmost, order, turns);
+  best.steps++;
+  if (own) yield yield* best.keep(own.placing);
+  // Where it is too long, the pieces as they lie are moved apart on what there is; settled, a lay gains a cell or two.
+  if (!canOverlap || best.length <= like.length) return own;
+  const overlaps = new Overlaps(task, fields, random, placingOf(laid, turns));
+  let length = like.length + INTO.over;
+  while (overlaps.fits && best.length > like.length && length > like.length - INTO.over) {
+    const clear = yield* best.counted(movedApart(task, random, overlaps, length, INTO.moves));
+    if (!clear) break;
+    yield yield* best.keep(clear);
+    length -= INTO.by;
+  }
+  return own;
+}
+
+/** Lays by every size and turning; the shortest of them, null where a piece does not fit across. */
+function* startLays({ task, leftmost, best }: Looking, enough: Mm): Lays<Sequence | null> {
+  if (task.free.length > MANY) {
+    // What lies far apart is not compared yet: a first lay of many pieces is there soon.
+    const back = 2 * Math.max(...task.free.map((i) => shapeOf(task, i).own[0]));
+    const own = yield* start(task, leftmost, 0, "alternate", back);
+    best.steps++;
+    if (own) {
+      best.placing = own.placing;
+      best.length = own.length;
+      yield best.found;
+    }
+  }
+  let shortest: Sequence | null = null;
+  for (const turning of ["greedy", "alternate", "first"] as const)
+    for (let size = 0; size < SIZES.length; size++) {
+      const own = yield* start(task, leftmost, size, turning);
+      best.steps++;
+      if (!own) return null;
+      if (!shortest || own.length < shortest.length) shortest = own;
+      yield yield* best.keep(own.placing);
+      if (best.length <= enough) return shortest;
+    }
+  return shortest;
+}
+
+/** Lays from an order and turns that are changed at random, a little at a time. */
+function* annealed(looking: Looking, from: Sequence, steps: number): Lays<Sequence> {
+  const { task, leftmost, random, best } = looking;
+  const annealing = new Annealing(task, leftmost, random, from, steps);
+  while (!annealing.isDone) {
+    best.steps++;
+    yield annealing.advance() ? yield* best.keep(annealing.best.placing) : null;
+  }
+  return annealing.best;
+}
+
+/** Lays on ever shorter strips, from pieces that lie as in `source` and overlap there: first on one of `length`. */
+function* apartLays(looking: Looking, source: Placing, length: Mm, moves: number, enough: Mm): Lays<void> {
+  const { task, random, fields, best } = looking;
+  const overlaps = new Overlaps(task, fields, random, source);
+  let asked = length;
+  while (overlaps.fits) {
+    const clear = yield* best.counted(movedApart(task, random, overlaps, asked, moves));
+    if (!clear) return;
+    const found = yield* best.keep(clear);
+    yield found;
+    if (found) yield* best.press();
+    if (best.length <= enough) return;
+    asked = Math.min(asked, best.length) * (1 - SHRINK);
+  }
+}
+
+/** The order of a lay from one end of the cloth to the other, and its turns. */
+const byLeft = ({ task, leftmost }: Looking, placing: Placing): Generator<null, Sequence | null, void> => {
+  const left = (item: number): Mm => (placing.x[item] as number) * GRID - shapeOf(task, item).own[0];
+  const order = [...task.free].sort((a, b) => left(a) - left(b));
+  return sequence(task, leftmost, order, [...placing.turn]);
+};
+
+/** Turns by chance. */
+const anyTurns = ({ task, random }: Looking): number[] =>
+  task.strip.items.map(({ turns }) => turns[Math.floor(random() * turns.length)] as number);
+
+/** An order and turns by chance. */
+const shuffled = (looking: Looking): Generator<null, Sequence | null, void> => {
+  const { task, leftmost, random } = looking;
+  const order = [...task.free];
+  for (let i = order.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [order[i], order[j]] = [order[j] as number, order[i] as number];
+  }
+  return sequence(task, leftmost, order, anyTurns(looking));
+};
+
+/** Pieces anywhere on cloth of a length, one over the other. */
+function scattered(looking: Looking, length: Mm): Placing {
+  const { task, random } = looking;
+  const anywhere = (half: Mm, whole: Mm): Mm => half + random() * (whole - 2 * half);
+  const owns = task.strip.items.map((_, i) => shapeOf(task, i).own);
+  return placingOf(
+    owns.map(([x, y]) => ({ x: anywhere(x, length), y: anywhere(y, task.strip.width), turn: 0 })),
+    anyTurns(looking),
+  );
+}
+
+function lookingAt(strip: Strip, seed: number): Looking {
+  const task = taskOf(strip);
+  const leftmost = new Leftmost(task);
+  const random = seededRandom(seed);
+  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
+  return { task, leftmost, random, fields: new Fields(task), best: new Best(task, leftmost, random), canOverlap };
+}
+
+function* lays(looking: Looking, like: Like | null): Lays<void> {
+  const { best, task, canOverlap } = looking;
+  if (tooWide(task.strip).length > 0) return;
+  const enough = boundOf(task.strip) + AT_BOUND;
+  const likened = like && (yield* likeLays(looking, like));
+  const started = yield* startLays(looking, enough);
+  if (!started || best.length <= enough) return;
+  let from = likened && likened.length < started.length ? likened : started;
+  for (let round = 0; ; round++) {
+    const steps = Math.min(ANNEAL.most, Math.round(ANNEAL.from * ANNEAL.grows ** round));
+    const own = yield* annealed(looking, from, steps);
+    if (best.length <= enough) return;
+    if (canOverlap) {
+      const moves = Math.min(MOVES.most, Math.round(MOVES.from * MOVES.grows ** round));
+      yield* apartLays(looking, own.placing, best.length * (1 - SHRINK), moves, enough);
+      yield* apartLays(looking, scattered(looking, best.length), best.length - SCATTERED_BY, moves, enough);
+      yield* apartLays(looking, best.placing, best.length * (1 - SHRINK), moves, enough);
+      if (best.length <= enough) return;
+    }
+    const next =
+      round % 3 === 0 ? yield* byLeft(looking, best.placing) : round % 3 === 1 ? yield* shuffled(looking) : own;
+    from = next ?? from;
+  }
+}
 
 /**
  * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
@@ -86,144 +229,23 @@ const SHRINK = { first: 0.02, then: 0.005 } as const;
  * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and
  * turns first, and then moved apart from where they lie in it.
  */
-export function* search(strip: Strip, seed: number, like: Like | null = null): Generator<Found | null, void, void> {
-  if (tooWide(strip).length > 0) return;
-  const task = taskOf(strip);
-  const leftmost = new Leftmost(task);
-  const random = seededRandom(seed);
-  const bound = boundOf(strip);
-  const best: { placing: Placing; length: Mm } = { placing: emptyPlacing, length: Infinity };
-  let steps = 0;
-  /** Keeps a placing where it is the best, settled as far as it goes. */
-  function* keep(placing: Placing): Generator<null, Found | null, void> {
-    const length = lengthOf(task, placing);
-    if (length >= best.length - 1e-6) return null;
-    best.placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
-    yield* settle(task, leftmost, best.placing);
-    best.length = lengthOf(task, best.placing);
-    return { lay: layOf(task, best.placing), steps };
-  }
-  let firstSequence: Sequence | null = null;
-  // Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none.
-  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
-  const fields = new Fields(task.pairs);
-  if (like?.laid.length === strip.items.length) {
-    const { laid } = like;
-    const order = [...task.free].sort((a, b) => startOf(task, laid, a) - startOf(task, laid, b));
-    const turns = strip.items.map((item, i) => {
-      const { turn } = laid[i] as Laid;
-      return item.turns.includes(turn) ? turn : (item.turns[0] ?? 0);
-    });
-    firstSequence = yield* sequence(task, leftmost, order, turns);
-    steps++;
-    if (firstSequence) yield yield* keep(firstSequence.placing);
-    // Where it is too long, the pieces as they lie are moved apart on what there is; settled, a lay gains a cell or two.
-    if (canOverlap && best.length > like.length) {
-      const overlaps = new Overlaps(task, fields, random, placingOf(laid, turns));
-      let length = like.length + INTO.over;
-      let going = overlaps.fits && overlaps.shrink(length);
-      while (going && overlaps.moves < INTO.moves) {
-        steps++;
-        const state = overlaps.advance(INTO.moves);
-        if (state === "clear") {
-          yield yield* keep(overlaps.result());
-          length -= INTO.by;
-          going = best.length > like.length && length > like.length - INTO.over && overlaps.shrink(length);
-        } else {
-          yield null;
-          going = state === "moved";
-        }
-      }
-    }
-  }
-  if (task.free.length > MANY) {
-    // What lies far apart is not compared yet: a first lay of many pieces is there soon.
-    const own = yield* start(
-      task,
-      leftmost,
-      0,
-      "alternate",
-      2 * Math.max(...task.free.map((i) => shapeOf(task, i).own[0])),
-    );
-    steps++;
-    if (own) {
-      best.placing = own.placing;
-      best.length = own.length;
-      yield { lay: layOf(task, own.placing), steps };
-    }
-  }
-  for (const turning of ["greedy", "alternate", "first"] as const)
-    for (let size = 0; size < SIZES.length; size++) {
-      const own = yield* start(task, leftmost, size, turning);
-      steps++;
-      if (!own) return;
-      if (!firstSequence || own.length < firstSequence.length) firstSequence = own;
-      yield yield* keep(own.placing);
-      if (best.length <= bound + AT_BOUND) return;
-    }
-  let from = firstSequence as Sequence;
-  const turnsOf = (placing: Placing): number[] => [...placing.turn];
-  const byLeft = (placing: Placing): Generator<null, Sequence | null, void> =>
-    sequence(
-      task,
-      leftmost,
-      [...task.free].sort(
-        (a, b) =>
-          (placing.x[a] as number) * GRID -
-          shapeOf(task, a).own[0] -
-          ((placing.x[b] as number) * GRID - shapeOf(task, b).own[0]),
-      ),
-      turnsOf(placing),
-    );
-  const shuffled = (): Generator<null, Sequence | null, void> => {
-    const order = [...task.free];
-    for (let i = order.length - 1; i > 0; i--) {
-      const j = Math.floor(random() * (i + 1));
-      [order[i], order[j]] = [order[j] as number, order[i] as number];
-    }
-    const turns = strip.items.map((item) => item.turns[Math.floor(random() * item.turns.length)] as number);
-    return sequence(task, leftmost, order, turns);
-  };
-  for (let round = 0; ; round++) {
-    const annealing = new Annealing(
-      task,
-      leftmost,
-      random,
-      from,
-      Math.min(ANNEAL.most, Math.round(ANNEAL.from * ANNEAL.grows ** round)),
-    );
-    while (!annealing.isDone) {
-      steps++;
-      yield annealing.advance() ? yield* keep(annealing.best.placing) : null;
-    }
-    if (best.length <= bound + AT_BOUND) return;
-    if (canOverlap)
-      for (const source of [annealing.best.placing, best.placing]) {
-        const overlaps = new Overlaps(task, fields, random, source);
-        if (!overlaps.fits) break;
-        const most = Math.min(MOVES.most, Math.round(MOVES.from * MOVES.grows ** round));
-        let length = Math.min(lengthOf(task, source), best.length) * (1 - SHRINK.first);
-        let by: number = SHRINK.first;
-        if (!overlaps.shrink(length)) continue;
-        while (overlaps.moves < most) {
-          steps++;
-          const state = overlaps.advance(most);
-          if (state === "stuck") break;
-          if (state === "moved") {
-            yield null;
-            continue;
-          }
-          const found = yield* keep(overlaps.result());
-          yield found;
-          if (best.length <= bound + AT_BOUND) return;
-          if (length < best.length * 0.99) by = SHRINK.then;
-          length = Math.min(length, best.length) * (1 - by);
-          if (!overlaps.shrink(length)) break;
-        }
-      }
-    const next = round % 3 === 0 ? yield* byLeft(best.placing) : round % 3 === 1 ? yield* shuffled() : annealing.best;
-    from = next ?? from;
-  }
-}
+export const search = (strip: Strip, seed: number, like: Like | null = null): Lays<void> =>
+  lays(lookingAt(strip, seed), like);
 
-const emptyPlacing: Placing = { x: new Int32Array(0), y: new Float64Array(0), turn: new Uint8Array(0) };
+/** Where pieces are few, the first lay that is shown is the best of so many steps: some hundredths of a second. */
+const FEW = 16;
+const FIRST_STEPS = 72;
+
+/** The same, for a cutter who looks on: the first lay it yields is worth a look. */
+export function* searchShown(strip: Strip, seed: number, like: Like | null = null): Lays<void> {
+  const looking = lookingAt(strip, seed);
+  const { best } = looking;
+  let isShown = like !== null || strip.items.length > FEW;
+  for (const found of lays(looking, like)) {
+    if (!isShown && best.steps >= FIRST_STEPS) {
+      isShown = true;
+      yield best.found;
+    } else yield isShown ? found : null;
+  }
+  if (!isShown && best.length < Infinity) yield best.found;
+}
