@@ -61,7 +61,7 @@ function randomJobs(): void {
           first ||= performance.now() - from;
           wrong = [...wrong, ...faultsOf(next.lay, cloth)];
         }
-        if (own > STEPS) break;
+        if (first > 0 && own > STEPS) break;
       }
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

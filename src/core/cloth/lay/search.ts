@@ -3,7 +3,7 @@ import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
 import { movedApart } from "./apart";
 import { Best, type Found } from "./best";
-import { Leftmost, lengthOf, type Placing } from "./leftmost";
+import { Leftmost, type Placing } from "./leftmost";
 import { CELL, Fields } from "./depths";
 import { Overlaps } from "./overlap";
 import { GRID, STRIDE } from "./pairs";
