@@ -8,7 +8,8 @@ import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import { faultsOf } from "../testing/layProof";
 import { randomWorksheet } from "../testing/randomMoves";
 import { said } from "../testing/said";
-import { FOLDS, layCloth, type LayCloth } from ".";
+import { FOLDS, layCloth, type ClothLay, type LayCloth } from ".";
+import type { Locked } from "./folds/oneStrip";
 import { processorTime } from "../testing/processorTime";
 
 const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
@@ -123,6 +124,57 @@ test.each(["front-slit", "paper-bag", "pleated"])(
     expect(length).toBeLessThan(ordered * 0.985);
   },
 );
+
+/** Every lay found in so many steps is sound; the last of them. */
+function soundIn(style: string, cloth: LayCloth, most: number, locked?: Locked): ClothLay {
+  const made = shapesOf(job(style), "shell", cloth);
+  if (!made.ok) throw new Error("drawn");
+  let last: ClothLay | null = null;
+  let steps = 0;
+  for (const found of layCloth(made.shapes, cloth, 1, locked && { locked })) {
+    if (found) {
+      last = found.lay;
+      expect(faultsOf(last, cloth)).toEqual([]);
+    }
+    if (last && ++steps > most) break;
+  }
+  if (!last) throw new Error("laid");
+  return last;
+}
+
+test.each([
+  ["lengthwise", "yoke-flare", 2],
+  ["lengthwise", "pleated", 3.3],
+  ["partly", "palazzo", 2],
+  ["across", "pleated", 2],
+] as const)(
+  "pieces on a %s fold are moved apart as well: %s, %f mm apart, is sound in every lay",
+  (fold, style, gap) => {
+    const cloth = { ...CLOTH, fold, gap };
+    const [first, last] = [10, 6000].map((steps) => soundIn(style, cloth, steps).length) as [number, number];
+    expect(last).toBeLessThanOrEqual(first);
+  },
+);
+
+test("what is locked by hand stays where it is to the hundredth, while the rest is moved apart about it", () => {
+  const before = soundIn("paper-bag", CLOTH, 200);
+  const [first, second] = before.placements;
+  if (!first || !second) throw new Error("laid");
+  const locked: Locked = new Map([
+    [0, first],
+    [1, second],
+  ]);
+  const after = soundIn("paper-bag", CLOTH, 6000, locked);
+  expect(after.length).toBeLessThan(before.length);
+  [first, second].forEach(({ x, y, turn }, i) => {
+    const now = after.placements[i];
+    expect([now?.turn, now && Math.abs(now.x - x) < 0.01, now && Math.abs(now.y - y) < 0.01]).toEqual([
+      turn,
+      true,
+      true,
+    ]);
+  });
+});
 
 test("a garment that cannot be drawn is named where it shares a cloth", () => {
   const lost = { ...job("palazzo", { name: "Lost one" }), block: { school: "own" as const, rules: {} } };

@@ -56,6 +56,13 @@ test.each([1, 2, 3])("pieces lie on a remnant and nowhere else, in every lay of 
   expect(lay.length).toBeLessThan(3400);
 });
 
+test("on a remnant pieces are moved apart as well, and stay on it", () => {
+  const cloth = { ...CLOTH, outline: REMNANT };
+  const lay = laidOn(cloth, 1, 6000);
+  expect(faultsOf(lay, cloth)).toEqual([]);
+  expect(lay.length).toBeLessThan(laidOn(cloth, 1, 1).length * 0.97);
+});
+
 test("a remnant too small for its pieces is told by its length, not by a lay off the cloth", () => {
   const small = REMNANT.map(([x, y]): Point => [x / 2.4, y]);
   expect(laidOn({ ...CLOTH, outline: small }, 1, 60).length).toBeGreaterThan(3400 / 2.4);

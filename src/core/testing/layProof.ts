@@ -49,8 +49,15 @@ function between(a: readonly Point[], b: readonly Point[]): number {
   return least;
 }
 
+/** What touches an edge lies within it: an outline is drawn together by a hundred thousandth of a millimetre a metre. */
+const drawnIn = (of: readonly Point[]): readonly Point[] => {
+  const [left, top, right, bottom] = box(of);
+  const toward = (x: number, middle: number): number => x + (middle - x) * 1e-8;
+  return of.map(([x, y]) => [toward(x, (left + right) / 2), toward(y, (top + bottom) / 2)]);
+};
+
 /** True where an outline lies within another: no corner outside, and no edges that cross. */
-const liesOn = (piece: readonly Point[], cloth: readonly Point[]): boolean =>
+const liesWithin = (piece: readonly Point[], cloth: readonly Point[]): boolean =>
   piece.every((p) => isInside(p, cloth)) &&
   !piece.some((s, i) => {
     const t = piece[(i + 1) % piece.length] as Point;
@@ -75,7 +82,7 @@ export function faultsOf(lay: ClothLay, cloth: LayCloth): string[] {
         faults.push(`${a.piece} lies off the cloth`);
         break;
       }
-    if (cloth.outline && !liesOn(a.outline, cloth.outline)) faults.push(`${a.piece} lies off the remnant`);
+    if (cloth.outline && !liesWithin(drawnIn(a.outline), cloth.outline)) faults.push(`${a.piece} lies off the remnant`);
     for (const b of [...placements.slice(i + 1), ...(a.opened ? under : [])]) {
       // What is cut beyond the fold, or once it is opened out, lies on what the rest has left; it is drawn beside it.
       const gap = between(a.outline, b.outline);

@@ -1,5 +1,5 @@
 import type { Mm } from "../../units";
-import { NearFields } from "./depths";
+import { NearFields, preparing } from "./depths";
 import type { Placing } from "./leftmost";
 import { Overlaps } from "./overlap";
 import type { Task } from "./strip";
@@ -20,7 +20,7 @@ export function* clearNear(
   length: Mm,
 ): Generator<null, Placing | null, void> {
   const near = new NearFields(task, from);
-  yield* near.prepare();
+  yield* preparing(task, near, from);
   const overlaps = new Overlaps(task, near, random, from);
   if (!overlaps.fits || !overlaps.shrink(length)) return null;
   for (;;) {
@@ -47,13 +47,16 @@ export function* movedApart(
   for (;;) {
     const state = overlaps.advance(most);
     yield null;
-    if (state === "clear") return overlaps.result();
+    if (state === "clear" && overlaps.isExact) return overlaps.result();
     if (state === "stuck") return null;
-    if (overlaps.deepest > NEARLY || overlaps.deepest >= tried) continue;
+    if (state === "moved" && (overlaps.deepest > NEARLY || overlaps.deepest >= tried)) continue;
     tried = overlaps.deepest;
     const clear = yield* clearNear(task, random, overlaps.result(), length);
-    if (!clear) continue;
-    overlaps.lie(clear);
-    return clear;
+    if (clear) {
+      overlaps.lie(clear);
+      return clear;
+    }
+    // Clear on cells, and on no exact place: another arrangement is looked for.
+    if (state === "clear") overlaps.shake();
   }
 }

@@ -32,14 +32,28 @@ export interface Ground {
   depths(view: PairView, a: number, b: number): Depths;
 }
 
+/** Works out what every two pieces need in the turns they lie in, one field at a time. */
+export function* preparing(task: Task, ground: Ground, { turn }: Placing): Generator<null, void, void> {
+  const { items } = task.strip;
+  for (let a = 0; a < items.length; a++)
+    for (let b = a + 1; b < items.length; b++) {
+      const [p, q] = [items[a] as LayItem, items[b] as LayItem];
+      if (p.fixed && q.fixed) continue;
+      const view = task.pairs.view(p.shape, turn[a] as number, q.shape, turn[b] as number);
+      if (ground.depths(view, a, b).depth.length > 0) yield null;
+    }
+}
+
 /** What lies round a field of depths: clear, or no more than the field's own end. */
 type Round = "clear" | "unknown";
 
+/** Depths from a pair's table; places across are `off` beyond their cells. */
 function depthsOf(
   table: PairTable,
   cell: Mm,
-  at: { readonly midX: number; readonly midY: number; readonly reachX: number; readonly reachY: number },
+  at: Pick<Depths, "midX" | "midY" | "reachX" | "reachY">,
   round: Round,
+  off: Mm = 0,
 ): Depths {
   const { midX, midY, reachX, reachY } = at;
   const [cols, rows] = [2 * reachX + 1, 2 * reachY + 1];
@@ -48,7 +62,7 @@ function depthsOf(
   for (let c = 0; c < cols; c++) {
     const own = table.at((midX + c - reachX) * steps);
     for (let r = 0; r < own.length; r += 2) {
-      const [low, high] = [own[r] as number, own[r + 1] as number];
+      const [low, high] = [(own[r] as number) - off, (own[r + 1] as number) - off];
       const from = Math.max(-reachY, Math.floor((low + 1e-6) / cell) + 1 - midY);
       const to = Math.min(reachY, Math.ceil((high - 1e-6) / cell) - 1 - midY);
       for (let y = from; y <= to; y++) depth[c * rows + y + reachY] = DEEP;
@@ -117,7 +131,10 @@ const FINE: Mm = GRID;
 const NEAR = 24;
 const FAR: Depths = { midX: 0, midY: 0, reachX: -1, reachY: -1, rows: 0, depth: new Uint16Array(0) };
 
-/** Depth fields of every two pieces round where they lie in a lay. */
+/** Across, how far a place lies beyond the nearest fine cell. */
+const offCell = (y: Mm): Mm => y - FINE * Math.round(y / FINE);
+
+/** Depth fields of every two pieces round where they lie in a lay. What lies on the fold or is fixed stays off the cells. */
 export class NearFields implements Ground {
   readonly cell = FINE;
   readonly near = NEAR;
@@ -128,16 +145,9 @@ export class NearFields implements Ground {
     private readonly lay: Placing,
   ) {}
 
-  /** Works out the fields of pieces that lie beside each other, one at a time. */
-  *prepare(): Generator<null, void, void> {
-    const { strip, pairs } = this.task;
-    for (let a = 0; a < strip.items.length; a++)
-      for (let b = a + 1; b < strip.items.length; b++) {
-        const [p, q] = [strip.items[a] as LayItem, strip.items[b] as LayItem];
-        const { turn } = this.lay;
-        const view = pairs.view(p.shape, turn[a] as number, q.shape, turn[b] as number);
-        if (this.depths(view, a, b) !== FAR) yield null;
-      }
+  private offOf(item: number): Mm {
+    const { across, fixed } = this.task.strip.items[item] as LayItem;
+    return across || fixed ? offCell(this.lay.y[item] as number) : 0;
   }
 
   depths(view: PairView, a: number, b: number): Depths {
@@ -155,7 +165,8 @@ export class NearFields implements Ground {
       const reach = 2 * NEAR;
       const isFar =
         Math.abs(midX) - reach > view.table.reach || (Math.abs(midY) - reach) * FINE > p.half[1] + q.half[1];
-      own = isFar ? FAR : depthsOf(view.table, FINE, { midX, midY, reachX: reach, reachY: reach }, "unknown");
+      const off = view.y * (this.offOf(b) - this.offOf(a));
+      own = isFar ? FAR : depthsOf(view.table, FINE, { midX, midY, reachX: reach, reachY: reach }, "unknown", off);
       this.made.set(key, own);
     }
     return own;

@@ -13,11 +13,14 @@ const PATIENCE = 40;
 
 /**
  * Guided local search on a strip of a length: pieces may overlap, and are moved one at a time to where the weighted depth
- * is least, until none is left. Places lie on cells, so what is clear there is clear.
+ * is least, until none is left. Places lie on cells, so what is clear there is clear; but a piece on the fold, and one that
+ * is fixed, lie where they lie, and are taken to be on the nearest cell (`isExact`).
  */
 export class Overlaps {
   readonly placing: Placing;
   moves = 0;
+  /** What is clear on these cells is clear. */
+  readonly isExact: boolean;
   /** How deep two pieces lie in each other at most, in cells, when all were looked at last. */
   deepest = Infinity;
   private readonly weight: Float64Array;
@@ -42,6 +45,7 @@ export class Overlaps {
     const { cell, near } = ground;
     const n = strip.items.length;
     this.perCell = Math.round(cell / GRID);
+    this.isExact = near !== null || strip.items.every((item) => !item.across && !item.fixed);
     this.placing = newPlacing(n);
     placeFixed(task, this.placing);
     this.weight = new Float64Array(n * n).fill(1);
@@ -76,9 +80,31 @@ export class Overlaps {
       }
   }
 
+  /** First and last cell across at which an item may lie in a turn. */
+  private acrossOf(item: number, turn: number): readonly [number, number] {
+    const { across, turns } = this.task.strip.items[item] as LayItem;
+    if (!across) return [this.firstY[item] as number, this.lastY[item] as number];
+    const only = Math.round((across[turns.indexOf(turn)] as number) / this.ground.cell);
+    return [only, only];
+  }
+
+  /** Brings a piece back to where it may lie. */
+  private clamp(item: number): void {
+    const { placing } = this;
+    const [first, last] = this.acrossOf(item, placing.turn[item] as number);
+    placing.x[item] = Math.min(
+      this.lastX[item] as number,
+      Math.max(this.firstX[item] as number, placing.x[item] as number),
+    );
+    placing.y[item] = Math.min(last, Math.max(first, placing.y[item] as number));
+  }
+
   /** False where a piece finds no place across on cells this coarse. */
   get fits(): boolean {
-    return this.task.free.every((i) => (this.lastY[i] as number) >= (this.firstY[i] as number));
+    return this.task.free.every((i) => {
+      const [first, last] = this.acrossOf(i, this.placing.turn[i] as number);
+      return last >= first;
+    });
   }
 
   /** Puts the free pieces where they lie in a lay, on the nearest cells. */
@@ -98,8 +124,7 @@ export class Overlaps {
       const last = ground.near === null ? end : Math.min(end, (this.startX[i] as number) + ground.near);
       if (last < (this.firstX[i] as number)) return false;
       this.lastX[i] = last;
-      placing.x[i] = Math.min(last, Math.max(this.firstX[i] as number, placing.x[i] as number));
-      placing.y[i] = Math.min(this.lastY[i] as number, Math.max(this.firstY[i] as number, placing.y[i] as number));
+      this.clamp(i);
     }
     this.queue = [];
     this.sweeps = 0;
@@ -120,6 +145,7 @@ export class Overlaps {
 
   /** Moves one overlapping piece. `clear` when none is left; `stuck` when the strip is given up. */
   advance(most: number): "clear" | "moved" | "stuck" {
+    if (this.moves >= most) return "stuck";
     if (this.queue.length === 0) {
       const state = this.sweep();
       if (state !== "moved") return state;
@@ -129,7 +155,7 @@ export class Overlaps {
       this.moves++;
       this.relay(item);
     }
-    return this.moves >= most ? "stuck" : "moved";
+    return "moved";
   }
 
   private overlapOf(item: number): number {
@@ -141,12 +167,14 @@ export class Overlaps {
 
   /** Looks at all pairs: weights follow their depths, and pieces that overlap are queued in random order. */
   private sweep(): "clear" | "moved" | "stuck" {
-    const n = this.task.strip.items.length;
+    const { items } = this.task.strip;
+    const n = items.length;
     const deep = new Float64Array(n * n);
     let [whole, deepest] = [0, 0];
     const touched = new Set<number>();
     for (let a = 0; a < n; a++)
       for (let b = a + 1; b < n; b++) {
+        if (items[a]?.fixed && items[b]?.fixed) continue;
         const d = this.depth(a, b);
         deep[a * n + b] = d;
         if (d === 0) continue;
@@ -168,8 +196,6 @@ export class Overlaps {
     else if (++this.sweeps >= PATIENCE) {
       if (this.ground.near !== null) return "stuck";
       this.shake();
-      this.sweeps = 0;
-      this.least = Infinity;
     }
     const queue = this.task.free.filter((i) => touched.has(i));
     for (let i = queue.length - 1; i > 0; i--) {
@@ -180,27 +206,26 @@ export class Overlaps {
     return queue.length === 0 ? "stuck" : "moved";
   }
 
-  /** Exchanges a pair or two, turns one, and forgets the weights. */
-  private shake(): void {
+  /** Exchanges a pair or two, turns one, and forgets the weights; counted as a move. */
+  shake(): void {
+    this.moves++;
     const { placing, random } = this;
     const { free, strip } = this.task;
     const pick = (): number => free[Math.floor(random() * free.length)] as number;
-    const clamp = (i: number): void => {
-      placing.x[i] = Math.min(this.lastX[i] as number, Math.max(this.firstX[i] as number, placing.x[i] as number));
-      placing.y[i] = Math.min(this.lastY[i] as number, Math.max(this.firstY[i] as number, placing.y[i] as number));
-    };
     for (let k = random() < 0.5 ? 1 : 2; k > 0; k--) {
       const [a, b] = [pick(), pick()];
       const [x, y] = [placing.x[a] as number, placing.y[a] as number];
       [placing.x[a], placing.y[a]] = [placing.x[b] as number, placing.y[b] as number];
       [placing.x[b], placing.y[b]] = [x, y];
-      clamp(a);
-      clamp(b);
     }
     const turned = pick();
     const { turns } = strip.items[turned] as LayItem;
     placing.turn[turned] = turns[Math.floor(random() * turns.length)] as number;
+    free.forEach((i) => this.clamp(i));
     this.weight.fill(1);
+    this.queue = [];
+    this.sweeps = 0;
+    this.least = Infinity;
   }
 
   /** Puts a piece where its weighted depth is least, in any of its turns. */
@@ -209,16 +234,12 @@ export class Overlaps {
     const { strip, pairs } = task;
     const n = strip.items.length;
     const own = strip.items[item] as LayItem;
-    const [x0, x1, y0, y1] = [
-      this.firstX[item] as number,
-      this.lastX[item] as number,
-      this.firstY[item] as number,
-      this.lastY[item] as number,
-    ];
-    const rows = y1 - y0 + 1;
+    const [x0, x1] = [this.firstX[item] as number, this.lastX[item] as number];
     let [least, bestX, bestY, bestTurn, ties] = [Infinity, 0, 0, 0, 0];
     const turns = ground.near === null ? own.turns : [placing.turn[item] as number];
     for (const turn of turns) {
+      const [y0, y1] = this.acrossOf(item, turn);
+      const rows = y1 - y0 + 1;
       field.fill(0, 0, (x1 - x0 + 1) * rows);
       for (let other = 0; other < n; other++) {
         if (other === item) continue;
@@ -261,7 +282,8 @@ export class Overlaps {
     const out: Placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
     for (const i of task.free) {
       out.x[i] = (placing.x[i] as number) * this.perCell;
-      out.y[i] = (placing.y[i] as number) * this.ground.cell;
+      const { across, turns } = task.strip.items[i] as LayItem;
+      out.y[i] = across?.[turns.indexOf(placing.turn[i] as number)] ?? (placing.y[i] as number) * this.ground.cell;
     }
     placeFixed(task, out);
     return out;

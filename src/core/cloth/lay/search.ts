@@ -4,7 +4,7 @@ import { Annealing, sequence, type Sequence } from "./anneal";
 import { movedApart } from "./apart";
 import { Best, type Found } from "./best";
 import { Leftmost, type Placing } from "./leftmost";
-import { CELL, Fields } from "./depths";
+import { CELL, Fields, preparing } from "./depths";
 import { Overlaps } from "./overlap";
 import { GRID, STRIDE } from "./pairs";
 import { boundOf, shapeOf, taskOf, tooWide, type Laid, type LayItem, type Like, type Strip, type Task } from "./strip";
@@ -71,7 +71,7 @@ interface Looking {
   readonly random: () => number;
   readonly fields: Fields;
   readonly best: Best;
-  /** Overlaps are known on cells, and a piece on the fold, or on a line of a repeat, lies on none. */
+  /** Overlaps are known on cells, and a piece on a line of a repeat lies on none. */
   readonly canOverlap: boolean;
 }
 
@@ -93,6 +93,7 @@ function* likeLays({ task, leftmost, random, fields, best, canOverlap }: Looking
   // Where it is too long, the pieces as they lie are moved apart on what there is; settled, a lay gains a cell or two.
   if (!canOverlap || best.length <= like.length) return own;
   const overlaps = new Overlaps(task, fields, random, placingOf(laid, turns));
+  yield* best.counted(preparing(task, fields, overlaps.placing));
   let length = like.length + INTO.over;
   while (overlaps.fits && best.length > like.length && length > like.length - INTO.over) {
     const clear = yield* best.counted(movedApart(task, random, overlaps, length, INTO.moves));
@@ -144,6 +145,7 @@ function* annealed(looking: Looking, from: Sequence, steps: number): Lays<Sequen
 function* apartLays(looking: Looking, source: Placing, length: Mm, moves: number, enough: Mm): Lays<void> {
   const { task, random, fields, best } = looking;
   const overlaps = new Overlaps(task, fields, random, source);
+  yield* best.counted(preparing(task, fields, overlaps.placing));
   let asked = length;
   while (overlaps.fits) {
     const clear = yield* best.counted(movedApart(task, random, overlaps, asked, moves));
@@ -193,7 +195,7 @@ function lookingAt(strip: Strip, seed: number): Looking {
   const task = taskOf(strip);
   const leftmost = new Leftmost(task);
   const random = seededRandom(seed);
-  const canOverlap = strip.items.every((item) => !item.across && !item.fixed && !item.marks);
+  const canOverlap = strip.items.every((item) => !item.marks);
   return { task, leftmost, random, fields: new Fields(task), best: new Best(task, leftmost, random), canOverlap };
 }
 
