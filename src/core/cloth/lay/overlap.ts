@@ -118,7 +118,7 @@ export class Overlaps {
 
   /** Asks for a length: pieces that would end beyond it are moved in. False where the longest piece does not fit. */
   shrink(length: number): boolean {
-    const { task, placing, ground } = this;
+    const { task, ground } = this;
     for (const i of task.free) {
       const end = Math.floor((length - shapeOf(task, i).own[0]) / ground.cell + 1e-6);
       const last = ground.near === null ? end : Math.min(end, (this.startX[i] as number) + ground.near);
