@@ -9,7 +9,9 @@ import { faultsOf } from "../testing/layProof";
 import { randomWorksheet } from "../testing/randomMoves";
 import { said } from "../testing/said";
 import { FOLDS, layCloth, type ClothLay, type LayCloth } from ".";
-import type { Locked } from "./folds/oneStrip";
+import { laysOf } from "./clothLay";
+import type { CutShape } from "./cutShapes";
+import { NONE_LOCKED, type Locked } from "./folds/oneStrip";
 import { processorTime } from "../testing/processorTime";
 
 const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
@@ -104,6 +106,33 @@ test("of many pieces a first lay is there after one step for each, and is sound"
   }
   expect(steps).toBe(count + 1);
 });
+
+/** The first lay that is found: pieces leftmost, the largest first. */
+function firstLaid(shapes: readonly CutShape[], cloth: LayCloth): ClothLay {
+  for (const found of laysOf(shapes, cloth, 1, NONE_LOCKED, null)) if (found) return found.lay;
+  throw new Error("nothing was laid");
+}
+
+test.each(FOLDS)(
+  "the first lay that is shown, %s, is worth a look: shorter than one laid leftmost, or as short",
+  (fold) => {
+    const cloth = { ...CLOTH, fold };
+    let [leftmost, shown] = [0, 0];
+    for (const style of ["jogger", "pleated", "front-slit"]) {
+      const made = shapesOf(job(style), "shell", cloth);
+      if (!made.ok) throw new Error("drawn");
+      const first = firstLaid(made.shapes, cloth);
+      for (const found of layCloth(made.shapes, cloth, 1)) {
+        if (!found) continue;
+        expect(found.lay.length).toBeLessThanOrEqual(first.length + 1e-6);
+        shown += found.lay.length;
+        break;
+      }
+      leftmost += first.length;
+    }
+    if (fold === "open") expect(shown).toBeLessThan(0.95 * leftmost);
+  },
+);
 
 test.each(["front-slit", "paper-bag", "pleated"])(
   "%s: pieces moved apart on exact places lie clear of each other, and shorter than in any order",

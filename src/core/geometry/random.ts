@@ -9,3 +9,13 @@ export function seededRandom(seed: number): () => number {
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** A list in an order by chance; numbers in [0, 1) from `random`. */
+export function shuffled<T>(list: readonly T[], random: () => number): T[] {
+  const all = [...list];
+  for (let i = all.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [all[i], all[j]] = [all[j] as T, all[i] as T];
+  }
+  return all;
+}

@@ -1,6 +1,6 @@
 import type { Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
-import { search, searchShown } from "../lay/search";
+import { search } from "../lay/search";
 import { boundOf, tooWide, type Laid, type Like } from "../lay/strip";
 import type { ClothLay, LayCloth, LayFound } from "./laidCloth";
 import { foldedDepth, openedOut } from "./opened";
@@ -20,7 +20,7 @@ export function* lengthwiseLay(
   if (!singlesOf(shapes)) {
     refuseTooWide(through, cloth);
     const bound = boundOf(through.strip);
-    for (const step of searchShown(through.strip, seed, like))
+    for (const step of search(through.strip, seed, like))
       yield (
         step && { steps: step.steps, lay: finish(bound, folded(through, step.lay.laid, step.lay.length, deep, "none")) }
       );

@@ -1,7 +1,7 @@
 import { inSentence } from "../../words";
 import { Refusal, say } from "../../units";
 import type { CutShape } from "../cutShapes";
-import { searchShown } from "../lay/search";
+import { search } from "../lay/search";
 import type { LayShape } from "../lay/shape";
 import type { Laid, LayItem, Like } from "../lay/strip";
 import type { LayCloth, LayFound } from "./laidCloth";
@@ -47,6 +47,6 @@ export function* oneStrip(
   refuseTooWide(plan, cloth);
   // What is missing of a remnant lies where it lies, in every lay.
   const missing = plan.strip.items.slice(plan.parts.length).flatMap((item) => (item.fixed ? [item.fixed] : []));
-  for (const step of searchShown(plan.strip, seed, like && { ...like, laid: [...like.laid, ...missing] }))
+  for (const step of search(plan.strip, seed, like && { ...like, laid: [...like.laid, ...missing] }))
     yield step && { steps: step.steps, lay: oneLay(shapes, cloth, plan, step.lay.laid) };
 }

@@ -1,5 +1,5 @@
 import { GRID } from "./pairs";
-import { endOf, type Leftmost, lengthOf, newPlacing, type Placing } from "./leftmost";
+import { copyOfPlacing, endOf, type Leftmost, lengthOf, newPlacing, type Placing } from "./leftmost";
 import { shapeOf, type LayItem, type Task } from "./strip";
 
 /** An order in which pieces are laid, the turn of each, and the lay that comes of it. */
@@ -13,7 +13,7 @@ export interface Sequence {
 export const copyOf = (s: Sequence): Sequence => ({
   order: s.order.slice(),
   turns: s.turns.slice(),
-  placing: { x: s.placing.x.slice(), y: s.placing.y.slice(), turn: s.placing.turn.slice() },
+  placing: copyOfPlacing(s.placing),
   length: s.length,
 });
 

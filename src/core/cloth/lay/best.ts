@@ -1,6 +1,6 @@
 import type { Mm } from "../../units";
 import { clearNear } from "./apart";
-import { layOf, lengthOf, type Leftmost, type Placing } from "./leftmost";
+import { copyOfPlacing, layOf, lengthOf, type Leftmost, type Placing } from "./leftmost";
 import { settle } from "./settle";
 import type { Lay, Task } from "./strip";
 
@@ -30,11 +30,18 @@ export class Best {
     return { lay: layOf(this.task, this.placing), steps: this.steps };
   }
 
+  /** Takes a lay as it is. */
+  take({ placing, length }: { readonly placing: Placing; readonly length: Mm }): Found {
+    this.placing = placing;
+    this.length = length;
+    return this.found;
+  }
+
   /** Keeps a placing where it is shorter, settled as far as it goes; null where it is not. */
   *keep(placing: Placing): Generator<null, Found | null, void> {
     const { task, leftmost } = this;
     if (lengthOf(task, placing) >= this.length - 1e-6) return null;
-    this.placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
+    this.placing = copyOfPlacing(placing);
     yield* settle(task, leftmost, this.placing);
     this.length = lengthOf(task, this.placing);
     return this.found;

@@ -26,6 +26,12 @@ export const newPlacing = (count: number): Placing => ({
   turn: new Uint8Array(count),
 });
 
+export const copyOfPlacing = ({ x, y, turn }: Placing): Placing => ({
+  x: x.slice(),
+  y: y.slice(),
+  turn: turn.slice(),
+});
+
 /** How far a lay reaches for an item that lies at a step of the grid: to its right end. */
 export const endOf = (task: Task, item: number, step: number): number =>
   task.strip.items[item]?.isMissing ? 0 : step * GRID + shapeOf(task, item).own[0];

@@ -1,5 +1,6 @@
+import { shuffled } from "../../geometry";
 import { STRAIGHT, type Ground } from "./depths";
-import { newPlacing, type Placing } from "./leftmost";
+import { copyOfPlacing, newPlacing, type Placing } from "./leftmost";
 import { placeFixed } from "./anneal";
 import { GRID } from "./pairs";
 import { shapeOf, type LayItem, type Task } from "./strip";
@@ -28,7 +29,7 @@ export class Overlaps {
   private readonly firstX: Int32Array;
   private readonly firstY: Int32Array;
   private readonly lastY: Int32Array;
-  private lastX: Int32Array;
+  private readonly lastX: Int32Array;
   private readonly startX: Int32Array;
   private readonly perCell: number;
   private queue: number[] = [];
@@ -126,9 +127,7 @@ export class Overlaps {
       this.lastX[i] = last;
       this.clamp(i);
     }
-    this.queue = [];
-    this.sweeps = 0;
-    this.least = Infinity;
+    this.lookAnew();
     return true;
   }
 
@@ -197,13 +196,11 @@ export class Overlaps {
       if (this.ground.near !== null) return "stuck";
       this.shake();
     }
-    const queue = this.task.free.filter((i) => touched.has(i));
-    for (let i = queue.length - 1; i > 0; i--) {
-      const j = Math.floor(this.random() * (i + 1));
-      [queue[i], queue[j]] = [queue[j] as number, queue[i] as number];
-    }
-    this.queue = queue;
-    return queue.length === 0 ? "stuck" : "moved";
+    this.queue = shuffled(
+      this.task.free.filter((i) => touched.has(i)),
+      this.random,
+    );
+    return this.queue.length === 0 ? "stuck" : "moved";
   }
 
   /** Exchanges a pair or two, turns one, and forgets the weights; counted as a move. */
@@ -223,6 +220,11 @@ export class Overlaps {
     placing.turn[turned] = turns[Math.floor(random() * turns.length)] as number;
     free.forEach((i) => this.clamp(i));
     this.weight.fill(1);
+    this.lookAnew();
+  }
+
+  /** What was seen of an arrangement is no longer so. */
+  private lookAnew(): void {
     this.queue = [];
     this.sweeps = 0;
     this.least = Infinity;
@@ -279,7 +281,7 @@ export class Overlaps {
   /** The lay as it is, on the grid and in millimetres. */
   result(): Placing {
     const { placing, task } = this;
-    const out: Placing = { x: placing.x.slice(), y: placing.y.slice(), turn: placing.turn.slice() };
+    const out = copyOfPlacing(placing);
     for (const i of task.free) {
       out.x[i] = (placing.x[i] as number) * this.perCell;
       const { across, turns } = task.strip.items[i] as LayItem;

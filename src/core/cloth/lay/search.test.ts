@@ -1,6 +1,6 @@
 import { boxOf, seededRandom, type Point } from "../../geometry";
 import { clearNear } from "./apart";
-import { search, searchShown } from "./search";
+import { search } from "./search";
 import { layShape, turnOf } from "./shape";
 import { taskOf, type Lay, type Strip } from "./strip";
 
@@ -108,26 +108,4 @@ test("pieces that overlap a little are moved clear nearby, and not where there i
     expect(y).toBe(50);
   });
   expect(at(303)).toBeNull();
-});
-
-describe("a lay that is shown", () => {
-  const random = seededRandom(11);
-  const legs = Array.from({ length: 20 }, () => leg(300 + 500 * random(), 60 + 60 * random(), 120 + 200 * random()));
-  const first = (strip: Strip, of: typeof search): number => {
-    for (const found of of(strip, 1)) if (found) return found.lay.length;
-    throw new Error("nothing was laid");
-  };
-  const firstOf = (count: number, of: typeof search): number => first(outlined(legs.slice(0, count), 900), of);
-
-  test("first is the best of some, where pieces are few", () => {
-    expect(firstOf(8, searchShown)).toBeLessThan(firstOf(8, search));
-  });
-
-  test("comes at once where they are many", () => {
-    expect(firstOf(20, searchShown)).toBe(firstOf(20, search));
-  });
-
-  test("comes where the search ends before", () => {
-    expect(first(outlined([block(300, 100)], 200), searchShown)).toBeLessThan(303);
-  });
 });

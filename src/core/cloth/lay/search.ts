@@ -1,4 +1,4 @@
-import { seededRandom } from "../../geometry";
+import { seededRandom, shuffled } from "../../geometry";
 import type { Mm } from "../../units";
 import { Annealing, sequence, type Sequence } from "./anneal";
 import { movedApart } from "./apart";
@@ -77,8 +77,16 @@ interface Looking {
 
 type Lays<T> = Generator<Found | null, T, void>;
 
+/** Pieces that lie as in `source`, and what each two of them need worked out. */
+function* overlapping({ task, random, fields, best }: Looking, source: Placing): Lays<Overlaps> {
+  const overlaps = new Overlaps(task, fields, random, source);
+  yield* best.counted(preparing(task, fields, overlaps.placing));
+  return overlaps;
+}
+
 /** Lays like a lay of nearly the same pieces: in its order and turns, then moved apart from where they lie in it. */
-function* likeLays({ task, leftmost, random, fields, best, canOverlap }: Looking, like: Like): Lays<Sequence | null> {
+function* likeLays(looking: Looking, like: Like): Lays<Sequence | null> {
+  const { task, leftmost, random, best, canOverlap } = looking;
   const { items } = task.strip;
   const { laid } = like;
   if (laid.length !== items.length) return null;
@@ -92,8 +100,7 @@ function* likeLays({ task, leftmost, random, fields, best, canOverlap }: Looking
   if (own) yield yield* best.keep(own.placing);
   // Where it is too long, the pieces as they lie are moved apart on what there is; settled, a lay gains a cell or two.
   if (!canOverlap || best.length <= like.length) return own;
-  const overlaps = new Overlaps(task, fields, random, placingOf(laid, turns));
-  yield* best.counted(preparing(task, fields, overlaps.placing));
+  const overlaps = yield* overlapping(looking, placingOf(laid, turns));
   let length = like.length + INTO.over;
   while (overlaps.fits && best.length > like.length && length > like.length - INTO.over) {
     const clear = yield* best.counted(movedApart(task, random, overlaps, length, INTO.moves));
@@ -111,11 +118,7 @@ function* startLays({ task, leftmost, best }: Looking, enough: Mm): Lays<Sequenc
     const back = 2 * Math.max(...task.free.map((i) => shapeOf(task, i).own[0]));
     const own = yield* start(task, leftmost, 0, "alternate", back);
     best.steps++;
-    if (own) {
-      best.placing = own.placing;
-      best.length = own.length;
-      yield best.found;
-    }
+    if (own) yield best.take(own);
   }
   let shortest: Sequence | null = null;
   for (const turning of ["greedy", "alternate", "first"] as const)
@@ -143,9 +146,8 @@ function* annealed(looking: Looking, from: Sequence, steps: number): Lays<Sequen
 
 /** Lays on ever shorter strips, from pieces that lie as in `source` and overlap there: first on one of `length`. */
 function* apartLays(looking: Looking, source: Placing, length: Mm, moves: number, enough: Mm): Lays<void> {
-  const { task, random, fields, best } = looking;
-  const overlaps = new Overlaps(task, fields, random, source);
-  yield* best.counted(preparing(task, fields, overlaps.placing));
+  const { task, random, best } = looking;
+  const overlaps = yield* overlapping(looking, source);
   let asked = length;
   while (overlaps.fits) {
     const clear = yield* best.counted(movedApart(task, random, overlaps, asked, moves));
@@ -170,14 +172,9 @@ const anyTurns = ({ task, random }: Looking): number[] =>
   task.strip.items.map(({ turns }) => turns[Math.floor(random() * turns.length)] as number);
 
 /** An order and turns by chance. */
-const shuffled = (looking: Looking): Generator<null, Sequence | null, void> => {
+const byChance = (looking: Looking): Generator<null, Sequence | null, void> => {
   const { task, leftmost, random } = looking;
-  const order = [...task.free];
-  for (let i = order.length - 1; i > 0; i--) {
-    const j = Math.floor(random() * (i + 1));
-    [order[i], order[j]] = [order[j] as number, order[i] as number];
-  }
-  return sequence(task, leftmost, order, anyTurns(looking));
+  return sequence(task, leftmost, shuffled(task.free, random), anyTurns(looking));
 };
 
 /** Pieces anywhere on cloth of a length, one over the other. */
@@ -191,18 +188,22 @@ function scattered(looking: Looking, length: Mm): Placing {
   );
 }
 
-function lookingAt(strip: Strip, seed: number): Looking {
+/**
+ * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
+ * on a shorter strip are moved apart, in turns. Yields after every step, with a lay where it is a better one; the same
+ * strip and seed give the same lays after the same steps, however fast they are made. Yields nothing where a piece does
+ * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and
+ * turns first, and then moved apart from where they lie in it.
+ */
+export function* search(strip: Strip, seed: number, like: Like | null = null): Lays<void> {
+  if (tooWide(strip).length > 0) return;
   const task = taskOf(strip);
   const leftmost = new Leftmost(task);
   const random = seededRandom(seed);
+  const best = new Best(task, leftmost, random);
   const canOverlap = strip.items.every((item) => !item.marks);
-  return { task, leftmost, random, fields: new Fields(task), best: new Best(task, leftmost, random), canOverlap };
-}
-
-function* lays(looking: Looking, like: Like | null): Lays<void> {
-  const { best, task, canOverlap } = looking;
-  if (tooWide(task.strip).length > 0) return;
-  const enough = boundOf(task.strip) + AT_BOUND;
+  const looking: Looking = { task, leftmost, random, fields: new Fields(task), best, canOverlap };
+  const enough = boundOf(strip) + AT_BOUND;
   const likened = like && (yield* likeLays(looking, like));
   const started = yield* startLays(looking, enough);
   if (!started || best.length <= enough) return;
@@ -219,35 +220,7 @@ function* lays(looking: Looking, like: Like | null): Lays<void> {
       if (best.length <= enough) return;
     }
     const next =
-      round % 3 === 0 ? yield* byLeft(looking, best.placing) : round % 3 === 1 ? yield* shuffled(looking) : own;
+      round % 3 === 0 ? yield* byLeft(looking, best.placing) : round % 3 === 1 ? yield* byChance(looking) : own;
     from = next ?? from;
   }
-}
-
-/**
- * Looks for ever shorter lays until it is stopped or reaches the bound: annealing on the order, then pieces that overlap
- * on a shorter strip are moved apart, in turns. Yields after every step, with a lay where it is a better one; the same
- * strip and seed give the same lays after the same steps, however fast they are made. Yields nothing where a piece does
- * not fit across. `like` is a lay of nearly the same pieces: they are laid in its order and
- * turns first, and then moved apart from where they lie in it.
- */
-export const search = (strip: Strip, seed: number, like: Like | null = null): Lays<void> =>
-  lays(lookingAt(strip, seed), like);
-
-/** Where pieces are few, the first lay that is shown is the best of so many steps: some hundredths of a second. */
-const FEW = 16;
-const FIRST_STEPS = 72;
-
-/** The same, for a cutter who looks on: the first lay it yields is worth a look. */
-export function* searchShown(strip: Strip, seed: number, like: Like | null = null): Lays<void> {
-  const looking = lookingAt(strip, seed);
-  const { best } = looking;
-  let isShown = like !== null || strip.items.length > FEW;
-  for (const found of lays(looking, like)) {
-    if (!isShown && best.steps >= FIRST_STEPS) {
-      isShown = true;
-      yield best.found;
-    } else yield isShown ? found : null;
-  }
-  if (!isShown && best.length < Infinity) yield best.found;
 }

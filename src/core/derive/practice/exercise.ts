@@ -1,6 +1,6 @@
 import { derive, type Derived } from "../../derive";
 import type { Job } from "../../files";
-import { seededRandom } from "../../geometry";
+import { seededRandom, shuffled } from "../../geometry";
 import { tapeDivision, tapeOf, type Mm } from "../../units";
 import { MISTAKES } from "./mistakes";
 import type { Mistake } from "./spoiling";
@@ -90,18 +90,10 @@ export function exerciseOf(
 ): Exercise | null {
   const random = seededRandom(seed);
   const at = Math.max(0, Math.min(MOST_LEVEL, Math.floor(level)));
-  const shuffled = <T>(list: readonly T[]): T[] => {
-    const all = [...list];
-    for (let i = all.length - 1; i > 0; i--) {
-      const j = Math.floor(random() * (i + 1));
-      [all[i], all[j]] = [all[j] as T, all[i] as T];
-    }
-    return all;
-  };
-  for (const job of shuffled(jobs)) {
+  for (const job of shuffled(jobs, random)) {
     const sound = derive(job);
     if (!sound.ok) continue;
-    const wanted = shuffled(MISTAKES)
+    const wanted = shuffled(MISTAKES, random)
       .map((mistake) => ({ mistake, by: weight(mistake) * (0.5 + random()) }))
       .sort((a, b) => b.by - a.by)
       .map(({ mistake }) => mistake);
@@ -109,12 +101,12 @@ export function exerciseOf(
       const hidden = hide(mistake, job, sound, SIZES[at] as number);
       if (!hidden) continue;
       const grew = hidden.found > hidden.right;
-      const others = shuffled(MISTAKES)
+      const others = shuffled(MISTAKES, random)
         .filter((m) => m !== mistake && m.read(sound) !== null)
         // Two that show in one measure, the same way, cannot be told apart.
         .filter((m) => m.measure !== mistake.measure || isOpposite(m, job, sound, grew))
         .slice(0, OFFERED[at]);
-      return { ...hidden, sound, from: job, offered: shuffled([mistake, ...others]) };
+      return { ...hidden, sound, from: job, offered: shuffled([mistake, ...others], random) };
     }
   }
   return null;
