@@ -24,6 +24,8 @@ import { Refusal, type Complaint } from "@/core/units";
 
 /** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
 const SLICE_MS = 40;
+/** How a search goes is told no more often than this: a page draws each lay. */
+const TELL_MS = 300;
 /** What a quick look at another fold or width may take. */
 const QUICK = { steps: 520, milliseconds: 900 } as const;
 
@@ -116,16 +118,22 @@ const face = {
     const found = shapes(jobs, material, cloth);
     if (isFault(found)) return found.errors;
     try {
-      let [steps, from] = [0, performance.now()];
+      let [steps, from, toldAt] = [0, performance.now(), -Infinity];
+      let better: ClothLay | null = null;
       for (const step of layCloth(found, cloth, seed, { locked: new Map(locked) })) {
         steps++;
-        if (step) tell({ lay: step.lay, steps });
-        if (performance.now() - from < SLICE_MS) continue;
-        tell({ lay: null, steps });
+        better = step?.lay ?? better;
+        const at = performance.now();
+        if (at - toldAt >= TELL_MS && (better || toldAt > 0)) {
+          tell({ lay: better, steps });
+          [better, toldAt] = [null, at];
+        }
+        if (at - from < SLICE_MS) continue;
         await pause();
         if (running !== own) return null;
         from = performance.now();
       }
+      if (better) tell({ lay: better, steps });
       return null;
     } catch (error) {
       if (error instanceof Refusal) return [error.complaint];
