@@ -16,7 +16,7 @@ import { randomWorksheet } from "../src/core/testing/randomMoves";
 import { NOT_WORDS, said } from "../src/core/testing/said";
 import { styleCase } from "../src/core/testing/styleRanges";
 import { STYLES } from "../src/core/styles";
-import { badFromOutside, badRing } from "./outside";
+import { badFromOutside, badRing } from "../src/core/testing/outside";
 
 /**
  * Random garments on random bodies: any style and school, its numbers anywhere in their range or with more moves anywhere in

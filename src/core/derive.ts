@@ -3,7 +3,7 @@ import type { Panel } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { askedHem } from "./derive/askedHem";
 import { clothOf } from "./derive/cloth";
-import { freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
+import { fatesOf, freeEdgeOf, hemCut, hemDepthOf, mockFlyLength, openingCut } from "./derive/cutPlan";
 import { deriveShape, SHOE, type DeriveFault, type Shape } from "./derive/shape";
 import type { Job } from "./files";
 import { finishGarment, type Notion } from "./finish";
@@ -50,6 +50,7 @@ export function derive(job: Job): Derived | DeriveFault {
     opening: openingCut(finish, zip, shape.allowances),
     zipAtSide: zip?.at === "side",
     freeEdge: freeEdgeOf(finish),
+    fates: fatesOf(finish, garment.open),
     marks: garment.marks,
     lies: job.cloth?.grain ?? {},
     job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
@@ -68,6 +69,7 @@ export function derive(job: Job): Derived | DeriveFault {
     hemDepth: hemDepth?.mm ?? null,
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
+    setApart: new Set(Object.keys(shape.allowances.edges)),
     length: { whole: length.whole, cuff: length.cuff ?? 0 },
     rules: shape.rules,
     tape: tapeOf(job.body.unit),

@@ -1,6 +1,6 @@
-import { edgesWithRole, type Join, type Panel } from "../pattern";
-import { grownCentre, hemTurnOf, type AllowanceSet, type ResolvedFinish } from "../finish";
-import { pathTurn, type HemCut, type OpeningCut } from "../pieces";
+import { edgesWithRole, type Fate, type Join, type Panel } from "../pattern";
+import { grownCentre, hemTurnOf, type AllowanceSet, type ResolvedFinish, type Room } from "../finish";
+import { pathTurn, type CutPlan, type HemCut, type OpeningCut } from "../pieces";
 import { usualOn } from "../params";
 import { quantity, type Mm, type Quantity, type Tape, say, making, angle, toDegrees } from "../units";
 import { centreOf, type ZipPlan } from "./zip";
@@ -20,6 +20,17 @@ const TURNED: Mm = 10;
 /** What is cut beyond an edge that is in no seam: overlocked, bound or raw it needs nothing, else it is turned. */
 export const freeEdgeOf = ({ inside }: ResolvedFinish): Mm =>
   inside === "overlocked" || inside === "bound" || inside === "raw" ? 0 : TURNED;
+
+/** What becomes of the edges that no seam takes, by how the garment is finished. */
+export function fatesOf(finish: ResolvedFinish, open: ReadonlySet<Room>): CutPlan["fates"] {
+  const { inside } = finish;
+  const hem: Fate = hemTurnOf(finish) ? "turned" : finish.hem && inside === "bagged" ? "faced" : "undecided";
+  return {
+    free: inside === null ? "undecided" : inside === "lined" || inside === "bagged" ? "turned" : inside,
+    hem,
+    waist: open.has("waist") ? "undecided" : null,
+  };
+}
 
 /** A mock fly ends at the hip line, or where the crotch begins to turn if that comes first. */
 export function mockFlyLength(panels: readonly Panel[], joins: readonly Join[]): Mm {

@@ -1,4 +1,8 @@
+import { phrase } from "../words";
 import {
+  against,
+  edgeOf,
+  along,
   refsLength,
   type EdgeRef,
   type Edge,
@@ -107,10 +111,10 @@ export function foldedStrip(
     half: "both",
     cutting: { material: "shell", pieces: { count: 1, onFold: false } },
     edges: [
-      { id: "inner", role, name: "inner edge", path: [line(at(0, 0), at(whole, 0))] },
-      { id: "end-right", role: "style", name: "end", path: [line(at(whole, 0), at(whole, deep))] },
+      { id: "inner", role, name: "inner edge", becomes: "turned", path: [line(at(0, 0), at(whole, 0))] },
+      { id: "end-right", role: "style", name: "end", becomes: "turned", path: [line(at(whole, 0), at(whole, deep))] },
       ...sewn,
-      { id: "end-left", role: "style", name: "end", path: [line(at(0, deep), at(0, 0))] },
+      { id: "end-left", role: "style", name: "end", becomes: "turned", path: [line(at(0, deep), at(0, 0))] },
     ],
     landmarks: {},
     lines: [
@@ -123,6 +127,27 @@ export function foldedStrip(
     ],
   };
 }
+
+/** The strip with its inner edge sewn in together with its sewn one: both its layers lie in one seam. */
+export const inOneSeam = (strip: Panel): Panel => becoming(strip, "inner", "caught");
+
+/** The panel with what becomes of one of its edges said. */
+export function becoming(panel: Panel, edge: string, becomes: Edge["becomes"]): Panel {
+  const one = edgeOf(panel, edge);
+  return { ...panel, edges: panel.edges.map((e) => (e === one ? { ...e, becomes } : e)) };
+}
+
+/** A strip's ends sewn to each other. */
+export const ringJoin = (strip: Panel, by: string): Join => ({
+  id: `${strip.id}-ends`,
+  label: phrase`${strip.name}, its ends`,
+  kind: "cut",
+  by,
+  how: "equal",
+  leg: "both",
+  a: [along(strip.id, "end-right")],
+  b: [against(strip.id, "end-left")],
+});
 
 /** Length of a run of the garment's edges. */
 export const runLength = (garment: Garment, refs: readonly EdgeRef[]): Mm => refsLength(garment.panels, refs);

@@ -1,6 +1,7 @@
-import { isSewnOn, type Join, type Panel } from "../pattern";
+import { hasLegs, isBodice, isSewnOn, rimEdges, type Join, type Panel } from "../pattern";
 import { say } from "../units";
 import { boughtFor } from "./bought";
+import { withFacingEnds } from "./facingEnds";
 import { withLining } from "./lining";
 import { zipNotion } from "./zips";
 import type { Finishing, OpensAt, Room } from "./define";
@@ -15,6 +16,11 @@ const WHERE: Readonly<Record<Exclude<OpensAt, "none">, string>> = {
   side: "side seam",
 };
 
+/** A garment with its finishes, and the rooms of them that are undecided or could not be made as asked. */
+export interface Finished extends Garment {
+  readonly open: ReadonlySet<Room>;
+}
+
 /**
  * The garment from its style panels: waist, fastening, pockets, hem, belt and trims, in the order in which each takes
  * from what the others left. What cannot be made here is said, never left out silently.
@@ -24,18 +30,22 @@ export function finishGarment(
   joins: readonly Join[],
   finish: ResolvedFinish,
   context: Omit<Finishing, "opens">,
-): Garment {
+): Finished {
   const opens = opensAt(finish);
+  const open = new Set<Room>();
   const zip: readonly Notion[] = context.zip > 0 ? [zipNotion(context.zip, context.tape)] : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const make = (room: Room, chosen: { readonly kind: string } | null): void => {
+    const said = garment.undecided.length;
     if (chosen) garment = finishKind(room, chosen.kind)?.make?.(garment, chosen, { ...context, opens }) ?? garment;
+    if (!chosen || garment.undecided.length > said) open.add(room);
   };
   if (finish.waist && !waistIsCutOn(finish) && panels.some((p) => p.worn?.casings?.waist)) {
     garment = unsettled(
       garment,
       say`A casing is cut on to the waist already: take that move out, or let the casing be the waist's finish.`,
     );
+    open.add("waist");
   } else make("waist", finish.waist);
   make("fastening", finish.fastening);
   const taken = new Set<string>();
@@ -54,6 +64,12 @@ export function finishGarment(
   make("belt", finish.belt);
   // In the order of their kinds: a sleeve is set in before what is left open is faced.
   for (const kind of FINISHES.trim) for (const trim of finish.trims) if (trim.kind === kind.kind) make("trim", trim);
+  garment = withFacingEnds(garment, opens);
+  if (isApart(garment))
+    garment = unsettled(
+      garment,
+      say`Bodice and trousers are not sewn to each other: join them, or take the bodice out.`,
+    );
   if (hasOpenEdges(garment))
     garment = unsettled(garment, say`How neck and armholes are finished is not decided: facings, binding or a sleeve.`);
   if (!pulledOn(finish) && opens !== "none" && context.zip === 0 && !opensByItself(finish)) {
@@ -69,8 +85,13 @@ export function finishGarment(
   garment = withParts(withLining(garment, finish, isLeg), {
     notions: boughtFor(garment, finish, { ...context, opens }),
   });
-  return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))] };
+  return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))], open };
 }
+
+/** True for a bodice whose waist is sewn to nothing, beside trousers. */
+const isApart = (garment: Garment): boolean =>
+  hasLegs(garment.panels) &&
+  garment.panels.some((p) => isBodice(p) && rimEdges(p, "waist").some((e) => !isSewnOn(garment, p.id, e.id)));
 
 /** True while nothing is sewn to a neck or an armhole of the garment. */
 const hasOpenEdges = (garment: Garment): boolean =>

@@ -189,3 +189,39 @@ export function convexHull(points: readonly Point[]): Point[] {
   };
   return [...half(sorted), ...half(sorted.reverse())];
 }
+
+/**
+ * Where a ray first meets a closed outline (first point not repeated), or null where it does not. `way` is a unit vector;
+ * a start on the outline meets it there.
+ */
+export function rayMeets(from: Point, way: Point, outline: readonly Point[]): Point | null {
+  let best: Mm = Infinity;
+  for (let i = 0; i < outline.length; i++) {
+    const [a, b] = [outline[i] as Point, outline[(i + 1) % outline.length] as Point];
+    // Both ends on one side of the ray: it passes by.
+    const [sideA, sideB] = [
+      way[0] * (a[1] - from[1]) - way[1] * (a[0] - from[0]),
+      way[0] * (b[1] - from[1]) - way[1] * (b[0] - from[0]),
+    ];
+    if ((sideA > 0 && sideB > 0) || (sideA < 0 && sideB < 0) || sideA === sideB) continue;
+    const share = sideA / (sideA - sideB);
+    const away = way[0] * (a[0] + share * (b[0] - a[0]) - from[0]) + way[1] * (a[1] + share * (b[1] - a[1]) - from[1]);
+    if (away > -1e-6 && away < best) best = away;
+  }
+  return best === Infinity ? null : [from[0] + way[0] * best, from[1] + way[1] * best];
+}
+
+/** The place on a closed outline (first point not repeated) nearest to another. */
+export function nearestOnOutline(p: Point, outline: readonly Point[]): Point {
+  let [best, nearest]: [number, Point] = [Infinity, outline[0] as Point];
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length] as Point;
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+    const size = dx * dx + dy * dy;
+    const t = size === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / size));
+    const on: Point = [a[0] + t * dx, a[1] + t * dy];
+    const away = pointDistance(p, on);
+    if (away < best) [best, nearest] = [away, on];
+  });
+  return nearest;
+}

@@ -13,8 +13,9 @@ import {
   type Point,
 } from "../geometry";
 import type { Piece } from "../pieces";
-import { toDegrees, type Mm, say, making } from "../units";
-import { verdict, type CheckRule } from "./check";
+import { count, toDegrees, type Mm, type Sentence, say, making } from "../units";
+import { verdict, type CheckRule, type Inspected, type Remedy } from "./check";
+import { unequalSeams } from "./seamAllowances";
 
 interface Misfit {
   readonly piece: Piece;
@@ -22,6 +23,9 @@ interface Misfit {
   readonly point: Point;
   readonly off: number;
 }
+
+/** Cut line and allowance may differ by this. */
+const MISFIT: Mm = 0.2;
 
 /** A turn this sharp within an edge is a corner: the cut line beside it belongs to both its sides. */
 const CORNER_DEGREES = 10;
@@ -85,55 +89,136 @@ function worstMisfit(pieces: readonly Piece[]): Misfit | null {
   return worst;
 }
 
-/** Every sewn edge carries its allowance, once. Measured between cut line and seam line. */
+/** Both sides of a seam are cut equally wide within this. */
+const EQUAL: Mm = 1;
+/** A mark lies on its boundary within this. */
+const ON_BOUNDARY: Mm = 0.1;
+
+/** What is wrong with the pieces, and where. */
+interface Wrong {
+  readonly status: "look" | "fault";
+  readonly panel: string;
+  readonly point: Point;
+  readonly text: Sentence;
+  readonly remedy?: Remedy;
+}
+
+function crossings(pieces: readonly Piece[]): readonly Wrong[] {
+  return pieces.flatMap((piece): Wrong[] => {
+    const point = polygonSelfCrossing(piece.cutLine);
+    return point
+      ? [
+          {
+            status: "fault",
+            panel: piece.id,
+            point,
+            text: say`The cut line of the ${inSentence(piece.name)} crosses itself.`,
+          },
+        ]
+      : [];
+  });
+}
+
+/** Edges of which nobody has said what becomes of them, and sewn ones without an allowance. */
+function bareEdges(pieces: readonly Piece[]): readonly Wrong[] {
+  return pieces.flatMap((piece) =>
+    piece.edges.flatMap((edge): Wrong[] => {
+      const { path } = edgeOf(piece.panel, edge.edge);
+      const where = { panel: piece.id, point: pathAt(path, pathLength(path) / 2).point };
+      if (edge.fate === null)
+        return [
+          {
+            ...where,
+            status: "fault",
+            text: say`The ${edge.name} of the ${inSentence(piece.name)} is sewn to nothing, and nothing is said to become of it.`,
+          },
+        ];
+      if (edge.allowance > 0 || edge.fate === "folded" || edge.fate === "undecided" || edge.isFree) return [];
+      return [
+        {
+          ...where,
+          status: "fault",
+          text: say`The ${edge.name} of the ${inSentence(piece.name)} has no allowance.`,
+          ...(edge.role !== "hem" && {
+            remedy: {
+              label: say`Give it ${10}`,
+              changes: [{ path: ["allowances", "edges", `${piece.id}.${edge.edge}`], value: "10 mm" }],
+            },
+          }),
+        },
+      ];
+    }),
+  );
+}
+
+/** Seams whose sides are not cut equally wide; where the maker has set one apart that is only to be looked at. */
+function unequal({ panels, pieces, seams, setApart }: Inspected): readonly Wrong[] {
+  return unequalSeams(panels, pieces, seams, EQUAL).map(({ seam, panel, point, off }) => ({
+    status: [...seam.a, ...seam.b].some((key) => setApart.has(key)) ? "look" : "fault",
+    panel,
+    point,
+    text: say`${seam.label}: one side is cut ${making(off)} wider beyond the seam than the other.`,
+  }));
+}
+
+/** Marks that do not lie on their seam line or end on their cut line. */
+function strayMarks(pieces: readonly Piece[]): readonly Wrong[] {
+  return pieces.flatMap((piece) =>
+    piece.notches.flatMap(({ at, outer }): Wrong[] => {
+      const off = Math.max(distanceToOutline(at, piece.seamLine), distanceToOutline(outer, piece.cutLine));
+      return off <= ON_BOUNDARY
+        ? []
+        : [
+            {
+              status: "fault",
+              panel: piece.id,
+              point: at,
+              text: say`A notch of the ${inSentence(piece.name)} lies ${making(off)} off its line.`,
+            },
+          ];
+    }),
+  );
+}
+
+/** Every sewn edge carries its allowance once, both sides of a seam the same. Measured between cut line and seam line. */
 export const allowances: CheckRule = {
   id: "allowances",
   label: "Allowances",
-  note: "Every sewn edge has its allowance once, a fold has none; cut lines do not cross themselves.",
-  measure({ pieces, finish }) {
-    const crossing = pieces.map((piece) => ({ piece, at: polygonSelfCrossing(piece.cutLine) })).find((c) => c.at);
-    const bare = pieces.flatMap((piece) =>
-      piece.edges.filter((e) => e.allowance <= 0 && e.role !== "fold" && !e.isFree).map((edge) => ({ piece, edge })),
-    )[0];
+  note: "Every sewn edge has its allowance once and as wide as the edge it is sewn to, a fold has none; cut lines do not cross themselves; notches lie on their lines.",
+  measure(inspected) {
+    const { pieces } = inspected;
     const misfit = worstMisfit(pieces);
     const off = misfit?.off ?? 0;
-    const wrong = crossing
-      ? {
-          panel: crossing.piece.id,
-          point: crossing.at as Point,
-          text: say`The cut line of the ${inSentence(crossing.piece.name)} crosses itself.`,
-        }
-      : bare
-        ? {
-            panel: bare.piece.id,
-            point: bare.piece.seamLine[0] as Point,
-            text:
-              finish.hem === null && bare.edge.role === "hem"
-                ? say`The hem is not decided, so it has no allowance.`
-                : say`The ${bare.edge.name} of the ${inSentence(bare.piece.name)} has no allowance.`,
-          }
-        : misfit && Math.abs(off) > 0.2
-          ? {
+    const wrong = [
+      ...crossings(pieces),
+      ...bareEdges(pieces),
+      ...(misfit && Math.abs(off) > MISFIT
+        ? [
+            {
+              status: "fault" as const,
               panel: misfit.piece.id,
               point: misfit.point,
               text: say`The ${misfit.edge} is ${making(Math.abs(off))} ${off > 0 ? "wider" : "narrower"} than its allowance.`,
-            }
-          : null;
+            },
+          ]
+        : []),
+      ...unequal(inspected),
+      ...strayMarks(pieces),
+    ];
+    const worst: Wrong | undefined = wrong.find((w) => w.status === "fault") ?? wrong[0];
     return verdict(this, {
-      status: wrong ? "fault" : "pass",
+      status: worst?.status ?? "pass",
       value: off,
-      limit: 0.2,
+      limit: MISFIT,
       unit: "making",
-      message: wrong?.text ?? say`Every sewn edge has its allowance once.`,
-      where: wrong ? { panel: wrong.panel, point: wrong.point } : null,
-      fix: wrong ? say`Set the allowance of this edge.` : null,
-      remedy:
-        bare && !crossing && bare.edge.role !== "hem"
-          ? {
-              label: say`Give it ${10}`,
-              changes: [{ path: ["allowances", "edges", `${bare.piece.id}.${bare.edge.edge}`], value: "10 mm" }],
-            }
-          : null,
+      message: worst
+        ? wrong.length > 1
+          ? say`${worst.text} And ${count(wrong.length - 1)} more.`
+          : worst.text
+        : say`Every sewn edge has its allowance once.`,
+      where: worst ? { panel: worst.panel, point: worst.point } : null,
+      fix: worst ? say`Set the allowance of this edge.` : null,
+      remedy: worst?.remedy ?? null,
     });
   },
 };

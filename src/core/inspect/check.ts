@@ -66,6 +66,8 @@ export interface Inspected {
   /** How much lower than the draft the moves have put the crotch. */
   readonly crotchDrop: Mm;
   readonly shoe: Mm;
+  /** Edges whose allowance the maker has set apart, by "panel.edge". */
+  readonly setApart: ReadonlySet<string>;
   /** The length set, below the natural waist, and how much of it is a cuff sewn on below the leg. */
   readonly length: { readonly whole: Mm; readonly cuff: Mm };
   readonly rules: ResolvedRules;

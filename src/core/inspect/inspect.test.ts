@@ -18,6 +18,7 @@ function inspected(derived: Derived): Inspected {
     legs: derived.panels,
     legSeams: seamsOf(derived.panels, derived.joins),
     panels: derived.sewn,
+    setApart: new Set(),
     ownBlock: false,
     tape: "cm",
     finishSource: {},

@@ -108,6 +108,7 @@ function withCowl(front: Panel, at: Swung, depth: Mm, bust: Mm): Panel {
     id: "facing-edge",
     role: "style",
     name: "facing's inner edge",
+    becomes: "free",
     path: [line(corner, pathStart(end))],
     by: ID,
   };
@@ -115,6 +116,8 @@ function withCowl(front: Panel, at: Swung, depth: Mm, bust: Mm): Panel {
     id: "facing-shoulder",
     role: "shoulder",
     name: "facing, caught in the shoulder",
+    becomes: "caught",
+    under: { panel: front.id, edge: shoulder.id },
     path: end,
     by: ID,
   };

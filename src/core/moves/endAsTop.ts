@@ -79,11 +79,12 @@ function asLongAs(front: Panel, back: Panel, { out, down }: Below): Below {
   return { out, down: found ?? down };
 }
 
+const FOLDED = { role: "fold", name: "centre, on the fold" } as const satisfies Pick<Edge, "role" | "name">;
+
 /** Half a bodice that ends at its waist, or led on below it to a hem. */
 function ended(panel: Panel, { out, down }: Below, level: Mm, onFold: boolean): Panel {
   const centre = edgeOf(panel, "centre");
-  const fold: Pick<Edge, "role" | "name"> =
-    onFold && centre.role === "centre" ? { role: "fold", name: "centre, on the fold" } : centre;
+  const fold: Pick<Edge, "role" | "name"> = onFold && centre.role === "centre" ? FOLDED : centre;
   const cutting = onFold ? { ...panel.cutting, pieces: { count: 1, onFold: true } } : panel.cutting;
   // A top that ends at the waist keeps its darts there, and is finished as a waist.
   if (level === 0) return { ...panel, cutting, edges: panel.edges.map((e) => (e === centre ? { ...e, ...fold } : e)) };
@@ -103,6 +104,13 @@ function ended(panel: Panel, { out, down }: Below, level: Mm, onFold: boolean): 
     return edge.role === "waist" ? [] : [edge];
   });
   return { ...panel, cutting, edges, landmarks: { ...panel.landmarks, hemSide: pathEnd(side), hemCentre } };
+}
+
+/** What was cut off the back, and its facing, with the centre on the fold as the back itself. */
+function upperOnFold(panel: Panel): Panel {
+  if (panel.is.root !== "back" || edgesWithRole(panel, "centre").length === 0) return panel;
+  const edges = panel.edges.map((e) => (e.role === "centre" ? { ...e, ...FOLDED } : e));
+  return { ...panel, edges, cutting: { ...panel.cutting, pieces: { count: 1, onFold: true } } };
 }
 
 /** True where a dart opens on the waist. */
@@ -147,7 +155,10 @@ export const endAsTop = defineMove({
     const top = (panel: Panel, to: Below): Panel => ended(panel, to, below.mm, onFold);
     const inFront = below.mm > 0 ? asLongAs(halves.front, halves.back, drawn) : drawn;
     const [front, back] = [top(halves.front, inFront), top(halves.back, drawn)];
-    const isLeft = new Set(state.panels.filter((p) => isBodice(p) || p.is.madeFor === front.id).map((p) => p.id));
+    const bodice = new Set(state.panels.filter((p) => isBodice(p)).map((p) => p.id));
+    const isLeft = new Set(
+      state.panels.filter((p) => bodice.has(p.id) || bodice.has(p.is.madeFor ?? "")).map((p) => p.id),
+    );
     const stays = (join: Join): boolean =>
       [...join.a, ...join.b].every((ref) => isLeft.has(ref.panel)) &&
       !(onFold && join.kind === "centre" && join.root === "back");
@@ -158,7 +169,7 @@ export const endAsTop = defineMove({
         ...state,
         panels: state.panels
           .filter((p) => isLeft.has(p.id))
-          .map((p) => (p === halves.front ? front : p === halves.back ? back : p)),
+          .map((p) => (p === halves.front ? front : p === halves.back ? back : onFold ? upperOnFold(p) : p)),
         joins: state.joins.filter(stays),
       },
       template:

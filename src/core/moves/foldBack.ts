@@ -132,7 +132,15 @@ function opened(front: Panel, neck: Mm, waist: Mm, share: number): Opened {
     if (edge === neckEdge) return [{ ...edge, path: [line(corner, neckCentre), ...edge.path] }];
     if (edge !== centre) return [edge];
     return [
-      { id: "lap", role: "style", name: "lap", path: [line(waistCentre, foot)], by: ID, sewnAs: "waist" },
+      {
+        id: "lap",
+        role: "style",
+        name: "lap",
+        becomes: "caught",
+        path: [line(waistCentre, foot)],
+        by: ID,
+        sewnAs: "waist",
+      },
       { id: "front-edge", role: "style", name: "front edge", path: [line(foot, corner)], by: ID },
     ];
   });
@@ -174,6 +182,7 @@ function facingOf({ panel, corner, at, foot }: Opened, waistWidth: Mm): Panel {
       name: "waist, caught in its seam",
       path: [line(below, foot)],
       beyond: waistWidth,
+      becomes: "caught",
     },
     edgeOf(panel, "front-edge"),
   ];

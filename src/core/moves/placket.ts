@@ -234,6 +234,7 @@ function extended(
     id: `${edge.id}-foot`,
     role: "style",
     name: "placket, foot",
+    becomes: "turned",
     by: ID,
     path: [line(pathEnd(outer), bottom)],
   };
@@ -242,6 +243,7 @@ function extended(
       id: `${edge.id}-top`,
       role: "style",
       name: "placket, top",
+      becomes: "caught",
       by: ID,
       sewnAs: "waist",
       path: [line(top, by(width)(top))],
@@ -252,7 +254,7 @@ function extended(
       name: phrase`${edge.name}, placket`,
       by: ID,
       path: outer,
-      ...(isBare && { beyond: 0 }),
+      ...(isBare ? { beyond: 0, becomes: "free" } : { becomes: "turned" }),
     },
     foot,
   ];

@@ -1,4 +1,12 @@
-import { EDGE_ROLES, type AllowanceKind, type EdgeRole, type LineKind, type Material, type Rim } from "./roles";
+import {
+  EDGE_ROLES,
+  type AllowanceKind,
+  type Becomes,
+  type EdgeRole,
+  type LineKind,
+  type Material,
+  type Rim,
+} from "./roles";
 import { type Identity } from "./identity";
 import {
   distanceToChord,
@@ -32,6 +40,10 @@ export interface Edge {
   readonly beyond?: Mm;
   /** The allowance it takes where that is not what its role says. */
   readonly sewnAs?: AllowanceKind;
+  /** What becomes of it where no seam takes it. */
+  readonly becomes?: Becomes;
+  /** The edge it lies under and is caught with: it is cut as wide beyond its line as that one. */
+  readonly under?: { readonly panel: string; readonly edge: string };
 }
 
 /** A word written on a panel, where it says what lies there. */

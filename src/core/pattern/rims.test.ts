@@ -99,6 +99,7 @@ test("every edge of a bodice takes the allowance of what it is", () => {
     opening: null,
     zipAtSide: false,
     freeEdge: 10,
+    fates: { free: "turned", hem: "turned", waist: null },
     marks: [],
     lies: {},
     job: { name: "", wearer: "", date: "", version: "" },

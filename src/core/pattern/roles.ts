@@ -18,6 +18,12 @@ export type EdgeRole =
 export type AllowanceKind =
   "side" | "inseam" | "crotch" | "zip" | "waist" | "band" | "style" | "pocket" | "shoulder" | "neck" | "armhole";
 
+/** What becomes of an edge that no seam takes, where what made it says so; `free` is kept as the garment's inside is. */
+export type Becomes = "turned" | "caught" | "faced" | "free";
+
+/** What becomes of a cut edge. Every edge of every piece has one of these. */
+export type Fate = "sewn" | "turned" | "folded" | "faced" | "bound" | "overlocked" | "caught" | "raw" | "undecided";
+
 /** A rim bounds the garment above or below. */
 export type Rim = "waist" | "hem";
 

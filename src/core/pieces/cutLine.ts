@@ -49,15 +49,15 @@ export function cutLineOf(panel: Panel, allowances: readonly EdgeAllowance[], sq
     const afterMirror = mirrorEnds.get(i)?.after;
     const beforeMirror = mirrorEnds.get(next)?.before;
     if (beforeMirror) {
-      const joined = joinRuns(beforeMirror, trimmed[next] as Point[], corner, widest);
+      const joined = joinRuns(beforeMirror, trimmed[next] as Point[], corner, widest, { ends: false });
       trimmed[i] = cutAt(trimmed[i] as Point[], beforeMirror[0] as Point);
       trimmed[next] = [...joined.a, ...joined.b.slice(1)];
     } else if (afterMirror) {
-      const back = joinRuns(trimmed[i] as Point[], [...afterMirror].reverse(), corner, widest);
+      const back = joinRuns(trimmed[i] as Point[], [...afterMirror].reverse(), corner, widest, { ends: false });
       trimmed[i] = [...back.a, ...back.b.slice(1)];
       trimmed[next] = cutAt([...(trimmed[next] as Point[])].reverse(), afterMirror[0] as Point).reverse();
     } else {
-      const joined = joinRuns(trimmed[i] as Point[], trimmed[next] as Point[], corner, widest, squared);
+      const joined = joinRuns(trimmed[i] as Point[], trimmed[next] as Point[], corner, widest, { squared });
       trimmed[i] = joined.a;
       trimmed[next] = joined.b;
     }

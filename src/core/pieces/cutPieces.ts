@@ -1,20 +1,21 @@
 import { phrase } from "../words";
-import { edgeOf, isBodice, panelArea, panelById, panelOutline, type Edge, type Panel } from "../pattern";
+import { edgeOf, isBodice, panelArea, panelById, panelOutline, type Edge, type Fate, type Panel } from "../pattern";
 import {
   pathAt,
   pathLength,
+  nearestOnOutline,
   pathNearest,
-  pointAdd,
   pointBetween,
   pointDistance,
-  pointScale,
   polygonArea,
+  rayMeets,
   type Point,
 } from "../geometry";
 import type { Mm } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
-import { edgeAllowances, edgeKey } from "./edgeAllowances";
+import { edgeAllowances, edgeKey, sewnEdges } from "./edgeAllowances";
+import { fateOf } from "./fates";
 import { grainWords, grainOf, withGrain } from "./grain";
 import { notchPlaces, type NotchPlace } from "./notches";
 import { offsetEdge } from "./offset";
@@ -33,10 +34,11 @@ export function cutPieces(panels: readonly Panel[], seams: readonly Seam[], plan
   });
   const marks = notchPlaces(panels, seams, [...plan.marks, ...ends, ...panels.flatMap(ownNotches)]);
   const allowed = edgeAllowances(panels, seams, opened, plan);
+  const sewn = sewnEdges(seams);
   return panels.map((panel) => {
     const own = marks.filter((mark) => mark.panel === panel.id);
     const applied = panel.edges.map((edge) => allowed.get(edgeKey(panel, edge)) as EdgeAllowance);
-    return pieceOf(panel, applied, own, plan);
+    return pieceOf(panel, applied, own, plan, (edge) => fateOf(panel, edge, sewn.has(edgeKey(panel, edge)), plan));
   });
 }
 
@@ -80,8 +82,14 @@ function openedEdges(
   return found;
 }
 
-function pieceOf(panel: Panel, applied: readonly EdgeAllowance[], marks: readonly NotchPlace[], plan: CutPlan): Piece {
-  const edges = applied.flatMap(({ edge, widest, width, surplus, isFree, opens }): PieceEdge[] => {
+function pieceOf(
+  panel: Panel,
+  applied: readonly EdgeAllowance[],
+  marks: readonly NotchPlace[],
+  plan: CutPlan,
+  fate: (edge: Edge) => Fate | null,
+): Piece {
+  const stretchesOf = ({ edge, widest, width, surplus, isFree, opens }: EdgeAllowance): Stretch[] => {
     const whole = pathLength(edge.path);
     if (surplus > 0) return [{ ...stretch(edge, edge.id, [0, whole], widest - surplus), surplus }];
     const ends = [width(0), width(whole)] as const;
@@ -90,7 +98,8 @@ function pieceOf(panel: Panel, applied: readonly EdgeAllowance[], marks: readonl
     if (Math.abs(ends[0] - ends[1]) > 1e-9)
       return [{ ...stretch(edge, edge.id, [0, whole], ends[0], ends[1]), ends: endWords(panel, edge) }];
     return [{ ...stretch(edge, edge.id, [0, whole], widest), ...(isFree && { isFree }) }];
-  });
+  };
+  const edges = applied.flatMap((a) => stretchesOf(a).map((s): PieceEdge => ({ ...s, fate: fate(a.edge) })));
   return finish(panel, applied, edges, marks, cutOf(panel), plan);
 }
 
@@ -104,13 +113,10 @@ function cutOf(panel: Panel): Piece["cut"] {
   return { count: pairs ? 2 : 1, pairs, onFold: false, singleLayer: !pairs };
 }
 
-const stretch = (
-  edge: Edge,
-  id: string,
-  [from, to]: readonly [Mm, Mm],
-  allowance: Mm,
-  allowanceEnd?: Mm,
-): PieceEdge => ({
+/** A stretch of an edge with one allowance, before it is said what becomes of it. */
+type Stretch = Omit<PieceEdge, "fate">;
+
+const stretch = (edge: Edge, id: string, [from, to]: readonly [Mm, Mm], allowance: Mm, allowanceEnd?: Mm): Stretch => ({
   id,
   role: edge.role,
   name: edge.name,
@@ -121,7 +127,7 @@ const stretch = (
   ...(allowanceEnd === undefined ? {} : { allowanceEnd }),
 });
 
-function openingStretches(edge: Edge, usual: Mm, opens: OpensOn): PieceEdge[] {
+function openingStretches(edge: Edge, usual: Mm, opens: OpensOn): Stretch[] {
   const whole = pathLength(edge.path);
   const from = whole - opens.length;
   const taperFrom = Math.max(0, from - ZIP_TAPER);
@@ -147,8 +153,7 @@ function finish(
     const edge = edgeOf(panel, id);
     const { point, tangent } = pathAt(edge.path, along);
     const normal: Point = [tangent[1] * outward, -tangent[0] * outward];
-    const width = widthOf.get(edge.id)?.(along) ?? 0;
-    return { at: point, outer: pointAdd(point, pointScale(normal, width)), kind, pairs };
+    return { at: point, outer: onCutLine(point, normal, widthOf.get(edge.id)?.(along) ?? 0, cutLine), kind, pairs };
   });
   const grainLine = panel.lines.find((l) => l.kind === "grain");
   if (!grainLine) throw new RangeError(`${panel.id} has no grain line`);
@@ -178,6 +183,15 @@ function finish(
     label: labelOf(panel, cut, lies, plan),
     area: panelArea(panel),
   };
+}
+
+/** A ray that runs on longer than this many widths has passed beside the corner it left from. */
+const PASSED = 2.5;
+
+/** Where a mark meets the cut line: square outward, or at its nearest place where that way leads past a corner. */
+function onCutLine(at: Point, normal: Point, width: Mm, cutLine: readonly Point[]): Point {
+  const meet = rayMeets(at, normal, cutLine);
+  return meet && pointDistance(at, meet) <= PASSED * width + 1 ? meet : nearestOnOutline(at, cutLine);
 }
 
 /** Drilled this far short of a dart's tip, so that the hole is hidden in the dart. */

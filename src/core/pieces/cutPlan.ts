@@ -1,5 +1,6 @@
 import type { TurnedGrain } from "./grain";
 import type { AllowanceSet } from "../finish";
+import type { Fate } from "../pattern";
 import type { Mm } from "../units";
 import { type NotchPlace } from "./notches";
 
@@ -26,6 +27,8 @@ export interface CutPlan {
   readonly zipAtSide: boolean;
   /** What keeps an edge that is in no seam: nothing where it is overlocked, bound or left raw, else it is turned. */
   readonly freeEdge: Mm;
+  /** What becomes of edges that no seam takes: free ones, hems, and a waist that nothing is sewn to. */
+  readonly fates: { readonly free: Fate; readonly hem: Fate; readonly waist: Fate | null };
   /** Marks the finishes ask for. */
   readonly marks: readonly NotchPlace[];
   /** Pieces that lie otherwise than along the cloth, by id. */

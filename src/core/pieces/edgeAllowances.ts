@@ -1,9 +1,10 @@
 import { EDGE_ROLES, type AllowanceKind, type Edge, type EdgeRef, type Panel } from "../pattern";
-import { pathLength } from "../geometry";
+import { pathAt, pathLength, pathNearest } from "../geometry";
 import type { Running } from "../finish";
 import type { Mm } from "../units";
 import type { EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpensOn } from "./cutPlan";
+import { isFreeEdge } from "./fates";
 import type { Seam } from "./seams";
 
 export const edgeKey = (panel: Panel, edge: Edge): string => `${panel.id}.${edge.id}`;
@@ -121,6 +122,22 @@ function sewnTogether(seams: readonly Seam[], settable: ReadonlyMap<string, Sett
   return new Set(groupOf.values());
 }
 
+/** The edges that a seam takes, by "panel.edge". */
+export const sewnEdges = (seams: readonly Seam[]): ReadonlySet<string> =>
+  new Set(seams.flatMap((seam) => [...seam.walkA, ...seam.walkB]).map((ref) => `${ref.panel}.${ref.edge}`));
+
+/** What is caught with another edge is cut as wide as that one is at the same place; null where it is caught with none. */
+function widthUnder(
+  panels: readonly Panel[],
+  { under, path }: Edge,
+  all: ReadonlyMap<string, EdgeAllowance>,
+): Mm | null {
+  const over = under && all.get(`${under.panel}.${under.edge}`);
+  const whole = under && panels.find((p) => p.id === under.panel)?.edges.find((e) => e.id === under.edge);
+  if (!over || !whole) return null;
+  return over.width(pathNearest(whole.path, pathAt(path, pathLength(path) / 2).point).along);
+}
+
 /**
  * What is cut beyond every edge, by "panel.edge". An allowance belongs to the seam: both its sides take it, but for an
  * edge that its maker has set apart. A dart's mouth takes what is cut beside it, so that no pit stands in the cut line.
@@ -133,16 +150,11 @@ export function edgeAllowances(
 ): ReadonlyMap<string, EdgeAllowance> {
   const all = new Map<string, EdgeAllowance>();
   const settable = new Map<string, Settable>();
-  const sewn = new Set(
-    seams.flatMap((seam) => [...seam.walkA, ...seam.walkB]).map((ref) => `${ref.panel}.${ref.edge}`),
-  );
+  const sewn = sewnEdges(seams);
   for (const panel of panels)
     for (const edge of panel.edges) {
       const key = edgeKey(panel, edge);
-      // A part's edge in no seam is only kept from fraying; strips are folded in all round.
-      const isFree =
-        panel.is.component === "part" && edge.role === "style" && !panel.cutting.sewn?.all && !sewn.has(key);
-      const allowance = allowanceOf(panel, edge, opened.get(key), isFree, plan);
+      const allowance = allowanceOf(panel, edge, opened.get(key), isFreeEdge(panel, edge, sewn.has(key)), plan);
       all.set(key, allowance);
       const apart = singleOf(panel, edge, plan) !== undefined;
       const fixed =
@@ -178,6 +190,11 @@ export function edgeAllowances(
       }
     }
   for (const [key, { edge, width }] of settable) all.set(key, { ...flat(edge, width) });
+  for (const panel of panels)
+    for (const edge of panel.edges) {
+      const width = singleOf(panel, edge, plan) ? null : widthUnder(panels, edge, all);
+      if (width !== null) all.set(edgeKey(panel, edge), flat(edge, width));
+    }
   for (const [key, allowance] of all) all.set(key, withSurplus(allowance));
   for (const panel of panels)
     panel.edges.forEach((edge, i) => {

@@ -2,7 +2,7 @@ export * from "./piece";
 export * from "./seams";
 export { cutPieces } from "./cutPieces";
 export { grainWords, leans, TURNED_GRAINS, withGrain, type TurnedGrain } from "./grain";
-export { type HemCut, type OpeningCut } from "./cutPlan";
+export { type CutPlan, type HemCut, type OpeningCut } from "./cutPlan";
 export { pathTurn } from "./offset";
 export { endWords } from "./signs";
 export { rollSeam } from "./roll";

@@ -80,17 +80,25 @@ function withoutFolds(points: readonly Point[]): Point[] {
 /** How far a corner may stand out from its seam corner, in allowance widths, before it is squared off. */
 const MITRE_LIMIT = 3.5;
 
+/** Two runs of cut line after they were joined at the corner between them. */
+interface Joined {
+  readonly a: Point[];
+  readonly b: Point[];
+}
+
 /**
  * Joins two runs of cut line at a corner: both are lengthened to meet, or trimmed where they cross. A corner that
- * would stand out too far is squared off instead.
+ * would stand out too far is squared off instead. In an obtuse corner a narrow run would meet a wide one before the wide
+ * one's seam ends, and take its allowance away there: the wide run goes on to its end and steps in square to its seam.
+ * Without `ends` one of the runs was drawn beyond the corner, to be trimmed.
  */
 export function joinRuns(
   a: readonly Point[],
   b: readonly Point[],
   corner: Point,
   widest: Mm,
-  squared = false,
-): { readonly a: Point[]; readonly b: Point[] } {
+  { squared = false, ends = true }: { readonly squared?: boolean; readonly ends?: boolean } = {},
+): Joined {
   const reach = Math.max(30, 6 * widest);
   const longA = [...a, extend(a[a.length - 2] as Point, a[a.length - 1] as Point, reach)];
   const longB = [extend(b[1] as Point, b[0] as Point, reach), ...b];
@@ -110,9 +118,21 @@ export function joinRuns(
   // In a hollow corner the runs themselves cross, however far from it.
   const isHollow = best !== null && best.i < a.length - 1 && best.j > 0;
   if (!best || (!isHollow && best.away > Math.max(MITRE_LIMIT * widest, 1))) return squaredOff(a, b, corner);
+  if (ends && !isHollow && (best.i < a.length - 1 || best.j > 0)) return stepped(a, b, corner, best.j > 0);
   const [headA, tailB] = [longA.slice(0, best.i + 1), longB.slice(best.j + 1)];
   const tip = squared ? squareTip(a, b, corner, best.meet) : [best.meet];
   return { a: [...headA, tip[0] as Point], b: [tip.at(-1) as Point, ...tailB] };
+}
+
+/** The wide run to its end, the narrow one lengthened to the line square to the wide one's seam there, or begun on it. */
+function stepped(a: readonly Point[], b: readonly Point[], corner: Point, bIsWide: boolean): Joined {
+  const wideEnd = bIsWide ? (b[0] as Point) : (a[a.length - 1] as Point);
+  const [through, end] = bIsWide
+    ? [a[a.length - 2] as Point, a[a.length - 1] as Point]
+    : [b[1] as Point, b[0] as Point];
+  const meet = chordsCross(corner, wideEnd, end, extend(through, end, pointDistance(corner, wideEnd)));
+  const narrow = meet ? [meet] : [];
+  return bIsWide ? { a: [...a, ...narrow], b: [...b] } : { a: [...a], b: [...narrow, ...b] };
 }
 
 /**
@@ -138,11 +158,7 @@ function squareTip(a: readonly Point[], b: readonly Point[], corner: Point, meet
  * is cut nearer to the corner than the allowance. Runs that hardly turn, or cross in a
  * hollow corner, are joined as they are.
  */
-function squaredOff(
-  a: readonly Point[],
-  b: readonly Point[],
-  corner: Point,
-): { readonly a: Point[]; readonly b: Point[] } {
+function squaredOff(a: readonly Point[], b: readonly Point[], corner: Point): Joined {
   const [beforeA, endA] = [a[a.length - 2] as Point, a[a.length - 1] as Point];
   const [startB, afterB] = [b[0] as Point, b[1] as Point];
   const [inA, outB] = [pointUnit(pointSubtract(endA, beforeA)), pointUnit(pointSubtract(afterB, startB))];

@@ -1,5 +1,13 @@
 import type { TurnedGrain } from "./grain";
-import { type AlsoCut, type EdgeRole, type Material, type Panel, type PanelWord, type Identity } from "../pattern";
+import {
+  type AlsoCut,
+  type EdgeRole,
+  type Fate,
+  type Material,
+  type Panel,
+  type PanelWord,
+  type Identity,
+} from "../pattern";
 import type { Point } from "../geometry";
 import type { Mm } from "../units";
 
@@ -25,6 +33,8 @@ export interface PieceEdge {
   readonly allowanceEnd?: Mm;
   /** Cut beyond the allowance, to be trimmed; absent where there is none. */
   readonly surplus?: Mm;
+  /** What becomes of it; null is a fault. */
+  readonly fate: Fate | null;
   /** It is in no seam; what it has only keeps it from fraying. */
   readonly isFree?: true;
   /** Where its allowance runs from one width to another: what lies at its start and at its end. */

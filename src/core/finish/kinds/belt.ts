@@ -25,7 +25,9 @@ function withBelt(garment: Garment, belt: ReadOf<typeof PARAMS, Quantity>, { mea
   const strip = (part: "belt" | "belt-loops", name: string, long: number, deep: number): Panel => {
     const sewn = { id: "sewn", name: "long edge", length: long, role: "style" } as const;
     const panel = foldedStrip({ id: part, name, part }, [sewn], deep);
-    return { ...panel, cutting: { ...panel.cutting, sewn: { all: "band" } } };
+    // Its long edges are turned in and stitched to each other, its ends turned in.
+    const edges = panel.edges.map((e) => ({ ...e, becomes: "turned" as const }));
+    return { ...panel, edges, cutting: { ...panel.cutting, sewn: { all: "band" } } };
   };
   // A loop goes over the belt with a little room and is turned in at both ends.
   const loop = belt.width.mm + 35;

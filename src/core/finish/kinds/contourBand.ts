@@ -1,5 +1,15 @@
 import { phrase } from "../../words";
-import { centreOnFold, cutTop, edgesWithRole, isCutTo, isOf, isMain, type Panel, type TopCut } from "../../pattern";
+import {
+  centreOnFold,
+  cutTop,
+  edgesWithRole,
+  isCutTo,
+  isOf,
+  isMain,
+  rimOf,
+  type Panel,
+  type TopCut,
+} from "../../pattern";
 import { say, Refusal, type Quantity } from "../../units";
 import { unsettled, type Garment } from "../garment";
 import { choice, statedLength } from "../../params";
@@ -64,6 +74,7 @@ function asPart(
   const material = contrast ? "contrast" : panel.cutting.material;
   return {
     ...panel,
+    edges: panel.edges.map((e) => (rimOf(e) === "waist" ? { ...e, becomes: "faced" as const } : e)),
     is: { ...panel.is, component: "part", part: "contour-band", madeFor: leg.whole.id },
     cutting: {
       ...panel.cutting,

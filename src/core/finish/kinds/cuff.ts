@@ -4,7 +4,7 @@ import { flag, length, statedLength } from "../../params";
 import { quantity, type Mm, type Quantity, say } from "../../units";
 import { defineFinish } from "../define";
 import { ELASTIC_JOIN, STRETCHES } from "../elastic";
-import { foldedStrip, unsettled, withParts, type Garment, type Notion } from "../garment";
+import { foldedStrip, inOneSeam, ringJoin, unsettled, withParts, type Garment, type Notion } from "../garment";
 
 /** Left `auto`, a cuff holds the ankle at 0.92 of its girth, but is never so narrow that the heel does not pass it stretched. */
 export function cuffGirth(asked: Quantity | "auto", { ankle, heel }: BodyMeasures): Mm {
@@ -20,7 +20,7 @@ function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Gar
     [{ id: "sewn", name: "sewn edge", length: elastic ? refsLength(garment.panels, walk) : girth, role: "style" }],
     depth,
   );
-  const panel: Panel = { ...strip, cutting: { material: elastic ? "shell" : "rib", sewn: { all: "band" } } };
+  const panel: Panel = { ...inOneSeam(strip), cutting: { material: elastic ? "shell" : "rib", sewn: { all: "band" } } };
   const join: Join = {
     id: "cuff",
     label: "Cuff",
@@ -44,7 +44,7 @@ function withCuff(garment: Garment, girth: Mm, depth: Mm, elastic: boolean): Gar
         },
       ]
     : [];
-  return withParts(garment, { panels: [panel], joins: [join], notions });
+  return withParts(garment, { panels: [panel], joins: [ringJoin(panel, "cuff"), join], notions });
 }
 
 export const cuff = defineFinish({

@@ -190,26 +190,6 @@ const joined = (id: string, kind: Join["kind"], label: string, a: Join["a"], b: 
   b,
 });
 
-/** The ends of facings are sewn to each other where the seams they lie under are. */
-function endsOf(garment: Garment, made: readonly Made[]): readonly Join[] {
-  const isIn = (refs: Join["a"], panel: string, edge: string): boolean =>
-    refs.some((ref) => ref.panel === panel && ref.edge === edge);
-  const own = made.map(({ panel, facing }) => ({ panel, facing, has: new Set(facing.edges.map((e) => e.id)) }));
-  const once = own.filter((m, i) => own.findIndex((other) => other.facing === m.facing) === i);
-  return garment.joins
-    .filter((seam) => !EDGES_FACED.has(seam.kind))
-    .flatMap((seam) => {
-      const at = (refs: Join["a"]) =>
-        once.flatMap(({ panel, facing, has }) =>
-          panel.edges.filter((e) => has.has(e.id) && isIn(refs, panel.id, e.id)).map((e) => along(facing.id, e.id)),
-        );
-      const [[a], [b]] = [at(seam.a), at(seam.b)];
-      if (!a || !b || a.panel === b.panel) return [];
-      return [joined(`${a.panel}-${seam.id}`, "cut", phrase`${seam.label}, facing`, [a], [b])];
-    });
-}
-const EDGES_FACED: ReadonlySet<string> = new Set<Faced>(["neck", "armhole"]);
-
 const seamTo = (made: Made, kind: Faced): Join => ({
   ...joined(
     `${made.facing.id}-${kind}`,
@@ -236,7 +216,7 @@ function withFacings(
   const made = parts as readonly Made[];
   const facings = [...new Set(made.map((m) => m.facing))];
   const sewn = made.map((m) => seamTo(m, m.edge.role === "neck" ? "neck" : "armhole"));
-  return withParts(garment, { panels: facings, joins: [...sewn, ...endsOf(garment, made)] });
+  return withParts(garment, { panels: facings, joins: sewn });
 }
 
 /** Facings of neck and armhole that would lie over each other on this shoulder are one. */

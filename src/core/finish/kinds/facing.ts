@@ -4,6 +4,7 @@ import {
   isOf,
   pathIsStraight,
   rimEdges,
+  rimOf,
   type Join,
   type Panel,
   centreFolded,
@@ -53,8 +54,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
     a: [along(panel.id, "waist")],
     b: rimEdges(source, "waist").map((edge) => along(source.id, edge.id)),
   }));
-  const [first, second] = made;
-  if (!first || !second) {
+  if (made.length < 2) {
     const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
     if (yokes.length > 0 && yokes.every((p) => p.is.cuts.at(-1)?.part === "above"))
       return facedWithThemselves(garment, yokes);
@@ -63,17 +63,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
       say`The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.`,
     );
   }
-  const side: Join = {
-    id: "facing-side",
-    label: "Facing, side seam",
-    kind: "cut",
-    by: ID,
-    how: "equal",
-    leg: "both",
-    a: [along(first.panel.id, "side")],
-    b: [along(second.panel.id, "side")],
-  };
-  return withParts(garment, { panels: made.map((m) => m.panel), joins: [...sewn, side] });
+  return withParts(garment, { panels: made.map((m) => m.panel), joins: sewn });
 }
 
 /** The panel cut again from other cloth. */
@@ -89,7 +79,8 @@ function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment
     panels: garment.panels.map((panel) => {
       if (!yokes.includes(panel)) return panel;
       const count = panel.cutting.pieces?.count ?? 2;
-      return alsoCut(panel, [
+      const faced = panel.edges.map((e) => (rimOf(e) === "waist" ? { ...e, becomes: "faced" as const } : e));
+      return alsoCut({ ...panel, edges: faced }, [
         { material: panel.cutting.material, count },
         { material: "interfacing", count },
       ]);

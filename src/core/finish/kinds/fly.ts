@@ -1,10 +1,11 @@
-import { along, refsLength, type Join, type Panel, partOf } from "../../pattern";
+import { against, along, refsLength, type Edge, type EdgeRef, type Join, type Panel, partOf } from "../../pattern";
 import { cubic, line, type Path } from "../../geometry";
 import { choice, type ReadOf } from "../../params";
 import { type Mm, type Quantity, say } from "../../units";
 import { defineFinish } from "../define";
-import { foldedStrip, withParts, type FinishContext, type Garment } from "../garment";
+import { becoming, foldedStrip, inOneSeam, withParts, type FinishContext, type Garment } from "../garment";
 import { flyRun, ROUND, stitched } from "./flyRun";
+import { upperEdges } from "./pocketBag";
 import { FLY_WIDTH, ZIP } from "./shared";
 
 /** The fly reaches this far below the zip, so that the zip's end is covered. */
@@ -21,6 +22,27 @@ const PARAMS = {
     ],
   }),
 };
+
+const join = (id: string, label: string, run: readonly EdgeRef[], to: EdgeRef): Join => ({
+  id,
+  label,
+  kind: "cut",
+  by: "fly",
+  how: "equal",
+  leg: "both",
+  a: run,
+  b: [to],
+});
+
+/** Beside a fly that is cut on, the shield is stitched on with the zip, on the front's wide allowance. */
+const caughtWithZip = (shield: Panel): Panel => becoming(shield, "sewn", "caught");
+
+/** The waist beside the centre that the fly's top is caught with. */
+function waistUnder({ panels }: Garment, run: readonly EdgeRef[]): Pick<Edge, "under"> {
+  const front = panels.find((p) => p.id === run[0]?.panel);
+  const waist = front && upperEdges(front)[0];
+  return front && waist ? { under: { panel: front.id, edge: waist.id } } : {};
+}
 
 /** A fly facing in its own frame: straight at the centre, square at the waist, its free edge rounded in below. */
 function facingPath(long: Mm, wide: Mm): Path {
@@ -40,6 +62,7 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
   const run = flyRun(garment, zip + BELOW_ZIP);
   // Without a zip the closure is asked for as a whole.
   if (zip === 0 || run.length === 0) return garment;
+  const isGrown = fly.grown === "on";
   // On a very short centre the fly ends where the seam does.
   const long = refsLength(garment.panels, run);
   const shield = foldedStrip(
@@ -50,13 +73,14 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
   const shielded = withParts(stitched(garment, run, wide), {
     panels: [
       {
-        ...shield,
+        ...inOneSeam(isGrown ? caughtWithZip(shield) : shield),
         cutting: { ...shield.cutting, sewn: { all: "pocket" }, also: [{ material: "interfacing", count: 1 }] },
       },
     ],
+    joins: isGrown ? [] : [join("fly-shield", "Fly shield", run, along("fly-shield", "sewn"))],
     notions: [{ id: "hook", label: say`Hook or button at the band`, count: 1, length: null }],
   });
-  if (fly.grown === "on") return shielded;
+  if (isGrown) return shielded;
   const edge = (id: string, name: string, path: Path): Panel["edges"][number] => ({ id, role: "style", name, path });
   const facing: Panel = {
     id: "fly-facing",
@@ -70,7 +94,12 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
       also: [{ material: "interfacing", count: 1 }],
     },
     edges: [
-      { ...edge("waist", "waist", [line([0, 0], [wide, 0])]), role: "waist" },
+      {
+        ...edge("waist", "caught in the waist", [line([0, 0], [wide, 0])]),
+        role: "waist",
+        becomes: "caught",
+        ...waistUnder(garment, run),
+      },
       edge("free", "free edge", facingPath(long, wide)),
       edge("centre", "centre front", [line([0, long], [0, 0])]),
     ],
@@ -85,17 +114,10 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
       },
     ],
   };
-  const join: Join = {
-    id: "fly",
-    label: "Fly facing",
-    kind: "cut",
-    by: "fly",
-    how: "equal",
-    leg: "both",
-    a: run,
-    b: [{ ...along("fly-facing", "centre"), reversed: true }],
-  };
-  return withParts(shielded, { panels: [facing], joins: [join] });
+  return withParts(shielded, {
+    panels: [facing],
+    joins: [join("fly", "Fly facing", run, against("fly-facing", "centre"))],
+  });
 }
 
 export const fly = defineFinish({

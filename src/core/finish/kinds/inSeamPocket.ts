@@ -41,8 +41,22 @@ function inSeam(garment: Garment, pocket: Asked): Garment {
   const opening = placeAt(side, end);
   const bottom = opening[1] + pocket.below.mm;
   const edges: readonly Edge[] = [
-    { id: "waist", role: "waist", name: "caught in the waist", path: [line(to, pathStart(bagSide))] },
-    { id: "side", role: "side", name: "side seam", path: bagSide },
+    {
+      id: "waist",
+      role: "waist",
+      name: "caught in the waist",
+      becomes: "caught",
+      under: { panel: front.panel.id, edge: waist.id },
+      path: [line(to, pathStart(bagSide))],
+    },
+    {
+      id: "side",
+      role: "side",
+      name: "caught in the side seam",
+      becomes: "caught",
+      under: { panel: front.panel.id, edge: side.id },
+      path: bagSide,
+    },
     {
       id: "bag",
       role: "style",

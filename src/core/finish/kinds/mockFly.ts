@@ -14,7 +14,7 @@ import { line, pathBetween, pathEnd, pathLength, pathStart, type Path, type Poin
 import { choice } from "../../params";
 import { say, type Mm } from "../../units";
 import { defineFinish } from "../define";
-import { foldedStrip, unsettled, withParts } from "../garment";
+import { foldedStrip, inOneSeam, unsettled, withParts } from "../garment";
 import { flyRun, stitched, stitchLine } from "./flyRun";
 import { FLY_WIDTH } from "./shared";
 
@@ -46,7 +46,14 @@ function traced(front: Panel, ref: EdgeRef, wide: Mm, name: string): Panel | nul
       also: [{ material: "interfacing", count: 1 }],
     },
     edges: [
-      { id: "waist", role: "waist", name: "caught in the waist", path: top },
+      {
+        id: "waist",
+        role: "waist",
+        name: "caught in the waist",
+        becomes: "caught",
+        under: { panel: front.id, edge: waist.id },
+        path: top,
+      },
       { id: "free", role: "style", name: "free edge", path: free },
       { id: "centre", role: "crotch", name: "centre front", path: pathBetween(centre, low, high) },
     ],
@@ -105,7 +112,7 @@ export const mockFly = defineFinish({
       b: [{ ...along(panel, edge), reversed: edge === "centre" }],
     });
     return withParts(stitched(garment, run, extension.mm), {
-      panels: [fly, { ...shield, cutting: { ...shield.cutting, sewn: { all: "pocket" } } }],
+      panels: [fly, { ...inOneSeam(shield), cutting: { ...shield.cutting, sewn: { all: "pocket" } } }],
       joins: [
         join("mock-fly", "Mock fly", "mock-fly", "centre"),
         join("fly-shield", "Fly shield", "fly-shield", "sewn"),

@@ -137,12 +137,20 @@ function patchOn(
   const inner: Edge =
     pocket.doubled === "fold"
       ? { id: "inner", role: "fold", name: "fold at the dart line", path: [line(bottom, start)] }
-      : { id: "inner", role: "style", name: "edge at the dart line", beyond: TURNED_IN, path: [line(bottom, start)] };
+      : {
+          id: "inner",
+          role: "style",
+          name: "edge at the dart line",
+          beyond: TURNED_IN,
+          becomes: "turned",
+          path: [line(bottom, start)],
+        };
   const lower: Edge = {
     id: "bottom",
     role: "style",
     name: "lower edge",
     beyond: TURNED_IN,
+    becomes: "turned",
     path: [line(low, bottom)],
   };
   const each = panel.half === "both" ? 2 : 1;
@@ -159,15 +167,30 @@ function patchOn(
       ...(pocket.doubled === "two" && { also: [{ material, count: each }] }),
     },
     edges: [
-      { id: "waist", role: "waist", name: "caught in the waist", path: caught },
+      {
+        id: "waist",
+        role: "waist",
+        name: "caught in the waist",
+        becomes: "caught",
+        under: { panel: panel.id, edge: front.waist.id },
+        path: caught,
+      },
       {
         id: "opening",
         role: "style",
         name: "slanting opening",
         beyond: TURNED_IN,
+        becomes: "turned",
         path: [line(pathEnd(caught), pathStart(own))],
       },
-      { id: "side", role: "side", name: "side seam", path: own },
+      {
+        id: "side",
+        role: "side",
+        name: "caught in the side seam",
+        becomes: "caught",
+        under: { panel: panel.id, edge: side.id },
+        path: own,
+      },
       lower,
       inner,
     ],

@@ -59,6 +59,7 @@ function patchOn(
     role: "style",
     name,
     beyond,
+    becomes: "turned",
     path: [line(from, to)],
   });
   const turned = asked.turnings.mm;

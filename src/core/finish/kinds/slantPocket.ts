@@ -162,12 +162,16 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     ...side,
     id: "side-under",
     name: "side seam, under",
+    becomes: "caught",
+    under: { panel: restId, edge: side.id },
     path: pathBetween(side.path, down, down + CAUGHT),
   };
   const waistUnder: Edge = {
     ...waist,
     id: "waist-under",
     name: "waist, under",
+    becomes: "caught",
+    under: { panel: restId, edge: waist.id },
     path: pathBetween(waist.path, room - across - under, room - across),
   };
   const bag: Edge = { id: "bag", role: "style", name: "bag", path: free };

@@ -1,9 +1,9 @@
 import { phrase } from "../../words";
-import { along, edgeOf, partOf, refsLength, ringPanel, type Join, type Panel, type Material } from "../../pattern";
+import { along, partOf, refsLength, ringPanel, type Join, type Panel, type Material } from "../../pattern";
 import { number, statedLength } from "../../params";
 import { count, quantity, ratio, say, type Mm } from "../../units";
 import { defineFinish } from "../define";
-import { foldedStrip, unsettled, withParts } from "../garment";
+import { foldedStrip, inOneSeam, unsettled, withParts } from "../garment";
 import { CONTRAST } from "./shared";
 
 /** A panel cut once more, from lining. */
@@ -129,10 +129,10 @@ export const pleatedStrip = defineFinish({
       [{ id: "sewn", name: "pleated edge", length: long / lengths, role: "style" }],
       trim.width.mm,
     );
-    const longEdges = [edgeOf(strip, "sewn"), edgeOf(strip, "inner")];
+    const longEdges = new Set(["sewn", "inner"]);
     const panel: Panel = {
       ...strip,
-      edges: strip.edges.map((e) => ({ ...e, beyond: longEdges.includes(e) ? trim.sewnAt.mm : END })),
+      edges: inOneSeam(strip).edges.map((e) => ({ ...e, beyond: longEdges.has(e.id) ? trim.sewnAt.mm : END })),
       cutting: {
         material: trim.contrast ? "contrast" : "shell",
         pieces: { count: 2 * lengths, onFold: false },

@@ -2,6 +2,7 @@ import { phrase } from "../../words";
 import {
   along,
   edgeOf,
+  findEdge,
   isOf,
   panelById,
   rimGirth,
@@ -14,7 +15,7 @@ import {
 import { pathEnd, pathStart, type Point } from "../../geometry";
 import { EYELET } from "../elastic";
 import { type Mm, say } from "../../units";
-import { foldedStrip, runLength, unsettled, withParts, type Garment, type Notion } from "../garment";
+import { foldedStrip, ringJoin, runLength, unsettled, withParts, type Garment, type Notion } from "../garment";
 import type { Finishing } from "../define";
 import { CENTRE_FRONT, waistRun, type WaistStretch } from "./waistRun";
 
@@ -77,25 +78,15 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
     b: s.refs,
   });
   // A ring is closed by a seam of its own.
-  const closed: Join[] = isRing
-    ? [
-        {
-          id: `${strip.id}-ends`,
-          label: phrase`${strip.name}, its ends`,
-          kind: "cut",
-          by: strip.part,
-          how: "equal",
-          leg: "both",
-          a: [along(strip.id, "end-right")],
-          b: [{ panel: strip.id, edge: "end-left", reversed: true }],
-        },
-      ]
-    : [];
+  const closed: Join[] = isRing ? [ringJoin(panel, strip.part)] : [];
   const bottom = layers * strip.depth;
-  const inner = edgeOf(panel, "inner");
+  const [inner, overlap] = [edgeOf(panel, "inner"), findEdge(panel, "overlap")];
   const made: Panel = {
     ...panel,
-    edges: panel.edges.map((e) => (e === inner && layers === 1 ? { ...e, beyond: strip.turnedOutside ?? 0 } : e)),
+    edges: panel.edges.map((e) => {
+      if (e === overlap) return { ...e, becomes: "turned" as const };
+      return e === inner && layers === 1 ? { ...e, beyond: strip.turnedOutside ?? 0 } : e;
+    }),
     lines: [...panel.lines, ...eyeletsOf(panel, run, strip, bottom)],
     words: wordsOf(garment, panel, run, share, bottom),
     cutting: {

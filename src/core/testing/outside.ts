@@ -1,7 +1,7 @@
-import type { EdgeRef, Join, Panel } from "../src/core/pattern";
+import type { EdgeRef, Join, Panel } from "../pattern";
 
 /** Outlines looked at from outside: points and sums of chords, by nothing the engine measures with. Millimetres. */
-type Pt = readonly [number, number];
+export type Pt = readonly [number, number];
 type Curve = Panel["edges"][number]["path"][number]["points"];
 
 /** Chords a curve is cut into; a curve of half a metre is off its chords by less than a tenth of a millimetre. */
@@ -16,10 +16,10 @@ const onCurve = ([a, b, c, d]: Curve, t: number): Pt => {
   const [i, j, k, l] = [u * u * u, 3 * u * u * v, 3 * u * v * v, v * v * v];
   return [i * a[0] + j * b[0] + k * c[0] + l * d[0], i * a[1] + j * b[1] + k * c[1] + l * d[1]];
 };
-const chordsOf = (path: Panel["edges"][number]["path"]): Pt[] =>
+export const chordsOf = (path: Panel["edges"][number]["path"], chords = CHORDS): Pt[] =>
   path.flatMap(({ points }, n) => {
     const all =
-      points.length === 2 ? points.slice() : Array.from({ length: CHORDS + 1 }, (_, i) => onCurve(points, i / CHORDS));
+      points.length === 2 ? points.slice() : Array.from({ length: chords + 1 }, (_, i) => onCurve(points, i / chords));
     return n === 0 ? all : all.slice(1);
   });
 const apart = (a: Pt, b: Pt): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
