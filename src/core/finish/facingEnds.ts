@@ -3,6 +3,7 @@ import {
   against,
   along,
   cameFrom,
+  type EdgeRole,
   edgeOf,
   panelById,
   type EdgeRef,
@@ -41,7 +42,16 @@ export function withFacingEnds(garment: Garment, opens: OpensAt): Garment {
         }),
     );
   const long = (ref: EdgeRef): Mm => pathLength(edgeOf(panelById(garment.panels, ref.panel), ref.edge).path);
-  const partOfRef = (ref: EdgeRef): PartKind | null => panelById(garment.panels, ref.panel).is.part;
+  /** What the facing turns beside an end of it: two ends are sewn to each other where they turn the same. */
+  const turnsBeside = ({ panel: id, edge }: EdgeRef): readonly EdgeRole[] => {
+    const { edges } = panelById(garment.panels, id);
+    const at = edges.findIndex((e) => e.id === edge);
+    return [edges[(at + edges.length - 1) % edges.length], edges[(at + 1) % edges.length]].flatMap((e) =>
+      e && sewn.has(`${id}.${e.id}`) ? e.role : [],
+    );
+  };
+  const meet = (a: EdgeRef, b: EdgeRef): boolean =>
+    turnsBeside(a).some((role) => turnsBeside(b).includes(role)) && Math.abs(long(a) - long(b)) < AS_LONG;
   const joins: Join[] = [];
   const done = new Set<string>();
   const turned = new Set<string>();
@@ -49,9 +59,7 @@ export function withFacingEnds(garment: Garment, opens: OpensAt): Garment {
     const [some, others] = [endsIn(seam.a), endsIn(seam.b)];
     const isOpen = seam.kind === "centre" && opens === `centre-${seam.root ?? "back"}`;
     for (const a of isOpen ? [] : some.filter((ref) => !done.has(keyOf(ref)))) {
-      const b = others.find(
-        (ref) => !done.has(keyOf(ref)) && partOfRef(ref) === partOfRef(a) && Math.abs(long(ref) - long(a)) < AS_LONG,
-      );
+      const b = others.find((ref) => !done.has(keyOf(ref)) && meet(a, ref));
       if (!b) continue;
       for (const ref of [a, b]) done.add(keyOf(ref));
       joins.push({
@@ -85,9 +93,12 @@ export function withFacingEnds(garment: Garment, opens: OpensAt): Garment {
  */
 function shoulderEnds(garment: Garment): readonly Join[] {
   const sewn = new Set(garment.joins.flatMap((j) => [...j.a, ...j.b]).map(keyOf));
+  const besideNeck = ({ edges }: Panel, i: number): boolean =>
+    [edges[(i + edges.length - 1) % edges.length], edges[(i + 1) % edges.length]].some((e) => e?.role === "neck");
   const open = garment.panels.flatMap((panel) =>
     panel.edges
       .filter((e) => e.role === "shoulder" && !sewn.has(`${panel.id}.${e.id}`))
+      .filter((e) => e.becomes === "caught" || besideNeck(panel, panel.edges.indexOf(e)))
       .map((edge) => ({ panel, edge, long: pathLength(edge.path) })),
   );
   const back = open.find(({ panel }) => panel.is.part === "facing" && panel.is.root === "back");

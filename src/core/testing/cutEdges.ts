@@ -9,7 +9,7 @@ import { chordsOf, type Pt } from "./outside";
  */
 
 /** Places looked at along a seam, evenly. */
-const PLACES = 60;
+const PLACES = 40;
 /** Both sides of a seam are equally wide within this. */
 const EQUAL = 1;
 /** A mark may lie so far off the boundary. */
@@ -17,13 +17,16 @@ const OFF = 0.1;
 
 interface Walked {
   readonly panel: Panel;
-  readonly ring: readonly Pt[];
   /** The whole edge, and the stretch of it that is walked, by arc length in the edge's own direction. */
   readonly edge: string;
   readonly run: readonly Pt[];
   readonly from: number;
   readonly to: number;
   readonly reversed: boolean;
+  readonly out: number;
+  readonly cutLine: readonly Pt[];
+  readonly surplus: number;
+  readonly corners: readonly { readonly at: number; readonly reach: number }[];
 }
 
 const apart = (a: Pt, b: Pt): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
@@ -86,20 +89,30 @@ function walksOf(derived: Derived, refs: readonly EdgeRef[]): readonly Walked[] 
   return refs.flatMap(({ panel: id, edge, reversed, part }) => {
     const panel = derived.sewn.find((p) => p.id === id);
     const path = panel?.edges.find((e) => e.id === edge)?.path;
-    if (!panel || !path) return [];
-    const run = chordsOf(path);
+    const piece = derived.pieces.find((p) => p.panel.id === id);
+    if (!panel || !path || !piece) return [];
+    const run = chordsOf(path, 60);
     const [from, to] = part ?? [0, lengthOf(run)];
-    const ring = panel.edges.flatMap((e) => chordsOf(e.path, 120).slice(0, -1));
-    return [{ panel, ring, edge, run, from, to, reversed }];
+    const out = Math.sign(signedArea(panel.edges.flatMap((e) => chordsOf(e.path).slice(0, -1))));
+    const own = piece.edges.filter((e) => e.edge === edge);
+    const surplus = Math.max(0, ...own.map((e) => e.surplus ?? 0));
+    const stated = surplus + Math.max(...own.map((e) => Math.max(e.allowance, e.allowanceEnd ?? 0)));
+    const corners = cornersOf(panel, edge, run, out, stated);
+    return [{ panel, edge, run, from, to, reversed, out, cutLine: piece.cutLine, surplus, corners }];
   });
 }
 
 /** Lengths along an edge at which its outline has a corner, with how far a hollow one eats the allowance. */
-function cornersOf({ panel, run, edge, ring }: Walked, allowance: number): readonly { at: number; reach: number }[] {
+function cornersOf(
+  panel: Panel,
+  edge: string,
+  run: readonly Pt[],
+  turning: number,
+  allowance: number,
+): Walked["corners"] {
   const n = panel.edges.length;
   const i = panel.edges.findIndex((e) => e.id === edge);
   const whole = lengthOf(run);
-  const turning = Math.sign(signedArea(ring));
   const found: { at: number; reach: number }[] = [];
   const add = (at: number, before: Pt, after: Pt): void => {
     const turn = Math.atan2(before[0] * after[1] - before[1] * after[0], before[0] * after[0] + before[1] * after[1]);
@@ -124,7 +137,7 @@ interface Measured {
   readonly nearCorner: boolean;
 }
 
-function measureAt(derived: Derived, walks: readonly Walked[], at: number): Measured | null {
+function measureAt(walks: readonly Walked[], at: number): Measured | null {
   let rest = at;
   for (const [i, w] of walks.entries()) {
     const long = w.to - w.from;
@@ -134,15 +147,9 @@ function measureAt(derived: Derived, walks: readonly Walked[], at: number): Meas
     }
     const along = w.reversed ? w.to - Math.min(rest, long) : w.from + Math.min(rest, long);
     const { p, way } = placeOn(w.run, along);
-    const piece = derived.pieces.find((x) => x.panel.id === w.panel.id);
-    if (!piece) return null;
-    const out = Math.sign(signedArea(w.ring));
-    const width = rayTo(piece.cutLine, p, [way[1] * out, -way[0] * out]);
+    const width = rayTo(w.cutLine, p, [way[1] * w.out, -way[0] * w.out]);
     if (width === null) return { width: NaN, nearCorner: false };
-    const own = piece.edges.filter((e) => e.edge === w.edge);
-    const stated = Math.max(...own.map((e) => Math.max(e.allowance, e.allowanceEnd ?? 0) + (e.surplus ?? 0)));
-    const nearCorner = cornersOf(w, stated).some((c) => Math.abs(c.at - along) <= c.reach + 0.5);
-    return { width: width - Math.max(0, ...own.map((e) => e.surplus ?? 0)), nearCorner };
+    return { width: width - w.surplus, nearCorner: w.corners.some((c) => Math.abs(c.at - along) <= c.reach + 0.5) };
   }
   return null;
 }
@@ -161,7 +168,7 @@ export function unequalAllowances(derived: Derived, typed: ReadonlySet<string> =
     let worst: { off: number; at: number; a: number; b: number } | null = null;
     for (let i = 0; i <= PLACES; i++) {
       const share = (i + 0.5) / (PLACES + 1);
-      const [ma, mb] = [measureAt(derived, a, share * la), measureAt(derived, b, share * lb)];
+      const [ma, mb] = [measureAt(a, share * la), measureAt(b, share * lb)];
       if (!ma || !mb || (ma.nearCorner && mb.nearCorner)) continue;
       // Within one allowance of a corner the cut ends cover each other: what runs on beyond the seam's width does no harm.
       const off = ma.nearCorner
