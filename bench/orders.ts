@@ -35,8 +35,7 @@ function faultsOf(derived: Derived, schools: Schools): string[] {
   };
   if (new Set(order.map((o) => o.id)).size !== order.length) say("a step comes twice");
   // What runs on the other leg as well is sewn with its twin, in one step.
-  for (const seam of derived.seams.filter((s) => !s.twin))
-    times(`seam ${seam.id}`, order.filter((o) => o.seam === seam.id).length, 1);
+  for (const seam of derived.seams) times(`seam ${seam.id}`, order.filter((o) => o.seams.includes(seam.id)).length, 1);
   for (const piece of derived.pieces) {
     const has = (kind: string): boolean => piece.panel.lines.some((l) => l.kind === kind);
     times(

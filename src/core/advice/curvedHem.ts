@@ -9,7 +9,7 @@ export const curvedHem: AdviceRule = {
   note: "Wide or circular hem, so a narrow hem.",
   judge({ legs, hemDepth, finishSource }) {
     if (hemDepth === null) return null;
-    const excess = Math.max(...legs.map((panel) => turnUpExcess(panel, hemDepth)));
+    const excess = Math.max(...legs.map((panel) => Math.abs(turnUpExcess(panel, hemDepth))));
     if (excess <= 6) return null;
     return {
       id: this.id,

@@ -1,6 +1,7 @@
 import { type Edge, type Panel, type PanelLine, wholePanelOf } from "../pattern";
 import {
   angleFromTo,
+  cubic,
   line,
   pathAlongAtX,
   pathAt,
@@ -11,10 +12,14 @@ import {
   pathReverse,
   pathSplit,
   pathStart,
+  pointAdd,
+  pointBetween,
   pointQuarterTurn,
   pointRotate,
+  pointScale,
   pointSubtract,
   pointUnit,
+  secant,
   truedCurve,
   type Path,
   type Point,
@@ -42,23 +47,54 @@ export interface Outline {
 }
 
 /**
- * A hem above the knee cuts both panels at equal arc length: the side from the waist, the inseam from its hem end. The
- * new edge is trued square to both seams, so that the joined hem runs on where the leg still tapers.
+ * A hem above the level a leg is drawn to cuts both panels at equal arc length: the side from the waist, the inseam from
+ * its hem end. The new edge is the hem of any other leg. A leg that ends above the knee still runs in steeply where it is
+ * cut: its seams come down square to the hem over their last stretch, so that the hem is straight and turns up flat.
  */
 export function cutAtHem(legs: LegPlan, [front, back]: readonly [Outline, Outline]): readonly [Outline, Outline] {
   const { hem } = legs.levels;
   if (hem >= drawnLeg(legs).hem) return [front, back];
-  const alongAt = (path: Path): Mm => pathAlongAtLevel(path, hem) ?? pathLength(path);
+  const isShort = hem < legs.levels.knee;
+  const ended = (path: Path, at: Mm): Path => {
+    const seam = pathSplit(path, at)[0];
+    return isShort ? squareToHem(seam) : seam;
+  };
+  const alongAt = (path: Path): Mm => {
+    const at = pathAlongAtLevel(path, hem) ?? pathLength(path);
+    // What comes down square reaches a little lower by the same length.
+    return at - (pathEnd(ended(path, at))[1] - hem);
+  };
   const sideAt = alongAt(front.side);
   const inseamLeft = pathLength(front.inseamDown) - alongAt(front.inseamDown);
   const cut = (o: Outline): Outline => {
-    const side = pathSplit(o.side, sideAt)[0];
-    const inseamDown = pathSplit(o.inseamDown, pathLength(o.inseamDown) - inseamLeft)[0];
-    const [leave, arrive] = [side, inseamDown].map((seam) => pointQuarterTurn(pathEndTangent(seam))) as [Point, Point];
-    return { ...o, side, inseamDown, hem: [truedCurve(pathEnd(side), leave, pathEnd(inseamDown), arrive)] };
+    const side = ended(o.side, sideAt);
+    const inseamDown = ended(o.inseamDown, pathLength(o.inseamDown) - inseamLeft);
+    return { ...o, side, inseamDown, hem: hemOf(side, inseamDown) };
   };
   return [cut(front), cut(back)];
 }
+
+/** The seams of a short leg come square to its hem over this length, or this share of what they have. */
+const SQUARED: Mm = 110;
+const SQUARED_SHARE = 0.7;
+
+/** A seam that runs in toward its hem, its last stretch bent upright, as long as it was. */
+function squareToHem(seam: Path): Path {
+  const whole = pathLength(seam);
+  const reach = Math.min(SQUARED, SQUARED_SHARE * whole);
+  const [above, last] = pathSplit(seam, whole - reach);
+  const [from, way, end] = [pathEnd(above), pathEndTangent(above), pathEndTangent(last)];
+  if (Math.abs(angleFromTo(DOWN, end)) < UNSQUARE) return seam;
+  const bent = (long: Mm): Path => {
+    const corner = pointAdd(from, pointScale(way, long / 2));
+    const to = pointAdd(corner, pointScale(DOWN, long / 2));
+    return [cubic(from, pointBetween(from, corner, 2 / 3), pointBetween(to, corner, 2 / 3), to)];
+  };
+  const long = secant((by) => pathLength(bent(by)) - reach, reach, reach * 1.02, { tolerance: 1e-8 });
+  return long === null ? seam : [...above, ...bent(long)];
+}
+
+const DOWN: Point = [0, 1];
 
 /** A tapered hem may leave each seam this far from square before the joined hem steps by 3 mm. */
 const UNSQUARE: Radians = (2.6 * Math.PI) / 180;
@@ -67,14 +103,13 @@ const MOST_BEND: Radians = (4.3 * Math.PI) / 180;
 
 /**
  * A leg that widens downward gets a trued hem, square to both seams; a straight one stays straight. A tapered one
- * stays straight too, so that it can be turned up flat, but for as much as it takes that the joined hem runs on; one that
- * ends above the knee runs in steeply and is trued in any case.
+ * stays straight too, so that it can be turned up flat, but for as much as it takes that the joined hem runs on.
  */
-function hemOf(side: Path, inseamDown: Path, isShort: boolean): Path {
+function hemOf(side: Path, inseamDown: Path): Path {
   const [a, b] = [pathEndTangent(side), pathEndTangent(inseamDown)];
   const [hemSide, hemInseam] = [pathEnd(side), pathEnd(inseamDown)];
   const [leave, arrive] = [pointQuarterTurn(a), pointQuarterTurn(b)];
-  if (isShort || angleFromTo(b, a) < -FLARED) return [truedCurve(hemSide, leave, hemInseam, arrive)];
+  if (angleFromTo(b, a) < -FLARED) return [truedCurve(hemSide, leave, hemInseam, arrive)];
   const chord = pointUnit(pointSubtract(hemInseam, hemSide));
   const bend = (square: Point): Radians => {
     const off = angleFromTo(chord, square);
@@ -92,7 +127,7 @@ export function assemble(kind: "front" | "back", legs: LegPlan, run: Outline): P
   const hemSide = pathEnd(side);
   const hemInseam = pathEnd(inseamDown);
   const crotchPoint = pathStart(inseamDown);
-  const hem: Path = run.hem ?? hemOf(side, inseamDown, levels.hem < levels.knee);
+  const hem: Path = run.hem ?? hemOf(side, inseamDown);
   const edges: Edge[] = [
     ...run.waist,
     { id: "side", role: "side", name: "side seam", path: side },

@@ -75,6 +75,8 @@ export interface Turn {
   readonly back: Passing;
   /** A move asked for it; the block's own gives way to the first that is asked for. */
   readonly asked: boolean;
+  /** It lies just above the hem, as wide as that: the leg comes upright there. */
+  readonly squares?: true;
 }
 
 /** `kept`: about the middle that a block brought in has at each level. */
@@ -157,7 +159,7 @@ const BELOW_TURN: Mm = 100;
 /** The leg as it is drawn: the turns it has room for, and the level it is drawn to before it is cut at its hem. */
 export function drawnLeg(plan: LegPlan): { readonly turns: readonly Turn[]; readonly hem: Mm } {
   const { hem } = plan.levels;
-  if (plan.hemAsked?.stated) return { turns: plan.turns.filter((t) => t.level <= hem - TURN_ROOM), hem };
+  if (plan.hemAsked?.stated) return { turns: plan.turns.filter((t) => t.squares || t.level <= hem - TURN_ROOM), hem };
   const last = plan.turns.at(-1);
   return { turns: plan.turns, hem: Math.max(hem, last ? last.level + BELOW_TURN : plan.hemLine) };
 }

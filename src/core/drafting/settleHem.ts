@@ -27,7 +27,7 @@ const widened: Widen = (plan, by) => {
   return { ...plan, front: wide(plan.front, by.front), back: wide(plan.back, by.back) };
 };
 
-/** A leg that is cut off above its last turn: the turn goes with the hem. */
+/** A leg that comes upright above its hem: the turn goes with the hem. */
 const widenedThrough: Widen = (plan, by) => ({
   ...widened(plan, by),
   turns: plan.turns.map((t, i) =>
@@ -90,19 +90,22 @@ function settled(plan: LegPlan, wanted: PerPanel, widen: Widen): Settled {
   return { plan, legs: size(together.miss) < missed - CLOSE ? together.legs : apart.legs };
 }
 
+/** A leg that ends above a turn comes upright over so much of its last stretch, or this share of what lies below the crotch. */
+const UPRIGHT: Mm = 60;
+const UPRIGHT_SHARE = 0.4;
+
 /**
- * A leg that ends above a turn it would have: drawn down to that turn with the hem's width there, and cut off, so that it
- * comes down as a longer one would. Null where all its turns lie above its hem.
+ * A leg that ends above a turn it would have: led to the hem's width a little above the hem and straight down from there, so
+ * that its hem is straight and square to both seams. Null where all its turns lie above its hem.
  */
-function cutOff(plan: LegPlan): LegPlan | null {
+function squared(plan: LegPlan): LegPlan | null {
   const { turns } = drawnLeg(plan);
-  const lost = plan.turns[turns.length];
-  if (!plan.hemAsked || !lost) return null;
-  const level = Math.max(lost.level, plan.levels.hem);
+  if (!plan.hemAsked || turns.length === plan.turns.length) return null;
+  const { crotch, hem } = plan.levels;
+  const level = hem - Math.min(UPRIGHT, UPRIGHT_SHARE * (hem - crotch));
   return {
     ...plan,
-    turns: [...turns, { level, front: plan.front.hem, back: plan.back.hem, asked: true }],
-    hemAsked: { ...plan.hemAsked, stated: false },
+    turns: [...turns, { level, front: plan.front.hem, back: plan.back.hem, asked: true, squares: true }],
   };
 }
 
@@ -115,6 +118,6 @@ export function drawSettledLegs(plan: LegPlan): Settled {
   if (girth === undefined || plan.own || plan.levels.hem < drawnLeg(plan).hem) return { plan, legs: drawLegs(plan) };
   const planned = hemGirthOf(plan);
   const wanted = perPanel((p) => ((plan[p].hem.side - plan[p].hem.inseam) * girth) / planned);
-  const short = cutOff(plan);
+  const short = squared(plan);
   return short ? { plan, legs: settled(short, wanted, widenedThrough).legs } : settled(plan, wanted, widened);
 }

@@ -33,6 +33,7 @@ export const CHANNEL_ROOM: Mm = 3;
 export interface Channel {
   readonly elastic: ElasticRule;
   readonly drawstring: boolean;
+  readonly eyelets: boolean;
   readonly elasticWidth: Quantity | "auto";
   readonly joined: "lap" | "butt";
 }
@@ -58,7 +59,7 @@ export function elasticNotions(waist: Channel, channel: Mm, { measures, hip }: F
               relaxed.mm + over,
               over > 0 ? say`${relaxed.sum} + ${over} to lap it` : say`${relaxed.sum}, joined end to end over a tape`,
             ),
-            note: say`Quarter the elastic and pin it at both centres and both side seams.`,
+            note: say`Quarter the elastic and the waist, and pin them together at the quarters.`,
             caution: say`Elastic that is too tight marks the skin: try it round the waist before it is joined.`,
           },
         ]
@@ -73,7 +74,9 @@ export function elasticNotions(waist: Channel, channel: Mm, { measures, hip }: F
             length: quantity(hip + 250, say`hip ${hip} + ${250} to tie`),
             caution: say`No cords at the waist of children's clothes, and none loose near machinery; local rules decide.`,
           },
-          { id: "eyelets", label: say`Eyelets, ${EYELET} each side of the centre front`, count: 2, length: null },
+          ...(waist.eyelets
+            ? [{ id: "eyelets", label: say`Eyelets, ${EYELET} each side of the centre front`, count: 2, length: null }]
+            : []),
         ]
       : []),
   ];

@@ -27,6 +27,8 @@ export interface Notion {
   readonly note?: Sentence;
   /** The usual one-line caution where it can hurt. */
   readonly caution?: Sentence;
+  /** The piece it belongs to, where it is set in with that. */
+  readonly of?: string;
   /** It is drawn into a channel once that is sewn. */
   readonly drawnIn?: true;
 }

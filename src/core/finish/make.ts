@@ -1,4 +1,4 @@
-import { hasLegs, isBodice, isSewnOn, rimEdges, type Join, type Panel } from "../pattern";
+import { hasLegs, isBodice, isSewnOn, rimEdges, withFoldsWithin, type Join, type Panel } from "../pattern";
 import { say } from "../units";
 import { boughtFor } from "./bought";
 import { withFacingEnds } from "./facingEnds";
@@ -85,7 +85,8 @@ export function finishGarment(
   garment = withParts(withLining(garment, finish, isLeg), {
     notions: boughtFor(garment, finish, { ...context, opens }),
   });
-  return { ...garment, panels: [...garment.panels.filter(isLeg), ...garment.panels.filter((p) => !isLeg(p))], open };
+  const laid = garment.panels.map(withFoldsWithin);
+  return { ...garment, panels: [...laid.filter(isLeg), ...laid.filter((p) => !isLeg(p))], open };
 }
 
 /** True for a bodice whose waist is sewn to nothing, beside trousers. */

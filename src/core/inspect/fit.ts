@@ -53,9 +53,19 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
       },
     };
   }
+  if (pulledOn(finish))
+    return {
+      fix: say`Leave the waist wider, or let it open: what is pulled on has to pass the hip as it is.`,
+      remedy: {
+        label: say`Leave the waist hip-wide`,
+        changes: [{ path: ["block", "rules", "waist", "shaping"], value: "hipWide" }],
+      },
+    };
   const zipped = fastening && "length" in fastening && fastening.length !== "auto" ? fastening.kind : "zip-centre-back";
   return {
-    fix: say`Choose a longer zip, or another closure.`,
+    fix: fastening
+      ? say`Choose a longer zip, or another closure.`
+      : say`Choose how it opens: a zip, a fly or a placket.`,
     remedy: {
       label:
         zipped === "zip-side"

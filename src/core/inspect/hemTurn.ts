@@ -1,6 +1,6 @@
 import { inSentence } from "../words";
-import { edgesWithRole, type Panel } from "../pattern";
-import { pathAt, pathLength } from "../geometry";
+import { edgesWithRole, panelOutline, type Panel } from "../pattern";
+import { pathAt, pathLength, polygonArea } from "../geometry";
 import { say, making, type Mm } from "../units";
 import { pathTurn } from "../pieces";
 import { byLimits, verdict, type CheckRule, type Inspected } from "./check";
@@ -12,9 +12,13 @@ const MUCH: Mm = 12;
 /** Hems no deeper than this are rolled. */
 const ROLLED = 10;
 
-/** How much a turn-up is longer than what it covers: twice its depth times the turn of the hem. */
-export function turnUpExcess(panel: Panel, depth: number): number {
-  return edgesWithRole(panel, "hem").reduce((sum, edge) => sum + 2 * depth * Math.abs(pathTurn(edge.path)), 0);
+/**
+ * How much a turn-up is longer than what it covers: twice its depth times the turn of the hem. Negative where the hem is
+ * hollow: what is turned up is then too short.
+ */
+export function turnUpExcess(panel: Panel, depth: Mm): Mm {
+  const way = Math.sign(polygonArea(panelOutline(panel)));
+  return edgesWithRole(panel, "hem").reduce((sum, edge) => sum + 2 * depth * way * pathTurn(edge.path), 0);
 }
 
 /** A hem that is already turned no deeper than it has to be. */
@@ -33,16 +37,19 @@ export const hemTurn: CheckRule = {
     if (turned.length === 0) return null;
     const worst = turned
       .map((panel) => ({ panel, value: turnUpExcess(panel, hemDepth) }))
-      .reduce((a, b) => (b.value > a.value ? b : a));
+      .reduce((a, b) => (Math.abs(b.value) > Math.abs(a.value) ? b : a));
     // The depth that lies flat is chosen to leave just as much as may be eased in.
-    const status = byLimits(worst.value - 1e-6, LITTLE, MUCH);
+    const status = byLimits(Math.abs(worst.value) - 1e-6, LITTLE, MUCH);
     const hem = edgesWithRole(worst.panel, "hem")[0];
     return verdict(this, {
       status,
       value: worst.value,
       limit: LITTLE,
       unit: "making",
-      message: say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${inSentence(worst.panel.name)}.`,
+      message:
+        worst.value >= 0
+          ? say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${inSentence(worst.panel.name)}.`
+          : say`A turn-up of ${hemDepth} is ${making(-worst.value)} too short on the ${inSentence(worst.panel.name)}: its edge has to be stretched.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
       fix: say`Choose a narrower hem, a facing or a rolled hem.`,
       remedy: asFlat(finish.hem)

@@ -1,8 +1,8 @@
-import { inSentence } from "../words";
+import { inSentence, phrase } from "../words";
 import type { MadeGarment } from "./garment";
 import { JOIN_ALLOWANCE } from "../cloth";
-import { FINISHES } from "../finish";
-import type { Panel } from "../pattern";
+import { FINISHES, type Notion } from "../finish";
+import type { Panel, PartKind } from "../pattern";
 import type { Piece, Seam } from "../pieces";
 import { ratio, say, type Mm, type Sentence } from "../units";
 
@@ -22,6 +22,8 @@ export type Doing =
   | "elastic"
   | "hem"
   | "buttonholes"
+  | "make-up"
+  | "set-on"
   | "press"
   | "try-on";
 
@@ -32,8 +34,12 @@ export interface Operation {
   readonly says: Sentence;
   /** Pieces it works on, by id. */
   readonly pieces: readonly string[];
-  /** Seam it sews; null where it sews none. */
+  /** Seam it sews, the first where it sews the same on both legs; null where it sews none. */
   readonly seam: string | null;
+  /** All the seams it sews, by id. */
+  readonly seams: readonly string[];
+  /** What is bought that it sets in, by id. */
+  readonly notions: readonly string[];
   readonly edges: readonly string[];
   /** Cut beyond the seam line. */
   readonly allowance: Mm | null;
@@ -86,6 +92,8 @@ export const RANKS: Readonly<Record<Doing, number>> = {
   zip: 66,
   elastic: 70,
   buttonholes: 74,
+  "make-up": 16,
+  "set-on": 76,
   hem: 80,
   press: 90,
   "try-on": 95,
@@ -116,14 +124,68 @@ const joinsOf = (pieces: readonly Piece[], joined: readonly string[]): readonly 
       id: `join-${piece.id}`,
       doing: "join",
       says: say`Join the ${inSentence(piece.name)} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
+      ...PLAIN,
       pieces: [piece.id],
-      seam: null,
-      edges: [],
       allowance: JOIN_ALLOWANCE,
       minutes: A_JOIN * piece.cut.count,
       caution: NEEDLE,
       rank: RANKS.join,
     }));
+
+/** What an operation has besides what it does, where it sews no seam and sets nothing in. */
+const PLAIN = { pieces: [], seam: null, seams: [], notions: [], edges: [], allowance: null, caution: null } as const;
+
+/** How a piece is made up that is sewn into no seam. */
+const MADE_UP: Readonly<Partial<Record<PartKind, (name: string) => Sentence>>> = {
+  patch: (name) =>
+    say`Turn in and press the edges of the ${name}, its opening first, and sew it on where it is marked.`,
+  belt: (name) => say`Fold the ${name} along its middle, sew it and turn it; press it.`,
+  "belt-loops": (name) => say`Fold and topstitch the ${name}, cut them apart, and sew them on at the waist.`,
+};
+
+/** Pieces that no seam and no other operation works on: they are made up and sewn on. */
+const madeUp = (pieces: readonly Piece[], done: readonly Operation[]): readonly Operation[] =>
+  pieces
+    .filter(({ id }) => !done.some((o) => o.doing !== "fuse" && o.doing !== "join" && o.pieces.includes(id)))
+    .map((piece): Operation => {
+      const name = inSentence(piece.name);
+      const says = piece.is.part && MADE_UP[piece.is.part]?.(name);
+      return {
+        ...PLAIN,
+        id: `make-up-${piece.id}`,
+        doing: "make-up",
+        says: says ?? say`Make up the ${name} and sew it on where it is marked.`,
+        pieces: [piece.id],
+        minutes: rounded(6 * piece.cut.count),
+        caution: IRON,
+        rank: RANKS["make-up"],
+      };
+    });
+
+/** What is bought and no other operation sets in. */
+const setOn = (notions: readonly Notion[], done: readonly Operation[]): readonly Operation[] =>
+  notions
+    .filter(({ id, of }) => !done.some((o) => o.notions.includes(id) || (of !== undefined && o.pieces.includes(of))))
+    .map((notion): Operation => ({
+      ...PLAIN,
+      id: `set-${notion.id}`,
+      doing: "set-on",
+      says: say`Set on: ${notion.label}.`,
+      notions: [notion.id],
+      minutes: rounded(2 + 2 * notion.count),
+      caution: notion.caution ?? NEEDLE,
+      rank: RANKS["set-on"],
+    }));
+
+/** The seams that are sewn in one operation: those that are one seam on both legs, together. */
+function sewnTogether(seams: readonly Seam[]): readonly (readonly Seam[])[] {
+  const groups = new Map<string, Seam[]>();
+  for (const seam of seams) {
+    const key = seam.twin === undefined ? `seam ${seam.id}` : `twin ${seam.twin}`;
+    groups.set(key, [...(groups.get(key) ?? []), seam]);
+  }
+  return [...groups.values()];
+}
 
 /** Everything that is sewn, pressed and set in to make a garment, in no order yet. `joined`: pieces joined from two. */
 export function operationsOf(derived: MadeGarment, joined: readonly string[]): readonly Operation[] {
@@ -140,9 +202,8 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
     id: `fuse-${piece.id}`,
     doing: "fuse",
     says: say`Fuse the interfacing to the ${inSentence(piece.name)}.`,
+    ...PLAIN,
     pieces: [piece.id],
-    seam: null,
-    edges: [],
     allowance: null,
     minutes: 4,
     caution: IRON,
@@ -158,9 +219,8 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
         id: `darts-${piece.id}`,
         doing: "dart",
         says: say`Sew the darts of the ${inSentence(piece.name)}, from the edge to the tip; press them over a curve.`,
+        ...PLAIN,
         pieces: [piece.id],
-        seam: null,
-        edges: [],
         allowance: null,
         minutes: rounded(3 * darts * each),
         caution: NEEDLE,
@@ -171,27 +231,30 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
         id: `pleats-${piece.id}`,
         doing: "pleat",
         says: say`Fold the pleats of the ${inSentence(piece.name)} and stitch them across at the seam line.`,
+        ...PLAIN,
         pieces: [piece.id],
-        seam: null,
-        edges: [],
         allowance: null,
         minutes: rounded(3 * each),
         caution: null,
         rank: RANKS.pleat,
       });
   }
-  for (const seam of seams) {
-    if (seam.twin) continue;
+  for (const group of sewnTogether(seams)) {
+    const [seam] = group as readonly [Seam, ...Seam[]];
     const doing = doingOf(seam, panel);
-    const times = seam.leg === "both" && seam.kind !== "centre" ? 2 : 1;
-    const metres = (times * seam.lengthA) / 1000;
+    const times = seam.leg === "both" && seam.kind !== "centre" ? 2 : group.length;
+    const long = group.reduce((sum, s) => sum + s.lengthA, 0);
+    const metres = ((seam.leg === "both" ? times : 1) * long) / 1000;
+    const [first, ...others] = group.map((s) => s.label);
     operations.push({
       id: seam.id,
       doing,
-      says: say`Sew: ${seam.label}${times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
-      pieces: piecesOf(seam),
+      says: say`Sew: ${first ?? ""}${others.map((label) => phrase`, and ${inSentence(label)}`).join("")}${seam.leg === "both" && times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
+      pieces: [...new Set(group.flatMap(piecesOf))],
       seam: seam.id,
-      edges: [...seam.a, ...seam.b],
+      seams: group.map((s) => s.id),
+      notions: [],
+      edges: group.flatMap((s) => [...s.a, ...s.b]),
       allowance: allowanceOf(seam, pieces),
       minutes: rounded(times * EACH_SEAM + metres * PER_METRE[seam.how]),
       caution: NEEDLE,
@@ -203,9 +266,8 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       id: "zip",
       doing: "zip",
       says: say`Set the zip in${zip.above > 0 ? ", from the neck through the waist seam," : ""} ${zip.length.mm + zip.above} long; the seam below it is closed first.`,
-      pieces: [],
-      seam: null,
-      edges: [],
+      ...PLAIN,
+      notions: ["zip"],
       allowance: derived.allowances.widths.zip,
       minutes: 25,
       caution: NEEDLE,
@@ -216,10 +278,8 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       id: `draw-${notion.id}`,
       doing: "elastic",
       says: say`Draw in: ${notion.label}. Quarter it and its channel, and do not catch it in the first row.`,
-      pieces: [],
-      seam: null,
-      edges: [],
-      allowance: null,
+      ...PLAIN,
+      notions: [notion.id],
       minutes: 12,
       caution: notion.caution ?? null,
       rank: RANKS.elastic,
@@ -229,10 +289,8 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       id: "buttonholes",
       doing: "buttonholes",
       says: say`Work the buttonholes and sew the buttons on.`,
-      pieces: [],
-      seam: null,
-      edges: [],
-      allowance: null,
+      ...PLAIN,
+      notions: ["buttons"],
       minutes: 40,
       caution: BLADE,
       rank: RANKS.buttonholes,
@@ -242,22 +300,20 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       id: "hem",
       doing: "hem",
       says: say`Turn the hems up by ${derived.hemDepth.mm} and sew them.`,
-      pieces: [],
-      seam: null,
-      edges: [],
+      ...PLAIN,
+      notions: ["hem-web"],
       allowance: derived.hemDepth.mm,
       minutes: rounded(6 + (2 * derived.readings.hemGirth * 6) / 1000),
       caution: IRON,
       rank: RANKS.hem,
     });
+  operations.push(...madeUp(pieces, operations));
+  operations.push(...setOn(notions, operations));
   operations.push({
     id: "press",
     doing: "press",
     says: say`Press the whole; trim threads.`,
-    pieces: [],
-    seam: null,
-    edges: [],
-    allowance: null,
+    ...PLAIN,
     minutes: 15,
     caution: IRON,
     rank: RANKS.press,

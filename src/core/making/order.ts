@@ -22,8 +22,6 @@ export interface Step extends Operation {
   readonly after: readonly string[];
 }
 
-const panelsOf = (seam: Seam): readonly string[] => [...seam.walkA, ...seam.walkB].map((ref) => ref.panel);
-
 /** What must precede what, whatever the school; and the school's own order of closing. */
 function constraintsOf(
   derived: MadeGarment,
@@ -36,9 +34,16 @@ function constraintsOf(
   };
   const { seams, sewn } = derived;
   const byId = new Map(seams.map((s) => [s.id, s]));
+  /** The panels of all the seams that an operation sews. */
+  const panelsOf = (o: Operation): readonly string[] =>
+    o.seams.flatMap((id) => {
+      const seam = byId.get(id);
+      return seam ? [...seam.walkA, ...seam.walkB].map((ref) => ref.panel) : [];
+    });
+  const shares = (a: Operation, b: Operation): boolean => panelsOf(a).some((id) => panelsOf(b).includes(id));
   const component = (id: string): string | undefined => sewn.find((p) => p.id === id)?.is.component;
   // A pocket may take its part of a side: the seam is still the legs'.
-  const isOn = (seam: Seam, what: string): boolean => panelsOf(seam).some((id) => component(id) === what);
+  const isOn = (o: Operation, what: string): boolean => panelsOf(o).some((id) => component(id) === what);
   const doing = (...what: readonly Operation["doing"][]): readonly Operation[] =>
     operations.filter((o) => what.includes(o.doing));
   const closing = operations.flatMap((o) => {
@@ -57,24 +62,21 @@ function constraintsOf(
   const isMain = ({ seam }: (typeof closing)[number]): boolean => seam.kind !== "cut";
   // A piece cut in two is whole again before its sides are closed; pockets and openings lie on flat panels.
   for (const { o, seam } of closing)
-    if (seam.kind === "cut")
-      for (const main of closing.filter(isMain))
-        if (panelsOf(main.seam).some((id) => panelsOf(seam).includes(id))) before(o.id, main.o.id);
+    if (seam.kind === "cut") for (const main of closing.filter(isMain)) if (shares(main.o, o)) before(o.id, main.o.id);
   for (const flat of doing("pocket", "opening"))
     for (const main of closing.filter(isMain)) {
-      const own = flat.seam === null ? undefined : byId.get(flat.seam);
-      if (own && panelsOf(main.seam).some((id) => panelsOf(own).includes(id))) before(flat.id, main.o.id);
+      if (shares(flat, main.o)) before(flat.id, main.o.id);
     }
   // The school closes the legs; a bodice has its own order.
   const legs = CLOSES[schools.closing].map(([kind, root]) =>
     closing.filter(
-      ({ seam }) => seam.kind === kind && (root === undefined || seam.root === root) && isOn(seam, "legs"),
+      ({ o, seam }) => seam.kind === kind && (root === undefined || seam.root === root) && isOn(o, "legs"),
     ),
   );
   const bodice = BODICE.map((kind) =>
     operations.filter((o) => {
       const seam = o.seam === null ? undefined : byId.get(o.seam);
-      return seam?.kind === kind && panelsOf(seam).some((id) => component(id) === "bodice") && o.doing !== "waist";
+      return seam?.kind === kind && isOn(o, "bodice") && o.doing !== "waist";
     }),
   );
   const inTurn = (groups: readonly (readonly string[])[]): void => {
@@ -89,13 +91,11 @@ function constraintsOf(
   const facings = doing("facing").flatMap((o) => (o.seam === null ? [] : [{ o, seam: byId.get(o.seam) as Seam }]));
   for (const own of facings.filter(({ seam }) => seam.kind === "cut"))
     for (const on of facings.filter(({ seam }) => seam.kind !== "cut"))
-      if (panelsOf(own.seam).some((id) => panelsOf(on.seam).includes(id))) before(own.o.id, on.o.id);
+      if (shares(own.o, on.o)) before(own.o.id, on.o.id);
   // What is let in is measured against seams, and closed over after it.
-  const sides = closing.filter(({ seam }) => seam.kind === "side" && isOn(seam, "legs"));
+  const sides = closing.filter(({ o, seam }) => seam.kind === "side" && isOn(o, "legs"));
   for (const set of doing("set-in"))
-    for (const { o, seam } of closing.filter(({ seam }) => seam.kind === "inseam"))
-      if (set.seam !== null && panelsOf(byId.get(set.seam) as Seam).some((id) => panelsOf(seam).includes(id)))
-        before(set.id, o.id);
+    for (const { o } of closing.filter(({ seam }) => seam.kind === "inseam")) if (shares(set, o)) before(set.id, o.id);
   // The waist after the sides; made as long as the sewn edge.
   for (const waist of doing("waist")) {
     for (const { o } of [...sides, ...closing.filter(({ seam }) => seam.kind === "side" || seam.kind === "centre")])

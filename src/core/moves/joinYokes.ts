@@ -41,7 +41,12 @@ export function joinYokes(state: StyleState, frontId: string, backId: string): S
     const [x, y] = pointRotate(p, pathStart(other), turn);
     return [x + base[0] - pathStart(other)[0], y + base[1] - pathStart(other)[1]];
   };
-  const moved = (edge: Edge, id: string): Edge => ({ ...edge, id, path: pathReverse(pathMap(edge.path, move)) });
+  const moved = (edge: Edge, id: string): Edge => ({
+    ...edge,
+    id,
+    root: "front",
+    path: pathReverse(pathMap(edge.path, move)),
+  });
   // The two side edges are equally long but not quite the same curve, so their lower ends are brought together.
   const [backYoke, frontYoke] = [lowerEdge(back), lowerEdge(front)];
   const lower = moved(frontYoke, "yoke-front");

@@ -235,7 +235,7 @@ const cutOf = ({ id, name }: Panel): TopCut => ({
   by: ID,
   upper: { id: `${id}-yoke`, name: phrase`${name} yoke` },
   lower: { id: `${id}-lower`, name },
-  seam: { id: `${id}-yoke`, label: phrase`${name} yoke seam` },
+  seam: { id: `${id}-yoke`, label: phrase`${name} yoke seam`, edge: "yoke seam" },
 });
 
 function handlesOf(

@@ -81,6 +81,9 @@ export function onPanel(outline: readonly Point[], p: Point, near: Mm = 0.5): bo
   return distanceToOutline(p, outline) < near;
 }
 
+const polylineLength = (points: readonly Point[]): Mm =>
+  points.slice(1).reduce((sum, p, i) => sum + pointDistance(points[i] as Point, p), 0);
+
 /** The stretches of an inner line that lie on a panel. */
 function clipped(line: PanelLine, outline: readonly Point[]): PanelLine[] {
   const pieces: Point[][] = [];
@@ -106,28 +109,43 @@ function clipped(line: PanelLine, outline: readonly Point[]): PanelLine[] {
     }
   }
   if (current.length > 1) pieces.push(current);
-  const length = (points: readonly Point[]): Mm =>
-    points.slice(1).reduce((sum, p, i) => sum + pointDistance(points[i] as Point, p), 0);
-  return pieces.filter((points) => length(points) > 2).map((points) => ({ ...line, points }));
+  return pieces.filter((points) => polylineLength(points) > 2).map((points) => ({ ...line, points }));
 }
 
-/** An upright grain line through the middle of a panel, where none of the drawn one is left. */
+/** The panel with its fold lines ended on its outline: a hem that is hollow may have left them behind. */
+export function withFoldsWithin(panel: Panel): Panel {
+  if (!panel.lines.some((l) => FOLDED.has(l.kind))) return panel;
+  const outline = panelOutline(panel);
+  const longest = (pieces: readonly PanelLine[]): readonly PanelLine[] =>
+    pieces.length < 2
+      ? pieces
+      : [pieces.reduce((a, b) => (polylineLength(b.points) > polylineLength(a.points) ? b : a))];
+  return {
+    ...panel,
+    lines: panel.lines.flatMap((l) => (FOLDED.has(l.kind) ? longest(clipped(l, outline)) : [l])),
+  };
+}
+
+const FOLDED: ReadonlySet<PanelLine["kind"]> = new Set(["pleat", "fold"]);
+
+/** Shares of a panel's width at which an upright grain line is tried, from the middle out. */
+const ACROSS: readonly number[] = [0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82, 0.1, 0.9];
+/** A grain line nearer the middle is taken where another is not longer by more than this share. */
+const LONGER = 1.25;
+
+/** An upright grain line within a panel, near its middle and long, where none of the drawn one is left. */
 export function middleGrain(outline: readonly Point[]): PanelLine {
-  const { top, bottom } = boxOf(outline);
-  const widest = [0.35, 0.5, 0.65].map((share) => {
-    const y = top + (bottom - top) * share;
-    const [left, right] = polygonSections(outline, y).reduce<readonly [Mm, Mm]>(
+  const { left, right } = boxOf(outline);
+  const upright = outline.map(([x, y]): Point => [y, x]);
+  const runs = ACROSS.map((share) => {
+    const x = left + (right - left) * share;
+    const [from, to] = polygonSections(upright, x).reduce<readonly [Mm, Mm]>(
       (best, s) => (s[1] - s[0] > best[1] - best[0] ? s : best),
       [0, 0],
     );
-    return { x: (left + right) / 2, width: right - left };
+    return { x, from, to };
   });
-  const { x } = widest.reduce((a, b) => (b.width > a.width ? b : a));
-  const own = outline.map((p, i) =>
-    chordsCross([x, top - 1], [x, bottom + 1], p, outline[(i + 1) % outline.length] as Point),
-  );
-  const ys = own.filter((p): p is Point => p !== null).map((p) => p[1]);
-  const [from, to] = [Math.min(...ys, bottom), Math.max(...ys, top)];
+  const { x, from, to } = runs.reduce((a, b) => (b.to - b.from > LONGER * (a.to - a.from) ? b : a));
   const inset = (to - from) * 0.18;
   return {
     kind: "grain",

@@ -1,4 +1,5 @@
 import { inSentence } from "../words";
+import type { AllowanceKind } from "./roles";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 import { cutPanel, middleGrain, type PartName } from "./cut";
 import { edgeOf, edgesWithRole, panelOutline, type Edge, type Panel, findEdge } from "./panel";
@@ -28,14 +29,24 @@ import { toDegrees, type Mm, type Quantity, Refusal, say, range } from "../units
 /** A side seam goes on at least this far below a yoke. */
 const LEAST_SIDE: Mm = 15;
 
-const EDGE = { id: "yoke", name: "yoke seam" };
+const EDGE = { id: "yoke" };
+/** The lower edge of a top that is not cut off. */
+const LOWER_EDGE = "lower edge";
 
 /** What cuts the top of a panel off, and what its parts and the seam between them are called. */
 export interface TopCut {
   readonly by: string;
   readonly upper: PartName;
   readonly lower: PartName;
-  readonly seam: { readonly id: string; readonly label: string; readonly kind?: JoinKind };
+  readonly seam: {
+    readonly id: string;
+    readonly label: string;
+    readonly kind?: JoinKind;
+    /** What its edges are called. */
+    readonly edge: string;
+    /** The allowance both take where that is not a style seam's. */
+    readonly sewnAs?: AllowanceKind;
+  };
 }
 
 /**
@@ -88,17 +99,21 @@ export function cutTop<S extends Pattern>(
     by,
     between: { ...below, part: "below" },
     rest: { ...above, part: "above" },
-    seam,
-    edge: EDGE,
+    seam: { id: seam.id, label: seam.label },
+    edge: { id: EDGE.id, name: seam.edge },
   });
   const lower = withRemnants(panelById(next.panels, below.id), drawn);
   const upper = closedYoke(panel, panelById(next.panels, above.id), drawn);
   if ([upper, lower].some((part) => polygonSelfCrossing(panelOutline(part)))) throw noFairLine;
+  const sewn = ({ edges, ...part }: Panel): Panel => ({
+    ...part,
+    edges: edges.map((e) => (seam.sewnAs && e.role === "style" && e.by === by ? { ...e, sewnAs: seam.sewnAs } : e)),
+  });
   const pieces = lower.edges.filter((e) => e.role === "style" && e.by === by);
   return {
     ...next,
     // The yoke lies before its lower panel, as it does on the body.
-    panels: next.panels.flatMap((p) => (p.id === below.id ? [upper, lower] : p.id === above.id ? [] : [p])),
+    panels: next.panels.flatMap((p) => (p.id === below.id ? [sewn(upper), sewn(lower)] : p.id === above.id ? [] : [p])),
     joins: next.joins.map((join) =>
       join.id === seam.id
         ? {
@@ -211,7 +226,7 @@ export function topWithDartsClosed(panel: Panel, depth: Mm): Panel | null {
     ...panel,
     edges: [
       { ...side, path: pathBetween(side.path, 0, depth) },
-      { ...EDGE, role: "style", path: [drawn.closed] },
+      { ...EDGE, name: LOWER_EDGE, role: "style", path: [drawn.closed] },
       { ...centre, path: pathBetween(centre.path, centreLength - depth, centreLength) },
     ],
   };

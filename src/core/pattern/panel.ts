@@ -7,7 +7,7 @@ import {
   type Material,
   type Rim,
 } from "./roles";
-import { type Identity } from "./identity";
+import { type Identity, type Root } from "./identity";
 import {
   distanceToChord,
   pathEnd,
@@ -36,6 +36,8 @@ export interface Edge {
   readonly rim?: Rim;
   /** Cloth left on beyond the allowance, and what is written beside it: it is trimmed off, and is neither seam nor ease. */
   readonly surplus?: { readonly mm: Mm; readonly says: string };
+  /** Where on the body it lies, where its panel reaches from one side to the other. */
+  readonly root?: Root;
   /** What is cut beyond it, where what made it says so: a turning, or nothing. Else its seam or its role does. */
   readonly beyond?: Mm;
   /** The allowance it takes where that is not what its role says. */

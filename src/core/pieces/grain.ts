@@ -50,6 +50,8 @@ export const leans = (lies: TurnedGrain | null): boolean => lies !== null && Mat
 
 /** A grain line's ends keep this clear of the outline. */
 const CLEAR: Mm = 1.5;
+/** Shares of its length at which a grain line is looked at. */
+const WAYS: readonly number[] = [0, 0.25, 0.5, 0.75, 1];
 /** No grain line is drawn shorter than this share of the panel's own. */
 const LEAST = 0.02;
 
@@ -65,8 +67,11 @@ export function grainOf(
 ): Piece["grain"] {
   const outline = panelOutline(panel);
   const drawn: readonly [Point, Point] = [points[0] as Point, points[points.length - 1] as Point];
-  const hasRoom = (ends: readonly Point[]): boolean =>
-    ends.every((p) => onPanel(outline, p) && distanceToOutline(p, outline) > CLEAR);
+  const hasRoom = ([a, b]: readonly [Point, Point]): boolean =>
+    WAYS.every((share) => {
+      const p = pointBetween(a, b, share);
+      return onPanel(outline, p) && distanceToOutline(p, outline) > CLEAR;
+    });
   // A narrow part's grain is drawn where there is room for it.
   const [from, to] = hasRoom(drawn) ? drawn : (middleGrain(outline).points as typeof drawn);
   const middle = pointBetween(from, to, 0.5);

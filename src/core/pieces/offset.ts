@@ -21,6 +21,9 @@ import type { Mm } from "../units";
 /** Finer than drawings, so that the cut line keeps its distance within the drawing tolerance. */
 const OFFSET_TOLERANCE: Mm = FLATTEN_TOLERANCE / 2.5;
 
+/** How far a corner may stand out from its seam corner, in allowance widths, before it is squared off. */
+const MITRE_LIMIT = 3.5;
+
 /** Width of an allowance at an arc length of its edge. */
 export type WidthAt = (along: Mm) => Mm;
 
@@ -32,7 +35,13 @@ export type WidthAt = (along: Mm) => Mm;
 export function offsetEdge(path: Path, width: WidthAt, outward: 1 | -1): Point[] {
   const points: Point[] = [];
   let before = 0;
-  for (const segment of path) {
+  for (const [n, segment] of path.entries()) {
+    const last = path[n - 1];
+    // Round the outside of a corner within the edge the cut line keeps its distance.
+    if (last)
+      points.push(
+        ...tipOf(segmentAt(segment, 0), segmentTangent(last, 1), segmentTangent(segment, 0), width(before), outward),
+      );
     const steps = Math.max(segmentFlattenCount(segment, OFFSET_TOLERANCE), segment.kind === "line" ? 1 : 8);
     const whole = segmentLengthBetween(segment, 0, 1);
     // Straight pieces with a changing width still need places in between.
@@ -47,6 +56,21 @@ export function offsetEdge(path: Path, width: WidthAt, outward: 1 | -1): Point[]
     before += whole;
   }
   return withoutFolds(points);
+}
+
+/** The corner of a cut line outside a corner of its edge: mitred, or squared off where that would stand out too far. */
+function tipOf(corner: Point, arrives: Point, leaves: Point, width: Mm, outward: 1 | -1): Point[] {
+  const [before, after]: readonly [Point, Point] = [
+    [arrives[1] * outward, -arrives[0] * outward],
+    [leaves[1] * outward, -leaves[0] * outward],
+  ];
+  const opens = leaves[0] * before[0] + leaves[1] * before[1] < -1e-3;
+  if (!opens || width <= 0) return [];
+  const spread = 1 + before[0] * after[0] + before[1] * after[1];
+  const by = ([x, y]: Point): Point => [corner[0] + x * width, corner[1] + y * width];
+  return spread * MITRE_LIMIT ** 2 >= 2
+    ? [by([(before[0] + after[0]) / spread, (before[1] + after[1]) / spread])]
+    : [by([before[0] + arrives[0], before[1] + arrives[1]]), by([after[0] - leaves[0], after[1] - leaves[1]])];
 }
 
 /** The far side of a loop is looked for within this many chords: loops of a seam are short. */
@@ -76,9 +100,6 @@ function withoutFolds(points: readonly Point[]): Point[] {
   }
   return run;
 }
-
-/** How far a corner may stand out from its seam corner, in allowance widths, before it is squared off. */
-const MITRE_LIMIT = 3.5;
 
 /** Two runs of cut line after they were joined at the corner between them. */
 interface Joined {

@@ -93,8 +93,9 @@ function placeWords(panel: Panel, inward: number): readonly PanelWord[] {
     if (pathLength(edge.path) < 20) return [];
     const { at } = beside(edge, inward, 4);
     if (edge.role === "side") return [{ text: "side", at }];
-    if ((edge.role === "crotch" || edge.role === "fold") && panel.is.root && panel.is.root !== "side")
-      return [{ text: phrase`centre ${panel.is.root}`, at }];
+    const root = edge.root ?? panel.is.root;
+    if ((edge.role === "crotch" || edge.role === "fold") && root && root !== "side")
+      return [{ text: phrase`centre ${root}`, at }];
     return [];
   });
 }

@@ -39,6 +39,9 @@ export function FinishEntry(props: Props) {
   );
 }
 
+/** The choice of a length of one's own beside the rules for one. */
+const OWN = "own";
+
 type FieldProps = Props & { readonly name: string; readonly field: Param };
 
 function Field({ name, field, path, own, resolved, known, prepare }: FieldProps) {
@@ -86,17 +89,39 @@ function Field({ name, field, path, own, resolved, known, prepare }: FieldProps)
     case "levels":
     case "table":
       return null;
-    case "ruled":
+    case "ruled": {
+      const own = asQuantity(value);
+      const start = own ?? known?.[name] ?? null;
+      return (
+        <>
+          <Choice
+            label={field.label}
+            width={158}
+            value={typeof value === "string" ? value : OWN}
+            options={[...field.options, [OWN, "a length of its own"]]}
+            onChange={(next) => set(next === OWN ? `${Math.round(start?.mm ?? field.within?.[0] ?? 0)} mm` : next)}
+          />
+          {own ? (
+            <JobLengthField
+              label={`${field.label}, its length`}
+              path={at}
+              mm={own.mm}
+              note={own.sum}
+              prepare={prepare}
+              changed
+            />
+          ) : null}
+        </>
+      );
+    }
     case "choice":
       return (
         <Choice
           label={field.label}
           width={158}
-          value={typeof value === "string" ? value : "own"}
-          options={[...field.options, ...(typeof value === "string" ? [] : [["own", "its own length"] as const])]}
-          onChange={(next) => {
-            if (next !== "own") set(next);
-          }}
+          value={typeof value === "string" ? value : ""}
+          options={field.options}
+          onChange={set}
         />
       );
   }

@@ -1,7 +1,7 @@
 "use client";
 import { capital } from "@/core/words";
 import Button from "@mui/material/Button";
-import { FINISHES, type AnyFinish, type Finish } from "@/core/finish";
+import { elasticLength, FINISHES, type AnyFinish, type Finish } from "@/core/finish";
 import type { Job } from "@/core/files";
 import { changeJob } from "@/store/jobStore";
 import { Choice } from "@/ui/Choice";
@@ -42,7 +42,7 @@ export function Finishes() {
   if (!shape) return null;
   const { finish, zip, style } = shape;
   const known = {
-    waist: {},
+    waist: { elastic: elasticLength("waist-less", shape.measures) },
     fastening: { length: zip?.length ?? null },
     hem: { depth: proof?.hemDepth ?? null },
   };

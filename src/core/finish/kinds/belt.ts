@@ -38,7 +38,7 @@ function withBelt(garment: Garment, belt: ReadOf<typeof PARAMS, Quantity>, { mea
       : []),
   ];
   const notions: readonly Notion[] = [
-    { id: "buckle", label: say`Buckle, or the belt is tied`, count: 1, length: null },
+    { id: "buckle", of: "belt", label: say`Buckle, or the belt is tied`, count: 1, length: null },
   ];
   return withParts(garment, { panels, notions });
 }

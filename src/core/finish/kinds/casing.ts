@@ -44,7 +44,7 @@ export const casing = defineFinish({
         fit: "edge",
         ringSeam: asked.ringSeam,
         lines: rowsOf(asked.rows, asked.depth.mm, asked.depth.mm),
-        ...(asked.drawstring && { eyelets: asked.depth.mm / 2 }),
+        ...(asked.drawstring && asked.eyelets && { eyelets: asked.depth.mm / 2 }),
         notions: elasticNotions(asked, asked.depth.mm, context),
       },
       context,

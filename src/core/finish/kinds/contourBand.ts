@@ -7,6 +7,7 @@ import {
   isOf,
   isMain,
   rimOf,
+  type Edge,
   type Panel,
   type TopCut,
 } from "../../pattern";
@@ -14,7 +15,7 @@ import { say, Refusal, type Quantity } from "../../units";
 import { unsettled, type Garment } from "../garment";
 import { choice, statedLength } from "../../params";
 import { defineFinish, type OpensAt } from "../define";
-import { CONTRAST } from "./shared";
+import { CONTRAST, INTERFACED, interfacing } from "./shared";
 
 const ID = "contour-band";
 
@@ -26,7 +27,11 @@ type LegRoot = "front" | "back";
  */
 function cutFrom(
   garment: Garment,
-  { depth, contrast }: { readonly depth: Quantity; readonly contrast: boolean },
+  {
+    depth,
+    contrast,
+    interfaced,
+  }: { readonly depth: Quantity; readonly contrast: boolean; readonly interfaced: boolean },
   opens: OpensAt,
 ): Garment {
   const legs = (["front", "back"] as const).flatMap((root) => {
@@ -50,7 +55,7 @@ function cutFrom(
     if (!(error instanceof Refusal)) throw error;
     return unsettled(garment, say`No contour band can be cut here: ${error.says}`);
   }
-  return { ...cut, panels: cut.panels.map((panel) => asPart(panel, legs, contrast)) };
+  return { ...cut, panels: cut.panels.map((panel) => asPart(panel, legs, contrast, interfaced)) };
 }
 
 /** What the band is called that is cut off a leg, and what is left of the leg. */
@@ -58,7 +63,7 @@ const namesOf = ({ id, name }: Panel, root: LegRoot): TopCut => ({
   by: ID,
   upper: { id: `band-${root}`, name: phrase`Band, ${root}` },
   lower: { id: `${id}-main`, name },
-  seam: { id: `band-${root}`, label: phrase`Band, ${root}`, kind: "waist" },
+  seam: { id: `band-${root}`, label: phrase`Band, ${root}`, kind: "waist", edge: "band seam", sewnAs: "waist" },
 });
 
 /** The band as a part of its own, faced with itself and stiffened; the leg under it as what is left of the style's. */
@@ -66,6 +71,7 @@ function asPart(
   panel: Panel,
   legs: readonly { readonly root: LegRoot; readonly whole: Panel }[],
   contrast: boolean,
+  interfaced: boolean,
 ): Panel {
   const leg = legs.find(({ whole }) => panel.is.cuts.some((cut) => cut.by === ID && cut.from === whole.id));
   if (!leg) return panel;
@@ -74,15 +80,15 @@ function asPart(
   const material = contrast ? "contrast" : panel.cutting.material;
   return {
     ...panel,
-    edges: panel.edges.map((e) => (rimOf(e) === "waist" ? { ...e, becomes: "faced" as const } : e)),
+    edges: panel.edges.map((e): Edge => {
+      if (rimOf(e) === "waist") return { ...e, name: "upper edge", becomes: "faced" };
+      return e.role === "crotch" ? { ...e, name: phrase`centre ${leg.root}` } : e;
+    }),
     is: { ...panel.is, component: "part", part: "contour-band", madeFor: leg.whole.id },
     cutting: {
       ...panel.cutting,
       material,
-      also: [
-        { material, count },
-        { material: "interfacing", count },
-      ],
+      also: [{ material, count }, ...interfacing(interfaced, count)],
     },
   };
 }
@@ -108,6 +114,7 @@ export const contourBand = defineFinish({
       ],
     }),
     contrast: CONTRAST,
+    interfaced: INTERFACED,
   },
   facts: {
     told: "Cut a contour band,",

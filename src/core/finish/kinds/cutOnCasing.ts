@@ -38,7 +38,7 @@ export const cutOnCasing = defineFinish({
       notions: elasticNotions(asked, cased?.worn?.casings?.waist?.channel ?? 0, context),
     });
     return cased
-      ? withEyelets(drawn, asked.drawstring)
+      ? withEyelets(drawn, asked.drawstring && asked.eyelets)
       : unsettled(
           drawn,
           say`The waist has no casing cut on to it yet: add the move that cuts one on, or choose a band.`,

@@ -33,6 +33,7 @@ import { choice, statedLength } from "../../params";
 import { say, type Mm } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
+import { INTERFACED, interfacing } from "./shared";
 
 const ID = "edge-facing";
 type Faced = "neck" | "armhole";
@@ -162,7 +163,7 @@ function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edg
     cutting: {
       material: "shell",
       ...(isFolded && { pieces: { count: 1, onFold: true } }),
-      also: [{ material: "interfacing", count: isFolded ? 1 : 2 }],
+      also: interfacing(true, isFolded ? 1 : 2),
     },
     edges,
     landmarks: {},
@@ -274,7 +275,14 @@ export const edgeFacing = defineFinish({
       within: [15, 120],
       tried: [20, 60],
     }),
+    interfaced: INTERFACED,
   },
   facts: {},
-  make: (garment, { edges, depth }) => faced(garment, edges === "both" ? ["neck", "armhole"] : [edges], depth.mm),
+  make(garment, { edges, depth, interfaced }) {
+    const made = faced(garment, edges === "both" ? ["neck", "armhole"] : [edges], depth.mm);
+    if (interfaced) return made;
+    const before = new Set(garment.panels.map((p) => p.id));
+    const bare = (p: Panel): Panel => ({ ...p, cutting: { ...p.cutting, also: [] } });
+    return { ...made, panels: made.panels.map((p) => (before.has(p.id) ? p : bare(p))) };
+  },
 });

@@ -16,6 +16,7 @@ import { type Mm, say } from "../../units";
 import { unsettled, withParts, type Garment } from "../garment";
 import { statedLength } from "../../params";
 import { defineFinish, type OpensAt } from "../define";
+import { INTERFACED, interfacing } from "./shared";
 
 const ID = "facing";
 
@@ -24,7 +25,7 @@ const ID = "facing";
  * sewn waist it turns. The centre lies on the fold where nothing opens there. A waist that is cut into parts gets none,
  * and that is said.
  */
-function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
+function faced(garment: Garment, depth: Mm, interfaced: boolean, opens: OpensAt): Garment {
   const made = (["back", "front"] as const).flatMap((root) => {
     const source = garment.panels.find(
       (p) => isOf(p, root) && p.half === "both" && topWithDartsClosed(p, depth) !== null,
@@ -42,7 +43,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
     const centre = findEdge(own, "crotch");
     const folds = centre !== undefined && pathIsStraight(centre.path) && opens !== `centre-${root}`;
     const panel = folds ? centreFolded(own) : own;
-    return [{ root, source, panel: alsoCut(panel, [{ material: "interfacing", count: folds ? 1 : 2 }]) }];
+    return [{ root, source, panel: alsoCut(panel, interfacing(interfaced, folds ? 1 : 2)) }];
   });
   const sewn = made.map(({ root, source, panel }): Join => ({
     id: `waist-facing-${root}`,
@@ -57,7 +58,7 @@ function faced(garment: Garment, depth: Mm, opens: OpensAt): Garment {
   if (made.length < 2) {
     const yokes = garment.panels.filter((p) => rimEdges(p, "waist").length > 0);
     if (yokes.length > 0 && yokes.every((p) => p.is.cuts.at(-1)?.part === "above"))
-      return facedWithThemselves(garment, yokes);
+      return facedWithThemselves(garment, yokes, interfaced);
     return unsettled(
       garment,
       say`The waist is cut into parts, pleated, or has a placket, so its facing has to be drawn on the sewn waist, or choose a band.`,
@@ -73,7 +74,7 @@ const alsoCut = (panel: Panel, also: Panel["cutting"]["also"]): Panel => ({
 });
 
 /** A yoke is its own facing: the same outline cut again. */
-function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment {
+function facedWithThemselves(garment: Garment, yokes: readonly Panel[], interfaced: boolean): Garment {
   return {
     ...garment,
     panels: garment.panels.map((panel) => {
@@ -82,7 +83,7 @@ function facedWithThemselves(garment: Garment, yokes: readonly Panel[]): Garment
       const faced = panel.edges.map((e) => (rimOf(e) === "waist" ? { ...e, becomes: "faced" as const } : e));
       return alsoCut({ ...panel, edges: faced }, [
         { material: panel.cutting.material, count },
-        { material: "interfacing", count },
+        ...interfacing(interfaced, count),
       ]);
     }),
   };
@@ -100,7 +101,8 @@ export const waistFacing = defineFinish({
       within: [15, 150],
       tried: [20, 90],
     }),
+    interfaced: INTERFACED,
   },
   facts: { told: "Turn the waist with a shaped facing,", depth: ({ depth }) => depth.mm },
-  make: (garment, { depth }, { opens }) => faced(garment, depth.mm, opens),
+  make: (garment, { depth, interfaced }, { opens }) => faced(garment, depth.mm, interfaced, opens),
 });

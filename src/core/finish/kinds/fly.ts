@@ -6,7 +6,7 @@ import { defineFinish } from "../define";
 import { becoming, foldedStrip, inOneSeam, withParts, type FinishContext, type Garment } from "../garment";
 import { flyRun, ROUND, stitched } from "./flyRun";
 import { upperEdges } from "./pocketBag";
-import { FLY_WIDTH, ZIP } from "./shared";
+import { FLY_WIDTH, INTERFACED, interfacing, ZIP } from "./shared";
 
 /** The fly reaches this far below the zip, so that the zip's end is covered. */
 const BELOW_ZIP: Mm = 15;
@@ -21,6 +21,7 @@ const PARAMS = {
       ["on", "cut with the fronts"],
     ],
   }),
+  interfaced: INTERFACED,
 };
 
 const join = (id: string, label: string, run: readonly EdgeRef[], to: EdgeRef): Join => ({
@@ -74,7 +75,7 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
     panels: [
       {
         ...inOneSeam(isGrown ? caughtWithZip(shield) : shield),
-        cutting: { ...shield.cutting, sewn: { all: "pocket" }, also: [{ material: "interfacing", count: 1 }] },
+        cutting: { ...shield.cutting, sewn: { all: "pocket" }, also: interfacing(fly.interfaced, 1) },
       },
     ],
     joins: isGrown ? [] : [join("fly-shield", "Fly shield", run, along("fly-shield", "sewn"))],
@@ -91,7 +92,7 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
       material: "shell",
       pieces: { count: 1, onFold: false },
       sewn: { style: "pocket" },
-      also: [{ material: "interfacing", count: 1 }],
+      also: interfacing(fly.interfaced, 1),
     },
     edges: [
       {

@@ -32,8 +32,10 @@ function inSeam(garment: Garment, pocket: Asked): Garment {
   // A casing cut on is folded down: the bag is caught where the channel ends.
   const { waist, side, inward, top } = front;
   const end = top + pocket.from.mm + pocket.opening.mm;
-  const bagSide = pathBetween(side.path, top, end + 25);
-  if (end + 25 > pathLength(side.path) * 0.8)
+  // Below the opening the bag is caught a little, and rounds off below that.
+  const caught = Math.min(25, 0.55 * pocket.below.mm);
+  const bagSide = pathBetween(side.path, top, end + caught);
+  if (end + caught > pathLength(side.path) * 0.8)
     return unsettled(garment, say`The side seam is too short for the pocket.`);
   const width = Math.min(pocket.width.mm, pathLength(waist.path) - 4);
   const from = pathEnd(bagSide);

@@ -16,7 +16,7 @@ import { say, type Mm } from "../../units";
 import { defineFinish } from "../define";
 import { foldedStrip, inOneSeam, unsettled, withParts } from "../garment";
 import { flyRun, stitched, stitchLine } from "./flyRun";
-import { FLY_WIDTH } from "./shared";
+import { FLY_WIDTH, INTERFACED, interfacing } from "./shared";
 
 const straight = (points: readonly Point[]): Path => points.slice(1).map((p, i) => line(points[i] as Point, p));
 
@@ -24,7 +24,7 @@ const straight = (points: readonly Point[]): Path => points.slice(1).map((p, i) 
  * The fly traced off a front: its centre as it runs, as much of its waist as the fly is wide, and a free edge rounded in
  * below. Null where the fly reaches over more than one panel, or the front has no plain corner at the waist.
  */
-function traced(front: Panel, ref: EdgeRef, wide: Mm, name: string): Panel | null {
+function traced(front: Panel, ref: EdgeRef, wide: Mm, name: string, interfaced: boolean): Panel | null {
   const centre = edgeOf(front, ref.edge).path;
   const [low, high] = ref.part ?? [0, pathLength(centre)];
   const [waist] = rimEdges(front, "waist");
@@ -43,7 +43,7 @@ function traced(front: Panel, ref: EdgeRef, wide: Mm, name: string): Panel | nul
       material: front.cutting.material,
       pieces: { count: 1, onFold: false },
       sewn: { style: "pocket" },
-      also: [{ material: "interfacing", count: 1 }],
+      also: interfacing(interfaced, 1),
     },
     edges: [
       {
@@ -85,16 +85,17 @@ export const mockFly = defineFinish({
         ["left", "left over right"],
       ],
     }),
+    interfaced: INTERFACED,
   },
   facts: { opens: "none", isPulledOn: true },
-  make(garment, { extension, over }, { mockFly: long }) {
+  make(garment, { extension, over, interfaced }, { mockFly: long }) {
     const run = flyRun(garment, long);
     const [ref] = run;
     const front = ref && panelById(garment.panels, ref.panel);
     if (!ref || !front || run.length > 1)
       return unsettled(garment, say`The centre front is cut or lies on a fold, so there is no seam for a mock fly.`);
     const under = over === "right" ? "left" : "right";
-    const fly = traced(front, ref, extension.mm, phrase`Mock fly, on the ${over} front`);
+    const fly = traced(front, ref, extension.mm, phrase`Mock fly, on the ${over} front`, interfaced);
     if (!fly) return unsettled(garment, say`The waist beside the centre front is too narrow for a mock fly this wide.`);
     const shield = foldedStrip(
       { id: "fly-shield", name: phrase`Fly shield, under the ${under} front`, part: "fly-shield" },

@@ -1,7 +1,7 @@
-import { type Panel, partOf } from "../../pattern";
-import { line, pathLength, pathStart, type Point } from "../../geometry";
+import { panelOutline, type Panel, partOf } from "../../pattern";
+import { line, pathLength, polygonSections, type Point } from "../../geometry";
 import { statedLength, type ReadOf } from "../../params";
-import { say, type Quantity } from "../../units";
+import { say, type Mm, type Quantity } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
 import { legSuffix, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
@@ -81,6 +81,21 @@ function patchOn(
   return { patch, sewnOn: [a, b, c, d] };
 }
 
+/** A patch stays this far from the centre, and ends above this share of the side seam. */
+const FROM_CENTRE: Mm = 10;
+const LOWEST = 0.8;
+
+/** How wide the front is from the side, where the patch is measured, to the panel's own centre, all down the patch. */
+function roomFor({ panel, inward }: PocketFront, corners: readonly Point[], fromSide: Mm): Mm {
+  const outline = panelOutline(panel);
+  const [outer] = corners[0] as Point;
+  const wide = corners.map(([, y]) => {
+    const ends = polygonSections(outline, y).flat();
+    return ends.length === 0 ? 0 : Math.max(...ends.map((x) => inward * (x - outer))) + fromSide;
+  });
+  return Math.min(...wide);
+}
+
 /** Rectangular patches, single, sewn on the fronts where they are marked. */
 function patches(garment: Garment, asked: Asked): Garment {
   const fronts = pocketFronts(garment);
@@ -88,13 +103,22 @@ function patches(garment: Garment, asked: Asked): Garment {
     return unsettled(garment, say`No front has a whole corner of waist and side for patch pockets.`);
   return fronts.reduce((made, front) => {
     const { width, height, fromSide, fromWaist } = asked;
-    const room = Math.abs((front.panel.landmarks.waistCentre?.[0] ?? 0) - pathStart(front.side.path)[0]);
-    if (fromSide.mm + width.mm > room - 10 || front.top + fromWaist.mm + height.mm > pathLength(front.side.path) * 0.8)
+    const { patch, sewnOn } = patchOn(front, asked);
+    const room = roomFor(front, sewnOn, fromSide.mm);
+    const low = Math.floor(pathLength(front.side.path) * LOWEST - front.top - fromWaist.mm);
+    if (height.mm > low)
       return unsettled(
         made,
-        say`A patch ${width.mm} wide, ${fromSide.mm} from the side, does not lie on a front that is ${room} wide there.`,
+        say`A patch ${height.mm} high, ${fromWaist.mm} below the waist, ends too far down the side: it can be ${low} high there.`,
       );
-    const { patch, sewnOn } = patchOn(front, asked);
+    const most = Math.floor(room - FROM_CENTRE - width.mm);
+    if (fromSide.mm > most)
+      return unsettled(
+        made,
+        most >= 0
+          ? say`A patch ${width.mm} wide can lie ${most} from the side at most: the front is ${room} wide there.`
+          : say`A patch ${width.mm} wide does not lie on a front that is ${room} wide there.`,
+      );
     return withParts(
       {
         ...made,

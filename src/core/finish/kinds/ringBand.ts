@@ -44,7 +44,7 @@ export const ringBand = defineFinish({
     raises: ({ sits, channel }) => (sits === "on" ? -channel.mm : 0),
   },
   make(garment, asked, context) {
-    const { frill, channel, fit, ringSeam, rows, drawstring } = asked;
+    const { frill, channel, fit, ringSeam, rows, drawstring, eyelets } = asked;
     const depth = frill.mm + channel.mm;
     return withStrip(
       garment,
@@ -57,7 +57,7 @@ export const ringBand = defineFinish({
         fit,
         ringSeam,
         lines: [...(frill.mm > 0 ? [depth - frill.mm, depth + frill.mm] : []), ...rowsOf(rows, channel.mm, depth)],
-        ...(drawstring && { eyelets: channel.mm / 2 }),
+        ...(drawstring && eyelets && { eyelets: channel.mm / 2 }),
         notions: elasticNotions(asked, channel.mm, context),
       },
       context,

@@ -1,4 +1,5 @@
 import { choice, flag, length, number, ruledLength, statedLength } from "../../params";
+import type { AlsoCut } from "../../pattern";
 import { say, type Mm } from "../../units";
 
 /** Cut from a second cloth. */
@@ -8,6 +9,18 @@ export const CONTRAST = flag("Cut from a second cloth.", {
   no: "from the shell",
   usual: false,
 });
+
+/** Interfacing fused to it, or not. */
+export const INTERFACED = flag("Interfacing is fused to it.", {
+  label: "Interfacing",
+  yes: "with interfacing",
+  no: "without interfacing",
+  usual: true,
+});
+
+/** Interfacing cut by the same outline, where it is wanted. */
+export const interfacing = (wanted: boolean, count: number): readonly AlsoCut[] =>
+  wanted ? [{ material: "interfacing", count }] : [];
 
 /** Where a strip that is closed into a ring has its seam. */
 export const RING_SEAM = choice("Where the ring is joined.", {
@@ -62,11 +75,17 @@ export const CHANNEL = {
       ["butt", "end to end"],
     ],
   }),
-  drawstring: flag("A cord runs in the channel, out through two eyelets in front.", {
+  drawstring: flag("A cord runs in the channel and comes out in front.", {
     label: "With a cord",
     yes: "with a cord",
     no: "without a cord",
     usual: false,
+  }),
+  eyelets: flag("Whether a cord comes out through eyelets; without, it comes out at a gap in the seam.", {
+    label: "Eyelets for the cord",
+    yes: "with eyelets",
+    no: "without eyelets",
+    usual: true,
   }),
 };
 

@@ -79,7 +79,9 @@ type Slant = ReadOf<typeof PARAMS, Quantity>;
 const ID = "slant-pocket";
 
 /** The bag is caught in the side seam this far below the opening. */
-const CAUGHT: Mm = 40;
+const MOST_CAUGHT: Mm = 40;
+/** Of the bag's depth below the opening, so much of it is caught, so that its bottom rounds off below. */
+const CAUGHT_SHARE = 0.55;
 /** Width of the facing that stiffens the opening. */
 const FACING: Mm = 35;
 /** How much wider it is behind scallops, to reach past their bows. */
@@ -127,6 +129,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const mouthAt = pointAdd(placeAt(waist, Math.max(0, room - across)), run);
   // Under a casing that is cut on, the pocket begins where the casing ends.
   const down = pocket.measured === "slant" ? endOfSlant(side, top, mouthAt, pocket.down.mm) : top + pocket.down.mm;
+  const caught = Math.min(MOST_CAUGHT, CAUGHT_SHARE * pocket.below.mm);
   const under = Math.min(room - across - 2, pocket.width.mm - across);
   // Behind scallops the facing has to reach past their bows.
   const least = pocket.edge === "scalloped" ? 26 : 10;
@@ -136,11 +139,11 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
       say`${inTheWay(panel, waist)} stands in the way of the slant pocket: from the side it can open at most ${Math.max(0, room - 2 - least)} across.`,
     );
   }
-  if (down + CAUGHT > pathLength(side.path) * 0.7) {
+  if (down + caught > pathLength(side.path) * 0.7) {
     return unsettled(garment, say`The side seam is too short for the slant pocket.`);
   }
   const [a, b] = [placeAt(waist, room - across), placeAt(side, down)];
-  const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + CAUGHT)];
+  const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + caught)];
   const mouth: Point = mouthAt;
   const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
   const tail = legSuffix(panel);
@@ -164,7 +167,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     name: "side seam, under",
     becomes: "caught",
     under: { panel: restId, edge: side.id },
-    path: pathBetween(side.path, down, down + CAUGHT),
+    path: pathBetween(side.path, down, down + caught),
   };
   const waistUnder: Edge = {
     ...waist,
@@ -199,7 +202,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   const atWaist = pathAt(waist.path, room - across).tangent;
   const facingFrom = Math.min(wide / Math.max(0.3, Math.abs(pointCross(slant, atWaist))), under * 0.9);
   const f = placeAt(waist, room - across - facingFrom);
-  const g = placeAt(side, down + CORNER);
+  const g = placeAt(side, down + Math.min(CORNER, caught));
   // Its lower corner is cut off square to the opening, so that no spike runs down the side.
   const corner = pointAdd(b, off);
   const facing = part(
@@ -209,7 +212,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     [
       { ...waistUnder, id: "waist", path: pathBetween(waist.path, room - across - facingFrom, room - across) },
       openingEdge,
-      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + CORNER) },
+      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + Math.min(CORNER, caught)) },
       {
         id: "free",
         role: "style",

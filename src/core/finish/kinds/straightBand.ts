@@ -1,7 +1,7 @@
 import { choice, statedLength } from "../../params";
 import { defineFinish } from "../define";
 import type { Mm } from "../../units";
-import { CONTRAST, FIT } from "./shared";
+import { CONTRAST, FIT, INTERFACED } from "./shared";
 import { withStrip } from "./waistStrip";
 
 /** The outer edge of a band that is turned outside is turned in by this. */
@@ -37,20 +37,21 @@ export const straightBand = defineFinish({
     }),
     fit: FIT,
     contrast: CONTRAST,
+    interfaced: INTERFACED,
   },
   facts: {
     told: "Finish with a straight band,",
     depth: ({ depth }) => depth.mm,
     raises: ({ sits, depth }) => (sits === "on" ? -depth.mm : 0),
   },
-  make: (garment, { depth, overlap, fit, contrast, sits }, context) =>
+  make: (garment, { depth, overlap, fit, contrast, sits, interfaced }, context) =>
     withStrip(
       garment,
       {
         id: "waistband",
         name: "Waistband",
         part: "waistband",
-        stiffened: sits !== "outside",
+        stiffened: interfaced && sits !== "outside",
         contrast,
         // Sewn on from the inside, turned over the panels and stitched down: one layer, its outer edge turned in.
         ...(sits === "outside" && { turnedOutside: TURNED_IN }),

@@ -1,15 +1,16 @@
 import { phrase } from "../../words";
-import { along, partOf, refsLength, ringPanel, type Join, type Panel, type Material } from "../../pattern";
-import { number, statedLength } from "../../params";
+import { along, panelById, partOf, refsLength, ringPanel, type Join, type Panel, type AlsoCut } from "../../pattern";
+import { choice, number, statedLength } from "../../params";
 import { count, quantity, ratio, say, type Mm } from "../../units";
 import { defineFinish } from "../define";
 import { foldedStrip, inOneSeam, unsettled, withParts } from "../garment";
 import { CONTRAST } from "./shared";
 
 /** A panel cut once more, from lining. */
-const lining = (panel: Panel): { material: Material; count: number } => ({
+const lining = (panel: Panel, hem: "bagged" | "apart"): AlsoCut => ({
   material: "lining",
   count: panel.cutting.pieces?.count ?? 2,
+  note: hem === "bagged" ? "sewn to the hem" : "hemmed on its own",
 });
 
 export const flounceLining = defineFinish({
@@ -26,9 +27,16 @@ export const flounceLining = defineFinish({
       usual: 0,
       whole: true,
     }),
+    hem: choice("How its hem is finished, whatever the lining of the legs does.", {
+      label: "At its hem",
+      options: [
+        ["bagged", "bagged out with the flounce"],
+        ["apart", "hemmed on its own"],
+      ],
+    }),
   },
   facts: {},
-  make(garment, { parts }) {
+  make(garment, { parts, hem }) {
     const rings = garment.panels.filter((p) => p.worn?.ring);
     const [first] = rings;
     if (!first?.worn?.ring) return unsettled(garment, say`There is no flounce to line.`);
@@ -36,7 +44,7 @@ export const flounceLining = defineFinish({
       return {
         ...garment,
         panels: garment.panels.map((p) =>
-          p.worn?.ring ? { ...p, cutting: { ...p.cutting, also: [...(p.cutting.also ?? []), lining(p)] } } : p,
+          p.worn?.ring ? { ...p, cutting: { ...p.cutting, also: [...(p.cutting.also ?? []), lining(p, hem)] } } : p,
         ),
       };
     const { from, radius, depth, valley } = first.worn.ring;
@@ -116,7 +124,9 @@ export const pleatedStrip = defineFinish({
   make(garment, trim, { cloth }) {
     const side = garment.joins.find((j) => j.kind === "side");
     if (!side) return unsettled(garment, say`There is no side seam to set a pleated strip into.`);
-    const sewn = refsLength(garment.panels, side.a);
+    // A band that was cut off the panels is sewn on over the strip's end.
+    const below = side.a.filter((ref) => panelById(garment.panels, ref.panel).is.part !== "contour-band");
+    const sewn = refsLength(garment.panels, below);
     const long = sewn * trim.fullness;
     // Cut across the cloth, a long strip is joined from as many lengths as it takes.
     const lengths = cloth.width === null ? 1 : Math.ceil(long / Math.max(100, cloth.width - 4 * END));
@@ -146,7 +156,7 @@ export const pleatedStrip = defineFinish({
       by: "pleated-strip",
       how: "pleated",
       leg: side.leg,
-      a: side.a,
+      a: below,
       b: Array.from({ length: lengths }, () => along("trim", "sewn")),
     };
     const made = withParts(garment, { panels: [panel], joins: [join] });
@@ -154,6 +164,7 @@ export const pleatedStrip = defineFinish({
       notions: [
         {
           id: "trim-fold",
+          of: "trim",
           label: say`Pleated strip: cut ${2 * (trim.width.mm + trim.sewnAt.mm)}, folded ${trim.width.mm + trim.sewnAt.mm}, shows ${trim.width.mm}`,
           count: 2,
           length: quantity(long, say`${ratio(trim.fullness)} x side seam ${sewn}, without its ends`),
