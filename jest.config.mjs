@@ -10,7 +10,7 @@ const own = withNext({
 });
 
 /** Libraries that ship as modules alone are put in a form the tests can load. */
-const AS_MODULES = "node_modules/(?!(clipper2-ts)/)";
+const AS_MODULES = "node_modules/(?!(clipper2-ts|@noble/hashes)/)";
 
 /** Milliseconds a test may take on a busy machine; how fast the program is, tests measure themselves. */
 const TEST_TIMEOUT = 60_000;

@@ -47,11 +47,15 @@ export function ArrivingDialog({ arriving, onKeep, onLeave }: Props) {
   const questions = questionsOf(arriving.merge);
   const [chosen, setChosen] = useState<Readonly<Record<string, Choice>>>({});
   const choiceOf = (key: string): Choice => chosen[key] ?? "here";
-  const { fresh, same } = arriving.merge;
+  const { merge, damaged, isProved } = arriving;
+  const { fresh, same } = merge;
+  const isDamaged = damaged.length > 0;
   return (
     <Dialog open onClose={onLeave} maxWidth="md" fullWidth aria-labelledby="arriving-title">
       <DialogTitle id="arriving-title">{arriving.name}</DialogTitle>
       <DialogContent>
+        {isDamaged ? <Damage parts={damaged} /> : null}
+        {!isDamaged && isProved ? <p style={{ marginTop: 0 }}>The file is whole and unchanged.</p> : null}
         <p style={{ marginTop: 0 }}>
           {fresh} new, {same} here already and the same. {questions.length}{" "}
           {questions.length === 1 ? "differs" : "differ"} from what is here: choose for each. Until you do, nothing is
@@ -68,12 +72,36 @@ export function ArrivingDialog({ arriving, onKeep, onLeave }: Props) {
         ))}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onLeave}>Leave it all</Button>
-        <Button variant="contained" onClick={() => onKeep(choiceOf)}>
-          Take it in
+        <Button variant={isDamaged ? "contained" : "text"} onClick={onLeave}>
+          Leave it all
+        </Button>
+        <Button variant={isDamaged ? "outlined" : "contained"} onClick={() => onKeep(choiceOf)}>
+          {isDamaged ? "Take in the rest" : "Take it in"}
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** Parts told by name before the rest are only counted. */
+const MOST_TOLD = 8;
+
+/** What of the file is not as it was handed over. */
+function Damage({ parts }: { readonly parts: readonly string[] }) {
+  const more = parts.length - MOST_TOLD;
+  return (
+    <div role="alert" style={{ borderLeft: "3px solid var(--fault)", padding: "2px 0 2px 12px", marginBottom: 12 }}>
+      <p style={{ margin: 0 }}>
+        <b>The file was changed on its way.</b> {parts.length} {parts.length === 1 ? "part is" : "parts are"} damaged
+        and will be left out. Hand the workroom over once more if you can; the rest can be taken in.
+      </p>
+      <ul style={{ margin: "4px 0 0", paddingLeft: 18 }}>
+        {parts.slice(0, MOST_TOLD).map((part) => (
+          <li key={part}>{part}</li>
+        ))}
+        {more > 0 ? <li>{phrase`and ${more} more`}</li> : null}
+      </ul>
+    </div>
   );
 }
 

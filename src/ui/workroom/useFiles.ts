@@ -20,6 +20,10 @@ export interface Arriving {
   readonly kept: WorkroomRecords;
   readonly file: WorkroomRecords;
   readonly merge: Merge;
+  /** Parts of the file that were changed or lost on its way; empty where it is whole. */
+  readonly damaged: readonly string[];
+  /** By its digests it is as it was handed over; an older file has none to tell by. */
+  readonly isProved: boolean;
 }
 
 /** Opens one job from its text: its id, or why it cannot be opened. */
@@ -40,13 +44,22 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
   const refuse = (name: string, message: string): void =>
     void enqueueSnackbar(phrase`${name} was not opened. ${message}`, { variant: "error", autoHideDuration: 12_000 });
 
-  async function keep({ kept, file, merge }: Arriving, choose: (key: string) => Choice): Promise<void> {
+  async function keep(
+    { kept, file, merge, damaged, isProved }: Arriving,
+    choose: (key: string) => Choice,
+  ): Promise<void> {
     const writes = writesOf(kept, file, choose, () => nanoid(10));
     try {
       await keepAll(writes);
       setArriving(null);
+      const how =
+        damaged.length > 0
+          ? phrase`The damaged parts were left out.`
+          : isProved
+            ? phrase`The file is whole and unchanged.`
+            : phrase`The file is of an older form, which cannot prove that it is unchanged.`;
       enqueueSnackbar(
-        phrase`${writes.length} ${writes.length === 1 ? "record" : "records"} came in; ${merge.same} were here already.`,
+        phrase`${writes.length} ${writes.length === 1 ? "record" : "records"} came in; ${merge.same} were here already. ${how}`,
       );
       await reload();
     } catch {
@@ -59,8 +72,10 @@ export function useFiles({ openJob, onJob, reload }: Doors) {
     if (read.kind === "refused") return refuse(name, read.message);
     const kept = await wholeWorkroom();
     const merge = mergeOf(kept, read.records);
-    const room: Arriving = { name, kept, file: read.records, merge };
-    if (questionsOf(merge).length > 0) setArriving(room);
+    const damaged = read.kind === "damaged" ? read.damaged : [];
+    const isProved = read.kind === "workroom" && read.proof === "whole";
+    const room: Arriving = { name, kept, file: read.records, merge, damaged, isProved };
+    if (damaged.length > 0 || questionsOf(merge).length > 0) setArriving(room);
     else await keep(room, () => "theirs");
   }
 
