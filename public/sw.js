@@ -2,7 +2,7 @@
 // Pages come from the server while it answers; scripts and fonts never change under their name.
 const KEPT = "eland-pages";
 const PAGES = [
-  ...["/", "/body", "/block", "/restyle", "/pieces", "/cloth", "/make", "/diary", "/wearer", "/practice"],
+  ...["/", "/body", "/block", "/restyle", "/pieces", "/cloth", "/make", "/diary", "/wearer", "/practice", "/notices"],
   ...["/manifest.webmanifest", "/icon.svg", "/icons/icon-192.png", "/icons/icon-512.png"],
 ];
 const isScript = (url) => url.pathname.startsWith("/_next/static/");

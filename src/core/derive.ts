@@ -1,4 +1,4 @@
-import { inSentence, phrase } from "./words";
+import { inSentence, keepAsTyped, phrase } from "./words";
 import type { Panel } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { askedHem } from "./derive/askedHem";
@@ -27,6 +27,7 @@ export interface Derived extends Shape {
 
 /** The whole way: shape, then finishes, pieces, seams, proof and advice. */
 export function derive(job: Job): Derived | DeriveFault {
+  keepAsTyped(job);
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
   const { finish, zip, measures, readings, plan } = shape;

@@ -153,6 +153,36 @@ describe("the open job", () => {
     expect(name()).toBe("Test");
   });
 
+  test("what was done to a job can still be undone after another was open, if nobody changed it since", async () => {
+    const id = await opened();
+    rename("One");
+    rename("Two");
+    await opened();
+    await openJob(id);
+    undo();
+    expect(name()).toBe("One");
+    await opened();
+    const held = await stored(id);
+    await writeJob(id, { ...held.job, name: "Theirs" }, held.revision);
+    await openJob(id);
+    undo();
+    expect(name()).toBe("Theirs");
+  });
+
+  test("undo never takes back what another tab has done", async () => {
+    const id = await opened();
+    rename("Mine");
+    await flush();
+    const held = await stored(id);
+    const { revision } = await writeJob(id, { ...held.job, name: "Theirs" }, held.revision);
+    expect(revision).toBe(held.revision + 1);
+    useJobStore.setState({ save: "conflict", theirs: await stored(id) });
+    await takeTheirs();
+    expect(name()).toBe("Theirs");
+    undo();
+    expect(name()).toBe("Theirs");
+  });
+
   test("a job changed elsewhere is a conflict; theirs can be taken", async () => {
     const id = await opened();
     await writeJob(id, { ...job, name: "Theirs" }, useJobStore.getState().revision);

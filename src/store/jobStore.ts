@@ -1,4 +1,4 @@
-import { phrase } from "@/core/words";
+import { keepAsTyped, phrase } from "@/core/words";
 import { temporal } from "zundo";
 import { create, useStore } from "zustand";
 import { immer } from "zustand/middleware/immer";
@@ -63,9 +63,28 @@ const channel = typeof window === "undefined" ? null : new BroadcastChannel("ela
 let timer: ReturnType<typeof setTimeout> | null = null;
 let writing: Promise<void> = Promise.resolve();
 
-/** Opens a job from the store; the undo history starts anew. */
+/** The steps of jobs that were open in this tab before, by id, with the revision they lead up to. */
+const steps = new Map<string, Pick<Steps, "pastStates" | "futureStates"> & { readonly revision: number }>();
+type Steps = ReturnType<typeof history.getState>;
+
+function holdSteps(): void {
+  const { id, revision, save } = useJobStore.getState();
+  const { pastStates, futureStates } = history.getState();
+  if (id !== null && save === "saved") steps.set(id, { revision, pastStates, futureStates });
+}
+
+/** Shows a job as another tab or the store has it: nothing of that can be undone here. */
+function follow(state: Partial<JobState>): void {
+  history.getState().pause();
+  useJobStore.setState(state);
+  history.getState().clear();
+  history.getState().resume();
+}
+
+/** Opens a job from the store; what was done to it in this tab before can still be undone, if nobody changed it since. */
 export async function openJob(id: string): Promise<void> {
   await flush();
+  holdSteps();
   history.getState().pause();
   useJobStore.setState({ ...initial, id });
   try {
@@ -78,6 +97,9 @@ export async function openJob(id: string): Promise<void> {
     useJobStore.setState({ save: "blocked", notice: BLOCKED });
   }
   history.getState().clear();
+  const before = steps.get(id);
+  if (before && before.revision === useJobStore.getState().revision)
+    history.setState({ pastStates: before.pastStates, futureStates: before.futureStates });
   history.getState().resume();
 }
 
@@ -92,6 +114,7 @@ export function changeJob(recipe: (job: Job) => void): void {
 }
 
 useJobStore.subscribe((state, before) => {
+  if (state.job !== before.job) keepAsTyped(state.job);
   const external = state.revision !== before.revision || state.id !== before.id;
   if (state.job === before.job || external || !state.job || !before.job || state.save === "conflict") return;
   if (state.save !== "saving") useJobStore.setState({ save: "saving" });
@@ -136,7 +159,7 @@ channel?.addEventListener("message", (event: MessageEvent<{ id: string; revision
   void findJob(id).then((found) => {
     if (!found || isUnreadable(found) || useJobStore.getState().id !== id) return;
     if (useJobStore.getState().save === "saved" && found.revision > useJobStore.getState().revision) {
-      useJobStore.setState({ job: found.job, revision: found.revision });
+      follow({ job: found.job, revision: found.revision });
     }
   });
 });
@@ -146,8 +169,7 @@ export async function takeTheirs(): Promise<void> {
   const { id, theirs } = useJobStore.getState();
   const found = id === null ? undefined : await findJob(id);
   const latest = found && !isUnreadable(found) ? found : theirs;
-  if (latest)
-    useJobStore.setState({ job: latest.job, revision: latest.revision, save: "saved", theirs: null, notice: null });
+  if (latest) follow({ job: latest.job, revision: latest.revision, save: "saved", theirs: null, notice: null });
 }
 
 /** Settles a conflict by keeping this tab's work as a job of its own; returns its id. */

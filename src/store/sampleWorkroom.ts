@@ -55,7 +55,7 @@ export const SAMPLE_JOBS: readonly { readonly id: string; readonly job: Job }[] 
     id: "sample-wren-shorts",
     job: palazzo("Wren, to the knee", ILKA, "2026-11-18", {
       style: { id: "palazzo", params: { length: "knee" } },
-      moves: withParams({ m3: { hemSpread: "3 1/2 in" } }),
+      moves: withParams({ m3: { hemSpread: "3 5/8 in" } }),
       cloth: { name: "Ochre drill", width: "59 in", length: "60 in" },
     }),
   },

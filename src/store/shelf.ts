@@ -1,5 +1,6 @@
 import { openDB, type IDBPDatabase } from "idb";
 import { create } from "zustand";
+import { keepAsTyped } from "@/core/words";
 import { SHELVES, type Kept, type ShelfName } from "./shelfNames";
 
 export * from "./shelfNames";
@@ -59,6 +60,7 @@ async function openBrowserStore(): Promise<IDBPDatabase> {
       for (const shelf of SHELVES)
         if (!db.objectStoreNames.contains(shelf)) db.createObjectStore(shelf, { keyPath: "id" });
     },
+    // Told while it lasts: once this tab has its store, what the other tab did is over.
     blocked: () => useStoreState.setState({ notice: HELD_BY_ANOTHER }),
     blocking(_now, _then, event) {
       (event.target as IDBDatabase).close();
@@ -74,8 +76,16 @@ async function openBrowserStore(): Promise<IDBPDatabase> {
 function browserShelves(db: IDBPDatabase): Shelves {
   const writing = (shelf: ShelfName) => db.transaction(shelf, "readwrite", { durability: "strict" });
   return {
-    all: (shelf) => db.getAll(shelf) as Promise<readonly Kept[]>,
-    get: (shelf, id) => db.get(shelf, id) as Promise<Kept | undefined>,
+    async all(shelf) {
+      const records = (await db.getAll(shelf)) as readonly Kept[];
+      keepAsTyped(records);
+      return records;
+    },
+    async get(shelf, id) {
+      const record = (await db.get(shelf, id)) as Kept | undefined;
+      keepAsTyped(record);
+      return record;
+    },
     async put(shelf, records) {
       const tx = writing(shelf);
       await Promise.all([...records.map((record) => tx.store.put(record)), tx.done]);
@@ -138,12 +148,29 @@ export function shelves(): Promise<Shelves> {
 
 async function openShelves(): Promise<Shelves> {
   const late = new Promise<never>((_, reject) => setTimeout(() => reject(new Error("late")), OPENS_WITHIN_MS));
+  const opened = openBrowserStore();
   try {
-    const db = await Promise.race([openBrowserStore(), late]);
+    const db = await Promise.race([opened, late]);
     useStoreState.setState({ kept: true, notice: null });
     return browserShelves(db);
   } catch {
     useStoreState.setState({ kept: false, notice: useStoreState.getState().notice ?? REFUSED });
-    return tabShelves();
+    const inTab = tabShelves();
+    // The other tab may let go of the store yet: what was done here meanwhile is kept there, and its notice goes.
+    void opened.then((db) => moveInto(browserShelves(db), inTab)).catch(() => undefined);
+    return inTab;
   }
+}
+
+/** Goes on in the browser's store with what lay in this tab; a record that is kept there already stays. */
+async function moveInto(kept: Shelves, inTab: Shelves): Promise<void> {
+  const records = await Promise.all(
+    SHELVES.map(async (shelf) => {
+      const held = new Set((await kept.all(shelf)).map((record) => record.id));
+      return (await inTab.all(shelf)).filter(({ id }) => !held.has(id)).map((record) => ({ shelf, record }));
+    }),
+  );
+  await kept.putAll(records.flat());
+  opening = Promise.resolve(kept);
+  useStoreState.setState({ kept: true, notice: null });
 }

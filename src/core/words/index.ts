@@ -3,6 +3,7 @@ export {
   decimal,
   inSentence,
   inTongue,
+  keepAsTyped,
   listOf,
   phrase,
   rewordedTemplate,

@@ -1,4 +1,4 @@
-import { capital, decimal, inSentence, inTongue, listOf, phrase, speak, tongueTag, type Tongue } from ".";
+import { capital, decimal, inSentence, inTongue, keepAsTyped, listOf, phrase, speak, tongueTag, type Tongue } from ".";
 import { count, fill, say, tell } from "../units";
 
 /** A made-up tongue that turns sentences round and writes with a comma. */
@@ -66,4 +66,10 @@ test("small inside a sentence in English, as it is where nouns are large", () =>
 test("a message with a place that English has not is refused", () => {
   speak({ ...TURNED, messages: { "{1} of {2}": "{3}" } });
   expect(() => phrase`${1} of ${2}`).toThrow(/place that is not in English/);
+});
+
+test("what a maker typed is hers in every tongue, wherever it is put", () => {
+  keepAsTyped({ name: "Front", job: { note: "of", moves: [{ id: "front" }] } });
+  expect(inTongue("Front")).toBe("Front");
+  expect(phrase`${"Front"} of ${"front"}`).toBe("aus vorn: Front");
 });

@@ -34,11 +34,32 @@ export const spokenTongue = (): Tongue | null => spoken;
 /** The tag of what is spoken. */
 export const tongueTag = (): string => spoken?.tag ?? "en";
 
+/** What makers typed, lately; it is theirs in every tongue. */
+const typed = new Set<string>();
+/** So much of it is remembered: more than a workroom shows. */
+const MOST_TYPED = 20_000;
+/** Fields of what is kept that hold a maker's own words. */
+const TYPED_IN: ReadonlySet<string> = new Set(["name", "note", "words", "text", "caption", "meant", "label", "says"]);
+
+/** Keeps the words that a maker typed into a record of hers from being looked up as the program's. Bytes are read over. */
+export function keepAsTyped(record: unknown, isTyped = false): void {
+  if (typeof record === "string") {
+    const text = record.trim();
+    if (!isTyped || text === "" || typed.has(text)) return;
+    if (typed.size >= MOST_TYPED) typed.delete(typed.values().next().value as string);
+    typed.add(text);
+    return;
+  }
+  if (typeof record !== "object" || record === null || ArrayBuffer.isView(record)) return;
+  for (const [field, value] of Object.entries(record))
+    keepAsTyped(value, Array.isArray(record) || isTyped ? isTyped : TYPED_IN.has(field));
+}
+
 const ENDS = /^(\s*)([\s\S]*?)(\s*)$/;
 
 /** The same in the tongue that is spoken; what it has no words for, such as the maker's own, stays as it is. */
 export function inTongue(text: string): string {
-  if (!spoken || text === "") return text;
+  if (!spoken || text === "" || typed.has(text.trim())) return text;
   const whole = messages.get(text);
   if (whole !== undefined) return whole;
   const [, before = "", middle = "", after = ""] = ENDS.exec(text) ?? [];

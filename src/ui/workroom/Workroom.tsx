@@ -256,6 +256,11 @@ export function Workroom() {
             onEmpty={() => void said(emptyBin(room.bin))}
           />
         ) : null}
+        <p style={{ marginTop: 40, fontSize: 13 }}>
+          <Link href="/notices" style={{ color: "var(--quiet)" }}>
+            Licences of the fonts and packages in Eland
+          </Link>
+        </p>
       </main>
       {files.arriving ? (
         <ArrivingDialog

@@ -11,11 +11,11 @@ import { JobLengthField } from "@/ui/JobLengthField";
 import { PaneHeading } from "@/ui/StageLayout";
 import { useElsewhere } from "./useElsewhere";
 
-const WORDS: Readonly<Record<Fold, string>> = {
-  open: "open",
-  lengthwise: "folded",
-  across: "across",
-  partly: "folded, then open",
+const WORDS: Readonly<Record<Fold, { readonly word: string }>> = {
+  open: { word: "open" },
+  lengthwise: { word: "folded" },
+  across: { word: "across" },
+  partly: { word: "folded, then open" },
 };
 
 /** Cloth as it lies, in miniature. */
@@ -81,7 +81,7 @@ export function HowItLies({
               <svg width={56} height={38} aria-hidden>
                 <path d={PICTURES[fold]} fill="var(--cloth, #f3e9d7)" stroke="var(--text)" strokeWidth={1.4} />
               </svg>
-              <div style={{ fontWeight: isChosen ? 700 : 450 }}>{WORDS[fold]}</div>
+              <div style={{ fontWeight: isChosen ? 700 : 450 }}>{WORDS[fold].word}</div>
               <div style={{ color: "var(--quiet)" }}>
                 {length === undefined ? "…" : length === null ? "cannot" : formatLength(length, tape)}
               </div>

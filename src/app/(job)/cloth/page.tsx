@@ -1,5 +1,5 @@
 "use client";
-import { phrase } from "@/core/words";
+import { phrase, tongueTag } from "@/core/words";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import dynamic from "next/dynamic";
@@ -155,7 +155,7 @@ export default function ClothPage() {
                     ? phrase`keeps looking, ${formatLength(saved, tape)} saved so far`
                     : "keeps looking"
                   : lay
-                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString("en-GB")} times.`
+                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString(tongueTag() === "en" ? "en-GB" : tongueTag())} times.`
                     : ""}
             </span>
             {lay ? <SaveLay title={job.name} lay={lay} cloth={cloth} names={names} tape={tape} /> : null}
