@@ -10,7 +10,7 @@ import { finishGarment, type Notion } from "./finish";
 import { symptomOf } from "./fitting";
 import { inspect, type Check, type Inspected } from "./inspect";
 import { cutPieces, grainWords, seamsOf, type Piece, type Seam } from "./pieces";
-import { type Mm, type Quantity, say, tapeOf, type Sentence } from "./units";
+import { isStated, type Mm, type Quantity, say, tapeOf, type Sentence } from "./units";
 
 /** Everything a job comes to. */
 export interface Derived extends Shape {
@@ -71,7 +71,7 @@ export function derive(job: Job): Derived | DeriveFault {
     crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
     shoe: SHOE,
     setApart: new Set(Object.keys(shape.allowances.edges)),
-    length: { whole: length.whole, cuff: length.cuff ?? 0 },
+    length: { whole: length.whole, cuff: length.cuff ?? 0, stated: lengthIsStated(job, shape) },
     rules: shape.rules,
     tape: tapeOf(job.body.unit),
     ownBlock: job.block.school === "own",
@@ -122,6 +122,10 @@ function meantByFitting({ fittings = [] }: Job, check: string): string | undefin
   const fitting = fittings.find(({ seen }) => symptomOf(seen).means?.includes(check));
   return fitting && phrase`Fitting of ${fitting.date}: ${symptomOf(fitting.seen).label}.`;
 }
+
+/** True where the maker has stated the length: in the style, or in the line that sets it. */
+const lengthIsStated = ({ style }: Job, { moves }: Shape): boolean =>
+  isStated(style.params.length) || moves.some((m) => m.move === "set-length" && m.on && isStated(m.params.length));
 
 /** The length that was set, and the depth of the cuff where it gave something up for one. */
 function lengthOf({ worksheet, plan }: Shape): { readonly whole: Mm; readonly cuff: Mm | null } {

@@ -1,4 +1,4 @@
-import { plain, say } from "../units";
+import { plain, say, typedOnTape } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** A seat is full from this far over what the waist would lead one to expect. */
@@ -30,7 +30,7 @@ export const bentKneeDecides: AdviceRule = {
   id: "bent-knee",
   label: "The knee binds when bent",
   note: "Kneeling or crouching work, so measure the knee bent and add crotch depth.",
-  judge({ measures, readings, moveIndex }) {
+  judge({ measures, readings, moveIndex, tape }) {
     const { kneeGirth } = readings;
     if (kneeGirth === null || kneeGirth >= measures.kneeBent.mm) return null;
     const index = moveIndex["shape-leg"];
@@ -46,7 +46,7 @@ export const bentKneeDecides: AdviceRule = {
               changes: [
                 {
                   path: ["moves", index, "params", "knee"],
-                  value: `${plain(Math.ceil(measures.kneeBent.mm + 20))} mm`,
+                  value: typedOnTape(measures.kneeBent.mm + 20, tape),
                 },
               ],
             },

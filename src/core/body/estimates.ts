@@ -2,17 +2,19 @@ import { inSentence } from "../words";
 import { quantity, type Quantity, say, ratio } from "../units";
 import { measureOf, type MeasureKey } from "./measures";
 
-type Known = ReadonlyMap<MeasureKey, Quantity>;
+type Known = ReadonlyMap<MeasureKey, Quantity & { readonly net?: boolean }>;
 
 interface Estimate {
   readonly key: MeasureKey;
   readonly from: (known: Known) => Quantity;
 }
 
+/** A measure to estimate by: as carded, or by its own estimate where what is carded holds ease already. */
 function of(known: Known, key: MeasureKey): Quantity {
   const found = known.get(key);
   if (!found) throw new Error(`the estimate of ${key} must come earlier in the list`);
-  return found;
+  if (found.net !== false) return found;
+  return ESTIMATES.find((estimate) => estimate.key === key)?.from(known) ?? found;
 }
 
 /** What a measure is called within a sum. */

@@ -1,5 +1,5 @@
 import { phrase } from "../words";
-import { hasLegs, isOf, panelOutline, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
+import { hasLegs, isOf, panelOutline, roleLength, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
 import { LEG_JOINS, type Block } from "../drafting";
 import { pathNearest } from "../geometry";
 import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
@@ -194,14 +194,21 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   function withHandles(line: WorksheetLine): WorksheetLine {
     const { plan, panels } = state;
     const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(plan, line.numbers, panels) : undefined;
-    if (!handles) return line;
+    if (!handles) return { ...line, handles: line.handles.map((handle) => finished(handle, panels)) };
     const placed = handles.flatMap((handle): Handle[] => {
       const { root } = handle;
       const on = panels.find((p) => root && isOf(p, root) && p.half !== "left" && standsOn(handle, p));
-      return on ? [{ ...handle, panel: on.id }] : [];
+      return on ? [finished({ ...handle, panel: on.id }, panels)] : [];
     });
     return { ...line, handles: placed };
   }
+}
+
+/** A handle that pulls the hem tells the hem as it is in the end, whatever later lines have made of it. */
+function finished(handle: Handle, panels: readonly Panel[]): Handle {
+  const panel = handle.ofHem ? panels.find((p) => p.id === handle.panel && p.is.component === "legs") : undefined;
+  const hem = panel ? roleLength(panel, "hem") : 0;
+  return hem > 0 ? { ...handle, reading: hem } : handle;
 }
 
 /** How many stretches and inner lines the outlines of a pattern may have: a hundred times what a garment takes. */

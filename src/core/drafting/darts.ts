@@ -13,7 +13,7 @@ export const WIDEST_DART = 0.32;
 /** A dart ends at least this far above the hip line. */
 export const ABOVE_HIP = 50;
 /** A dart's mouth lies on a curved waist: drawn this much shorter, its tip keeps clear of the hip line as it is read. */
-const CURVED_WAIST = 2;
+const CURVED_WAIST = 2.6;
 
 /** The width of a dart that nobody has stated. */
 export const USUAL_DART: Mm = 25;

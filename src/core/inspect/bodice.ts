@@ -111,18 +111,22 @@ export const trunk: CheckRule = {
     };
     const value = parts.crotch + parts.front + parts.back;
     const [least, most] = SITS;
-    const status = value > most ? "look" : byFloor(value, least, 0);
+    const status = byEstimate(m.crotchLength, (slack) =>
+      value > most + slack ? "look" : byFloor(value + slack, least, 0),
+    );
     return verdict(this, {
-      status: byEstimate(status, m.crotchLength),
+      status,
       value,
       limit: value > most ? most : least,
       unit: "length",
       message:
-        value < least
-          ? say`Round the trunk there is ${value} more than the body, and ${least} is needed to sit: crotch seam ${parts.crotch}, front ${parts.front}, back ${parts.back}.${estimateSaid(m.crotchLength, "crotch length")}`
-          : value > most
-            ? say`Round the trunk there is ${value} more than the body: the crotch hangs.`
-            : say`Round the trunk there is ${value} to sit in.`,
+        value < 0
+          ? say`Round the trunk there is ${-value} less than the body, and ${least} more than it is needed to sit: crotch seam ${parts.crotch}, front ${parts.front}, back ${parts.back}.${estimateSaid(m.crotchLength, "crotch length")}`
+          : value < least
+            ? say`Round the trunk there is ${value} more than the body, and ${least} is needed to sit: crotch seam ${parts.crotch}, front ${parts.front}, back ${parts.back}.${estimateSaid(m.crotchLength, "crotch length")}`
+            : value > most
+              ? say`Round the trunk there is ${value} more than the body: the crotch hangs.`
+              : say`Round the trunk there is ${value} to sit in.`,
       where: placeOf(legs, "crotchPoint", "back"),
       remedy:
         ownBlock || status === "pass"
@@ -146,7 +150,7 @@ export const backBulge: CheckRule = {
     if (!halves) return null;
     const value = backOver(halves) - m.napeToWaist.mm;
     return verdict(this, {
-      status: byEstimate(byLimits(value, ...BULGES), m.napeToWaist),
+      status: byEstimate(m.napeToWaist, (slack) => byLimits(Math.max(0, Math.abs(value) - slack), ...BULGES)),
       value,
       limit: BULGES[0],
       unit: "length",
@@ -180,7 +184,7 @@ export const armhole: CheckRule = {
     const value = round - least * upperArm.mm;
     const isWide = round > most * upperArm.mm;
     return verdict(this, {
-      status: isWide ? "look" : byEstimate(byFloor(value, 0, -40), upperArm),
+      status: isWide ? "look" : byEstimate(upperArm, (slack) => byFloor(value + slack, 0, -40)),
       value: round,
       limit: (isWide ? most : least) * upperArm.mm,
       unit: "length",

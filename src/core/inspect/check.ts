@@ -69,7 +69,7 @@ export interface Inspected {
   /** Edges whose allowance the maker has set apart, by "panel.edge". */
   readonly setApart: ReadonlySet<string>;
   /** The length set, below the natural waist, and how much of it is a cuff sewn on below the leg. */
-  readonly length: { readonly whole: Mm; readonly cuff: Mm };
+  readonly length: { readonly whole: Mm; readonly cuff: Mm; readonly stated: boolean };
   readonly rules: ResolvedRules;
   /** The maker's tape, on which numbers are read off. */
   readonly tape: Tape;
@@ -132,15 +132,29 @@ export function asStored(
   return held?.kind === kind ? held : { kind };
 }
 
+/** Differences smaller than this are none: they come from the way numbers are kept. */
+const NEGLIGIBLE: Mm = 0.01;
+
+/** How much the first is more than the second; 0 where that is negligible. */
+export const difference = (a: Mm, b: Mm): Mm => (Math.abs(a - b) < NEGLIGIBLE ? 0 : a - b);
+
 /** Pass, look or fault for a deviation that should be small. */
 export function byLimits(value: number, look: number, fault: number): CheckStatus {
   const size = Math.abs(value);
-  return size > fault ? "fault" : size > look ? "look" : "pass";
+  return size > fault + NEGLIGIBLE ? "fault" : size > look + NEGLIGIBLE ? "look" : "pass";
 }
 
-/** A number that rests on an estimate is never a fault, only something to measure and look at. */
-export const byEstimate = (status: CheckStatus, measure: BodyMeasure): CheckStatus =>
-  status === "fault" && measure.source === "estimated" ? "look" : status;
+/** Of the same height and hip, bodies differ from what is estimated for them by so much. */
+const SCATTER = 0.08;
+
+/**
+ * What is judged against a measure. Against an estimated one it is never a fault, and looked at only where it would be
+ * were the body as much in its favour as bodies differ: `judge` is given that slack, 0 where the measure was taken.
+ */
+export function byEstimate(measure: BodyMeasure, judge: (slack: Mm) => CheckStatus): CheckStatus {
+  if (measure.source !== "estimated") return judge(0);
+  return judge(SCATTER * measure.mm) === "pass" ? "pass" : "look";
+}
 
 /** What to measure where a check rests on an estimate; nothing where it was measured. */
 export const estimateSaid = (measure: BodyMeasure, name: string): Sentence =>
@@ -148,7 +162,7 @@ export const estimateSaid = (measure: BodyMeasure, name: string): Sentence =>
 
 /** Pass, look or fault for an amount that should be large enough. */
 export function byFloor(value: number, look: number, fault: number): CheckStatus {
-  return value < fault ? "fault" : value < look ? "look" : "pass";
+  return value < fault - NEGLIGIBLE ? "fault" : value < look - NEGLIGIBLE ? "look" : "pass";
 }
 
 /** A deeper crotch, or with a negative amount a higher one. */

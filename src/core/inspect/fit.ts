@@ -1,9 +1,10 @@
-import { panelOutline } from "../pattern";
+import { isBodice, panelOutline } from "../pattern";
 import { boxOf } from "../geometry";
 import { plain, say, type Mm } from "../units";
-import { elasticLength, elasticOf, pulledOn, STRETCHES } from "../finish";
+import { elasticLength, elasticOf, pulledOn, STRETCHES, waistLevelEffect } from "../finish";
 import {
   byEstimate,
+  difference,
   byFloor,
   estimateSaid,
   placeOf,
@@ -97,9 +98,14 @@ export const pullOn: CheckRule = {
   note: "The opened waist passes over the hip.",
   onLegs: true,
   measure(inspected) {
-    const { measures, readings, legs } = inspected;
-    const value = readings.waistOpening - measures.hip.mm;
-    const status = byFloor(value, 20, 0);
+    const { measures, readings, legs, zip } = inspected;
+    // What hangs from the shoulders goes over the bust as well.
+    const isWhole = legs.some((p) => isBodice(p));
+    const over = isWhole && measures.bust.mm > measures.hip.mm ? "bust" : "hip";
+    const value = difference(readings.waistOpening, measures[over].mm);
+    // A zip that is too short for it says so itself.
+    if (zip && value < 0) return null;
+    const status = byEstimate(measures[over], (slack) => byFloor(value + slack, 20, 0));
     return verdict(this, {
       status,
       value,
@@ -107,8 +113,8 @@ export const pullOn: CheckRule = {
       unit: "length",
       message:
         value < 0
-          ? say`The opened waist is ${-value} too small to pass over the hip.`
-          : say`The opened waist passes with ${value} to spare.`,
+          ? say`The opened waist is ${-value} too small to pass over the ${over}.${estimateSaid(measures[over], over)}`
+          : say`The opened waist passes over the ${over} with ${value} to spare.`,
       where: placeOf(legs, "waistCentre"),
       ...howToOpen(inspected),
     });
@@ -124,20 +130,25 @@ export const waistEase: CheckRule = {
   label: "Waist ease",
   note: "The finished waist is as large as the body where its edge lies, and the ease that was asked for.",
   onLegs: true,
-  measure({ finish, measures, readings, plan, rules, legs, cloth }) {
+  measure({ finish, measures, readings, plan, rules, legs, cloth, ownBlock }) {
     const { waist } = finish;
     const isDrawnIn = elasticOf(finish) !== "none" || (waist && "drawstring" in waist && waist.drawstring);
     if (isDrawnIn || (waist && "fit" in waist && waist.fit === "waist")) return null;
-    // A lowered edge lies further down toward the hip.
-    const down = Math.max(0, plan.levels.waist) / Math.max(1, plan.levels.hip);
+    // A lowered edge lies further down toward the hip; what is sewn to it, and stands over it, brings it up again.
+    const down = Math.max(0, plan.levels.waist + waistLevelEffect(finish)) / Math.max(1, plan.levels.hip);
     const body = measures.waist.mm + (measures.hip.mm - measures.waist.mm) * Math.min(1, down);
     const asked = measures.waist.net ? rules.waist.ease : 0;
-    const value = readings.waistGirth - body - asked;
+    const value = difference(readings.waistGirth, body + asked);
     const [least, most] = WAIST_EASE;
     const given = cloth.stretch * body;
     const isTight = value < least - given;
     return verdict(this, {
-      status: isTight ? byEstimate("fault", measures.waist) : value > most ? "look" : "pass",
+      // Nothing is decided yet that would take it in.
+      status: isTight
+        ? byEstimate(measures.waist, (slack) => byFloor(value + slack, least - given, least - given))
+        : value > most && waist
+          ? "look"
+          : "pass",
       value,
       limit: isTight ? least - given : most,
       unit: "length",
@@ -150,6 +161,18 @@ export const waistEase: CheckRule = {
       fix: isTight
         ? say`Take less into darts, sides and centres.`
         : say`Take the rest into darts, pleats or the centre back.`,
+      remedy:
+        isTight && !ownBlock
+          ? {
+              label: say`Give the waist ${Math.ceil(-value)} more`,
+              changes: [
+                {
+                  path: ["block", "rules", "waist", "ease"],
+                  value: `${plain(Math.ceil(rules.waist.ease - value))} mm`,
+                },
+              ],
+            }
+          : null,
     });
   },
 };
@@ -209,8 +232,9 @@ export const floorClearance: CheckRule = {
   onLegs: true,
   measure({ measures, readings, shoe, legs, moves, length }) {
     const floor = measures.waistToFloor.mm + shoe;
-    const value = floor - readings.lowestPoint - length.cuff;
-    const status = byEstimate(byFloor(value, 10, 0), measures.waistToFloor);
+    const value = difference(floor, readings.lowestPoint + length.cuff);
+    // Left at the style's own length a curved hem may hang a little lower in its middle.
+    const status = byEstimate(measures.waistToFloor, (slack) => byFloor(value + slack, length.stated ? 10 : 0, 0));
     const lowest = legs
       .map((panel) => ({ panel, bottom: boxOf(panelOutline(panel)).bottom }))
       .reduce((a, b) => (b.bottom > a.bottom ? b : a));

@@ -10,6 +10,7 @@ import {
   deeperBy,
   estimateSaid,
   byLimits,
+  difference,
   placeOf,
   verdict,
   type CheckRule,
@@ -40,14 +41,13 @@ function easeRule(
     ...words,
     measure(inspected) {
       const { measures, readings, legs, cloth } = inspected;
-      const value = readings[`${girth}Girth`] - measures[girth].mm;
+      const value = difference(readings[`${girth}Girth`], measures[girth].mm);
       const { net } = measures[girth];
       // Cloth that stretches may be smaller than the body, by half of what it gives.
       const given = (cloth.stretch / 2) * measures[girth].mm;
       return verdict(this, {
-        status: byEstimate(
-          net ? byFloor(value, 20 - given, -given) : byFloor(value, -0.5 - given, -2 - given),
-          measures[girth],
+        status: byEstimate(measures[girth], (slack) =>
+          net ? byFloor(value + slack, 20 - given, -given) : byFloor(value + slack, -0.5 - given, -2 - given),
         ),
         value,
         limit: 20 - given,
@@ -108,19 +108,22 @@ export const crotchLength: CheckRule = {
     const { crotchLength: body } = measures;
     // A waist edge above or below the natural waist lengthens or shortens the seam twice, before and behind.
     const wanted = body.mm - 2 * plan.levels.waist + 2 * crotchDrop;
-    const value = readings.crotchSeam - wanted;
+    const value = difference(readings.crotchSeam, wanted);
     const short = value < -5;
-    const status = short ? byEstimate("fault", body) : value > 60 ? "look" : "pass";
+    const status = byEstimate(body, (slack) => (value < -5 - slack ? "fault" : value > 60 + slack ? "look" : "pass"));
     return verdict(this, {
       status,
       value,
       limit: short ? -5 : 60,
       unit: "length",
-      message: short
-        ? say`The crotch seam is ${-value} shorter than the body: it drags and does not let one sit.`
-        : value > 60
-          ? say`The crotch seam is ${value} longer than the body: it bags.`
-          : say`${value} longer than the body's crotch length.`,
+      message:
+        body.source === "estimated"
+          ? say`${Math.abs(value)} ${value < 0 ? "shorter" : "longer"} than a crotch length that is only estimated: measure it, and this is proved.`
+          : short
+            ? say`The crotch seam is ${-value} shorter than the body: it drags and does not let one sit.`
+            : value > 60
+              ? say`The crotch seam is ${value} longer than the body: it bags.`
+              : say`${Math.abs(value)} ${value < 0 ? "shorter" : "longer"} than the body's crotch length.`,
       where: placeOf(legs, "crotchPoint", "back"),
       // The seam grows before and behind, so by about twice what the crotch is lowered.
       remedy: ownBlock ? null : deeperBy(rules.crotchDepth.add, (short ? 2 - value : 55 - value) / 1.9),
@@ -172,9 +175,9 @@ export const footEntry: CheckRule = {
           : Infinity;
     const stretched = relaxed * STRETCHES;
     const leg = Math.min(readings.hemGirth, narrowestBelowKnee(legs, plan));
-    const value = Math.min(leg, stretched) - measures.heel.mm;
+    const value = difference(Math.min(leg, stretched), measures.heel.mm);
     return verdict(this, {
-      status: byEstimate(byFloor(value, 0, 0), measures.heel),
+      status: byEstimate(measures.heel, (slack) => byFloor(value + slack, 0, 0)),
       value,
       limit: 0,
       unit: "length",
@@ -209,9 +212,9 @@ export const kneeBent: CheckRule = {
     const { kneeGirth } = readings;
     if (kneeGirth === null) return null;
     const given = (cloth.stretch / 2) * measures.kneeBent.mm;
-    const value = kneeGirth - measures.kneeBent.mm;
+    const value = difference(kneeGirth, measures.kneeBent.mm);
     return verdict(this, {
-      status: byEstimate(byFloor(value, -given, -Infinity), measures.kneeBent),
+      status: byEstimate(measures.kneeBent, (slack) => byFloor(value + slack, -given, -Infinity)),
       value,
       limit: 0 - given,
       unit: "length",

@@ -27,7 +27,7 @@ export const neckOpening: CheckRule = {
     );
     const value = 2 * half - head.mm;
     return verdict(this, {
-      status: byEstimate(byFloor(value, HEAD_EASE, 0), head),
+      status: byEstimate(head, (slack) => byFloor(value + slack, HEAD_EASE, 0)),
       value,
       limit: HEAD_EASE,
       unit: "length",
@@ -50,15 +50,16 @@ export const facingCovers: CheckRule = {
     const cowl = panel?.worn?.cowl;
     if (!panel || !cowl) return null;
     const value = cowl.drop + cowl.facing - cowl.bust;
+    const status = byFloor(value, BEYOND_BUST, -Infinity);
     const index = inspected.moves.findIndex((m) => m.move === "cowl" && m.on);
     const deep = Math.ceil(cowl.facing + BEYOND_BUST - value);
     return verdict(this, {
-      status: byFloor(value, BEYOND_BUST, -Infinity),
+      status,
       value,
       limit: BEYOND_BUST,
       unit: "length",
       message:
-        value < BEYOND_BUST
+        status !== "pass"
           ? say`The neck hangs ${cowl.drop} below the shoulder and its facing is ${cowl.facing} deep: it ends ${Math.abs(value)} ${value < 0 ? "above" : "below"} the bust point, and the wrong side is seen.`
           : say`The neck hangs ${cowl.drop} below the shoulder; its facing reaches ${value} beyond the bust point.`,
       where: placeOf([panel], "neckCentre"),

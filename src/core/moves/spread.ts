@@ -8,6 +8,7 @@ import {
   smallestRadius,
   type Panel,
   TIGHTEST_TURNED,
+  CannotOpen,
 } from "../pattern";
 import { pathLength, polygonSelfCrossing, secant, bracket } from "../geometry";
 import { quantity, type Mm, type Quantity, type Radians, Refusal, say } from "../units";
@@ -129,7 +130,7 @@ function askedSpread(
       return hemOf(at(sum));
     } catch (error) {
       // A slash too short for its gap: the girth lies beyond what this leg can be opened to.
-      if (error instanceof RangeError) return NaN;
+      if (error instanceof CannotOpen) return NaN;
       throw error;
     }
   };
@@ -167,7 +168,7 @@ function refusing(
         polygonSelfCrossing(panelOutline(panel)) !== null;
       return done.some(bad) ? null : done;
     } catch (error) {
-      if (error instanceof RangeError) return null;
+      if (error instanceof CannotOpen) return null;
       throw error;
     }
   };

@@ -13,6 +13,9 @@ import {
 } from "../geometry";
 import { type Mm, type Radians, Refusal, say } from "../units";
 
+/** Paper that cannot be opened so far about its hinge. What asks for it says what can. */
+export class CannotOpen extends Error {}
+
 /**
  * One slash, by places on the outline: arc length from the outline's start (the centre of the waist), opened at
  * `open` by `gap`, held at `hinge`.
@@ -63,7 +66,7 @@ export function outlinePlace(panel: Panel, edgeId: string, along: Mm): Mm {
 /**
  * Slash and spread. The cuts divide the outline into regions; the one with the waist stays, every other turns
  * rigidly about its hinge, composed outward, so edges without an open point keep their lengths exactly. A cut's
- * angle is 2 asin(gap / 2L) with L from hinge to open point. Throws Refusal of `cuts` when cuts cross, RangeError when a
+ * angle is 2 asin(gap / 2L) with L from hinge to open point. Throws Refusal of `cuts` when cuts cross, CannotOpen when a
  * gap is wider than its slash allows.
  */
 export function slashAndSpread(panel: Panel, cuts: readonly Cut[]): SlashResult {
@@ -73,7 +76,7 @@ export function slashAndSpread(panel: Panel, cuts: readonly Cut[]): SlashResult 
     const [low, high] = [Math.min(cut.open, cut.hinge), Math.max(cut.open, cut.hinge)];
     const centre = pathAt(whole, cut.hinge).point;
     const half = cut.gap / 2 / pointDistance(centre, pathAt(whole, cut.open).point);
-    if (!(Math.abs(half) < 0.7)) throw new RangeError("the gap is wider than the slash allows");
+    if (!(Math.abs(half) < 0.7)) throw new CannotOpen("the gap is wider than the slash allows");
     // The part beyond the cut turns away from it; which way that is depends on the end it is opened at.
     const away = cut.open === high ? -clockwise : clockwise;
     return { cut, low, high, centre, angle: away * 2 * Math.asin(half) };
@@ -169,5 +172,5 @@ function describe(
     }
     rest -= length;
   }
-  throw new RangeError("the hinge lies beyond the outline");
+  throw new CannotOpen("the hinge lies beyond the outline");
 }

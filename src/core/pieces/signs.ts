@@ -49,7 +49,7 @@ function beside(
 }
 
 /** The sign of a fold: a bracket along the edge whose arrows point at it, and the word. */
-function foldSign(edge: Edge, inward: number): PieceSigns {
+function foldSign(edge: Edge, inward: number, centre: string | null): PieceSigns {
   const half = Math.min(60, 0.3 * pathLength(edge.path));
   const { at, along, into } = beside(edge, inward, INSIDE);
   const [from, to] = [pointAdd(at, pointScale(along, -half)), pointAdd(at, pointScale(along, half))];
@@ -64,7 +64,7 @@ function foldSign(edge: Edge, inward: number): PieceSigns {
   };
   return {
     lines: [[from, to], ...arrow(from), ...arrow(to)],
-    words: [{ text: "fold", at: pointAdd(at, pointScale(into, 5)) }],
+    words: [{ text: centre ? phrase`centre ${centre}, on the fold` : "fold", at: pointAdd(at, pointScale(into, 5)) }],
   };
 }
 
@@ -87,15 +87,20 @@ function upSign(panel: Panel): PieceSigns {
   };
 }
 
+/** Whether an edge on the centre of a panel lies in front or behind; null where its panel lies at neither. */
+function centreAt(panel: Panel, edge: Edge): "front" | "back" | null {
+  const root = edge.root ?? panel.is.root;
+  return root === "side" ? null : root;
+}
+
 /** Which edge of a part lies where on the body: its side, its centre in front or behind. */
 function placeWords(panel: Panel, inward: number): readonly PanelWord[] {
   return panel.edges.flatMap((edge): PanelWord[] => {
     if (pathLength(edge.path) < 20) return [];
     const { at } = beside(edge, inward, 4);
     if (edge.role === "side") return [{ text: "side", at }];
-    const root = edge.root ?? panel.is.root;
-    if ((edge.role === "crotch" || edge.role === "fold") && root && root !== "side")
-      return [{ text: phrase`centre ${root}`, at }];
+    const centre = edge.role === "crotch" ? centreAt(panel, edge) : null;
+    if (centre) return [{ text: phrase`centre ${centre}`, at }];
     return [];
   });
 }
@@ -103,9 +108,11 @@ function placeWords(panel: Panel, inward: number): readonly PanelWord[] {
 /** What is drawn and written on a piece besides its lines. */
 export function signsOf(panel: Panel, applied: readonly EdgeAllowance[]): PieceSigns {
   const inward = polygonArea(panelOutline(panel)) > 0 ? 1 : -1;
-  const folds = panel.edges.filter((e) => e.role === "fold").map((e) => foldSign(e, inward));
   // What is cut as a part, or from the top of a leg, no longer shows by its shape how it lies on the body.
   const isSmall = panel.is.component === "part" || panel.is.cuts.some((cut) => cut.part === "above");
+  const folds = panel.edges
+    .filter((e) => e.role === "fold")
+    .map((e) => foldSign(e, inward, isSmall ? centreAt(panel, e) : null));
   const trims = applied
     .filter(({ surplus }) => surplus > 0)
     .map(({ edge }) => ({ text: edge.surplus?.says ?? "trim", at: beside(edge, inward, -3).at }));

@@ -1,5 +1,6 @@
 import { phrase } from "../words";
 import type { Mm } from "./brands";
+import type { Tape } from "./format";
 
 /** The units a length may be written in. */
 export type Unit = "in" | "cm" | "mm";
@@ -72,15 +73,22 @@ export function parseLength(text: string, unit: Unit): ParsedLength {
   } else {
     return refuse(text, unit);
   }
-  return Number.isFinite(value) ? { ok: true, mm: (negative ? -value : value) * per } : refuse(text, unit);
+  return bounded((negative ? -value : value) * per, text, unit);
 }
 
 /** Reads a stored length (number, text, or text beside its unit); `unit` is used when none is given. */
 export function readLength(input: LengthInput, unit: Unit): ParsedLength {
   if (typeof input === "object") return readLength(input.value, input.unit);
   if (typeof input === "string") return parseLength(input, unit);
-  return Number.isFinite(input) ? { ok: true, mm: input * MM_PER[unit] } : refuse(String(input), unit);
+  return bounded(input * MM_PER[unit], String(input), unit);
 }
+
+/** Nothing that is cut, worn or bought is longer. */
+const LONGEST: Mm = 200_000;
+
+/** The length, where it is one that cloth can have. */
+const bounded = (mm: Mm, text: string, unit: Unit): ParsedLength =>
+  Math.abs(mm) <= LONGEST ? { ok: true, mm } : refuse(text, unit);
 
 /**
  * What to keep of a length as typed: a bare number written in another unit than the card's gets its unit beside it,
@@ -90,4 +98,14 @@ export function keptText(text: string, writtenIn: Unit, cardUnit: Unit): string 
   const trimmed = text.trim();
   const named = UNIT_WORDS.some(([pattern]) => pattern.test(trimmed));
   return named || writtenIn === cardUnit ? trimmed : `${trimmed} ${writtenIn}`;
+}
+
+/** A length as its maker would type it: at least as long, on her tape. */
+export function typedOnTape(mm: Mm, tape: Tape): string {
+  if (tape === "cm") return `${Math.ceil(mm / 5 - 1e-9) / 2} cm`;
+  const eighths = Math.ceil((mm / 25.4) * 8 - 1e-9);
+  const [whole, part] = [Math.floor(eighths / 8), eighths % 8];
+  if (part === 0) return `${whole} in`;
+  const [up, down] = part % 4 === 0 ? [1, 2] : part % 2 === 0 ? [part / 2, 4] : [part, 8];
+  return `${whole} ${up}/${down} in`;
 }

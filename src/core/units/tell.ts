@@ -16,9 +16,11 @@ export function plain(mm: Mm): string {
   return String(Math.round(mm * 10) / 10 || 0);
 }
 
-/** A share or a ratio as text, to a hundredth. */
+/** A share or a ratio as text, to a hundredth; a factor that is stated to a thousandth as it is, so that its sum adds up. */
 export function ratioText(ratio: number): string {
-  return String(Number(ratio.toFixed(2)));
+  const thousandths = ratio * 1000;
+  const isStated = Math.abs(thousandths - Math.round(thousandths)) < 1e-9;
+  return String(Number(ratio.toFixed(isStated ? 3 : 2)));
 }
 
 function lengthText(mm: Mm, telling: Telling, withUnit: boolean): string {

@@ -146,7 +146,7 @@ describe("sentences on the maker's tape", () => {
 
   test("taken into another, a sentence says the same", () => {
     const whole = say`First: ${say`a ${10} b`} and ${ratio(0.333)}.`;
-    expect(tell(whole, "cm")).toBe("First: a 1.0 cm b and 0.33.");
+    expect(tell(whole, "cm")).toBe("First: a 1.0 cm b and 0.333.");
     expect(sameSentence(whole, say`First: a ${10} b and ${ratio(0.333)}.`)).toBe(true);
     expect(sameSentence(whole, say`First: a ${11} b and ${ratio(0.333)}.`)).toBe(false);
   });

@@ -1,5 +1,14 @@
 import { readWithin, usualOf, usualOn, type Param, type PerTape } from "../../params";
-import { tapeOf, type Complaint, type LengthInput, type Mm, type Sentence, type Tape, type Unit } from "../../units";
+import {
+  say,
+  tapeOf,
+  type Complaint,
+  type LengthInput,
+  type Mm,
+  type Sentence,
+  type Tape,
+  type Unit,
+} from "../../units";
 import { ANY_RULES, type BackHow, type ResolvedRules, type Rules, type WaistShaping } from "./known";
 import { remembered } from "../../remember";
 import { BACKS, SCHOOLS, SHAPINGS, type Preset, type SchoolId } from "../schools";
@@ -161,6 +170,11 @@ function readRule(
   unit: Unit,
 ): { readonly ok: true; readonly value: RuleValue } | { readonly ok: false; readonly says: Sentence } {
   if (param?.as !== "length" || raw === param.word?.[0]) return { ok: true, value: raw as RuleValue };
-  const read = readWithin(param, raw as LengthInput, unit);
-  return read.ok ? { ok: true, value: read.mm } : read;
+  const read = readWithin({ ...param, within: param.within ?? ANY_RULE }, raw as LengthInput, unit);
+  return read.ok
+    ? { ok: true, value: read.mm }
+    : { ok: false, says: param.refusal ? read.says : say`${param.label}: ${read.says}` };
 }
+
+/** No rule of a draft is longer than a body, whichever way it goes. */
+const ANY_RULE: readonly [Mm, Mm] = [-1500, 1500];

@@ -8,12 +8,17 @@ export interface Book {
   readonly bytes: () => Promise<Uint8Array>;
 }
 
+/** The same pattern is the same file, whenever it is printed: its date is the job's, and is written on the page. */
+const UNDATED = new Date(Date.UTC(2000, 0, 1));
+
 /** An empty PDF with its title. */
 export async function newBook(title: string): Promise<Book> {
   const doc = await PDFDocument.create();
   doc.setTitle(title);
   doc.setProducer("Eland");
   doc.setCreator("Eland");
+  doc.setCreationDate(UNDATED);
+  doc.setModificationDate(UNDATED);
   const font = await doc.embedFont(StandardFonts.Helvetica);
   return {
     page: (width, height) => new Pen(doc.addPage([width * PT_PER_MM, height * PT_PER_MM]), height, font),

@@ -1,6 +1,7 @@
 import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import type { Mm } from "../../units";
+import { geometrySum } from "./geometrySum";
 import type { PagePlan } from "./pagePlan";
 import { INK, type Pen } from "./pen";
 import { FAINT } from "./pdfPiece";
@@ -20,7 +21,13 @@ export function drawMap(
     [MARGIN, MARGIN + 13],
     3.2,
   );
-  const top = MARGIN + 18;
+  pen.text(
+    phrase`Geometry ${geometrySum(sheet.placed.map((p) => p.piece))}: prints with the same sum are of the same pattern.`,
+    [MARGIN, MARGIN + 17.5],
+    2.6,
+    { color: FAINT },
+  );
+  const top = MARGIN + 22;
   const square = (y: Mm, size: Mm, text: string): void => {
     pen.run(boxPoints({ left: MARGIN, top: y, right: MARGIN + size, bottom: y + size }), {
       color: INK,

@@ -109,7 +109,11 @@ export function drawLabel(
   const deep = LABEL.step * piece.label.length;
   const [wide, tall] = turned ? [deep, long] : [long, deep];
   const held = (value: Mm, low: Mm, high: Mm): Mm => Math.min(Math.max(value, low), Math.max(low, high));
-  const [x, y] = shift(at);
+  const [grainFrom, grainTo] = piece.grain.map(place) as [Point, Point];
+  // Beside an upright thread line; below one that lies along the page.
+  const isAlong = Math.abs(grainTo[0] - grainFrom[0]) > Math.abs(grainTo[1] - grainFrom[1]);
+  const [x, alongY] = shift(at);
+  const y = isAlong ? alongY + LABEL.first + 4 : alongY;
   const left = held(turned ? x - wide : x + 6, frame.left + 2, frame.right - overlap - wide);
   const top = held(turned ? y : y - LABEL.first, frame.top + 2, frame.bottom - overlap - tall);
   piece.label.forEach((text, i) => {
