@@ -15,7 +15,7 @@ const config = [
   {
     ignores: [
       ".next/**",
-      ".threads/**",
+      ".workers/**",
       "node_modules/**",
       "coverage/**",
       "test-results/**",

@@ -19,11 +19,11 @@ const config: NextConfig = {
   headers: async () => [{ source: "/:path*", headers: HEADERS }],
 };
 
-/** The API answers in threads of its own, whose program is bundled beside the pages. */
-function bundleThread(): void {
+/** The API answers in processes of its own, whose program is bundled beside the pages. */
+function bundleWorker(): void {
   buildSync({
-    entryPoints: ["src/server/thread.ts"],
-    outfile: ".threads/thread.cjs",
+    entryPoints: ["src/server/worker.ts"],
+    outfile: ".workers/worker.cjs",
     bundle: true,
     platform: "node",
     target: "node20",
@@ -32,6 +32,6 @@ function bundleThread(): void {
 }
 
 export default function configOf(phase: string): NextConfig {
-  if (phase !== PHASE_PRODUCTION_SERVER) bundleThread();
+  if (phase !== PHASE_PRODUCTION_SERVER) bundleWorker();
   return config;
 }

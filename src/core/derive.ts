@@ -78,6 +78,7 @@ export function derive(job: Job): Derived | DeriveFault {
     moves: shape.moves,
     finishSource: job.finish ?? {},
     cloth: clothOf(job).cloth,
+    passedOver: shape.worksheet.flatMap(({ on, passed, label }) => (on && passed ? [{ label, why: passed }] : [])),
     asked: { hem: askedHem(job, shape) },
   };
   return {

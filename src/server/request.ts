@@ -1,3 +1,4 @@
+import { isOwnHost } from "@/policy";
 import { refused, type Answer } from "./answer";
 
 /** A job is far smaller. */
@@ -33,6 +34,8 @@ function isFromElsewhere({ headers }: Request): boolean {
 export async function bodyOf(request: Request): Promise<string | Answer> {
   const [type] = (request.headers.get("content-type") ?? "").split(";");
   if (type?.trim().toLowerCase() !== "application/json") return refused(415, "", "Send the job as application/json.");
+  if (!isOwnHost(request.headers.get("host")) && request.headers.has("host"))
+    return refused(421, "", "Eland is not asked by this name: its keeper lists further ones in ELAND_HOSTS.");
   if (isFromElsewhere(request)) return refused(403, "", "Only Eland’s own pages and programs of this machine may ask.");
   const tooLong = refused(413, "", "The request is over 2 MB.");
   if (Number(request.headers.get("content-length") ?? 0) > MAX_BYTES) return tooLong;

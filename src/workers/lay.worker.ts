@@ -12,7 +12,7 @@ import {
 } from "@/core/cloth";
 import { leftBy } from "@/core/cloth/remnant";
 import { derive } from "@/core/derive";
-import { fitCloth, type Fitted, type Tried } from "@/core/derive/fitCloth";
+import { fitCloth, type Fitted, type Fitting, type Tried } from "@/core/derive/fitCloth";
 import { layWithin, pieceOnCloth, shapesOfAll, type LayFault } from "@/core/derive/lay";
 import { recutOf, type Recut } from "@/core/derive/recut";
 import { savingsOf, type Saving } from "@/core/derive/shortCloth";
@@ -207,11 +207,11 @@ const face = {
     [job, ...others]: Garments,
     cloth: LayCloth,
     length: number,
-    asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
+    { locked, ...asked }: Omit<Fitting, "locked"> & { readonly locked: readonly (readonly [number, Laid])[] },
     tell: (tried: Tried) => void,
   ): Promise<Fitted | LayFault | null> {
     const own = ++running;
-    const search = fitCloth(job, cloth, length, asked, others);
+    const search = fitCloth(job, cloth, length, { ...asked, locked: new Map(locked) }, others);
     for (;;) {
       const next = search.next();
       if (next.done) return next.value;

@@ -4,6 +4,7 @@ export { JOIN_ALLOWANCE, widerThan } from "./wider";
 export { HandLay } from "./byHand";
 export { nested } from "./nested";
 export { layCloth } from "./clothLay";
+export type { Locked } from "./folds/oneStrip";
 export {
   clothOtherwise,
   stripWidth,

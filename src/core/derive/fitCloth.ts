@@ -1,5 +1,6 @@
-import type { ClothLay, LayCloth } from "../cloth";
+import type { ClothLay, CutShape, LayCloth, Locked } from "../cloth";
 import type { Job } from "../files";
+import { polygonArea } from "../geometry";
 import { MOVES } from "../moves";
 import type { Param } from "../params";
 import { say, type Complaint, type Mm } from "../units";
@@ -23,6 +24,20 @@ export interface Fitted {
   readonly tries: readonly Tried[];
   /** False where time ran out before it was narrowed down to one division of the tape. */
   readonly isNarrowed: boolean;
+  /** How many pieces stayed where they are locked, at every number. */
+  readonly locked: number;
+}
+
+/** What is asked of a search for the largest number. */
+export interface Fitting {
+  readonly move: string;
+  readonly number: string;
+  readonly seed: number;
+  readonly milliseconds: number;
+  /** Pieces that are locked by hand stay where they are, whatever the number. */
+  readonly locked?: Locked;
+  /** The lay on the table: the number as it is now lies like this, and so does every smaller one. */
+  readonly laid?: ClothLay | null;
 }
 
 interface Range {
@@ -73,13 +88,15 @@ const fault = (path: string, says: Complaint["says"]): LayFault => ({
 
 /**
  * Looks for the largest number of a move whose pieces lie on the cloth in hand: every number is laid, none is guessed.
- * `others` lie on the cloth too. Yields each as it was tried. Returns the largest found, or why none fits.
+ * Where it looks does not depend on the number as it is now, so that it finds the same from any; that one is tried as well,
+ * and what lies on the table already is known. `others` lie on the cloth too. Yields each as it was tried. Returns the
+ * largest found, or why none fits.
  */
 export function* fitCloth(
   job: Job,
   cloth: LayCloth,
   length: Mm,
-  asked: { readonly move: string; readonly number: string; readonly seed: number; readonly milliseconds: number },
+  asked: Fitting,
   others: readonly Job[] = [],
 ): Generator<Tried, Fitted | LayFault, void> {
   const line = lineOf(job, asked.move);
@@ -117,6 +134,7 @@ export function* fitCloth(
       milliseconds: Math.min(milliseconds, Math.max(50, left())),
       until: length,
       like: seed % 2 === 1 ? null : (proof?.lay ?? null),
+      ...(asked.locked && { locked: asked.locked }),
     });
     if (!laid.ok) {
       refusal ??= laid;
@@ -126,8 +144,6 @@ export function* fitCloth(
     if (fits && (!proof || value > proof.value)) proof = { value, lay: laid.lay };
     return { value, length: laid.lay.length, fits };
   };
-  const present = presentOf(job, index, asked.number) ?? range.least;
-  const start = Math.min(range.most, Math.max(range.least, present));
   const aLook = Math.max(LEAST_LOOK_MS, asked.milliseconds * FIRST_LOOK);
   let [low, high]: [number, number | null] = [NaN, null];
   function* look(value: number, seed = 0): Generator<Tried, boolean, void> {
@@ -136,58 +152,109 @@ export function* fitCloth(
     yield tried;
     return tried.fits;
   }
-  if (yield* look(start)) low = start;
-  else {
-    high = start;
-    // Down by halves until one fits.
-    for (let by = Math.max(range.step * 8, (start - range.least) / 2); high > range.least && left() > 0; by *= 2) {
-      const value = Math.max(range.least, high - by);
-      if ((yield* look(value)) || (value === range.least && (yield* look(value, 1)))) {
-        low = value;
-        break;
-      }
-      high = value;
-      if (value === range.least) break;
-    }
-  }
+  // What cannot be made, or is larger than the cloth by its area alone, is never laid.
+  const areaAt = (value: number): number | null => {
+    const tried = withValue(value);
+    const made = shapesOfAll([tried, ...others], "shell", cloth);
+    if (made.ok && isMade(tried, index)) return areaOf(made.shapes);
+    if (!made.ok) refusal ??= made;
+    return null;
+  };
+  const { least, most } = reachOf(range, areaAt, cloth.width * length);
+  if ((yield* look(least)) || (yield* look(least, 1))) low = least;
   if (Number.isNaN(low)) {
     return (
       refusal ??
       fault(
         "cloth.length",
-        say`None fits: at ${range.least}, the least, the pieces take ${tries.at(-1)?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
+        say`None fits: at ${least}, the least, the pieces take ${tries.at(-1)?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
       )
     );
   }
-  // Up by growing steps until one does not.
-  for (let by = Math.max(range.step * 8, (range.most - low) / 16); high === null && left() > 0; by *= 2) {
-    const value = Math.min(range.most, low + by);
-    if (yield* look(value)) low = value;
-    else high = value;
-    if (value === range.most) break;
-  }
-  while (high !== null && high - low > range.step && left() > 0) {
+  high = most;
+  if (most > low && (yield* look(most))) [low, high] = [most, null];
+  while (high !== null && high - low > range.step && left() > aLook) {
     const value = (low + high) / 2;
     if (yield* look(value)) low = value;
     else high = value;
   }
+  // The number as it is now may lie where the search did not find one: as it lies on the table, or looked for.
+  const present = presentOf(job, index, asked.number);
+  if (present !== null && present > low && present <= range.most) {
+    const onTable = asked.laid && asked.laid.length <= length + 1e-6 ? asked.laid : null;
+    if (onTable) {
+      proof = { value: present, lay: onTable };
+      tries.push({ value: present, length: onTable.length, fits: true });
+    }
+    if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
+  }
   // The time that is left goes into what lies just above: a step, then larger ones, for the length does not grow evenly.
-  let given = high === null ? SEEDS : 0;
+  let given = low >= most ? SEEDS : 0;
   for (let seed = 1, by = 1; given < SEEDS && left() > 0; seed++) {
-    const value = Math.min(range.most, low + by * range.step);
+    const value = Math.min(most, low + by * range.step);
+    if (value <= low) break;
     if (yield* look(value, seed)) {
       [low, given, by] = [value, 0, 2 * by];
-      if (value === range.most) given = SEEDS;
+      if (value === most) given = SEEDS;
       continue;
     }
     if (by === 1) given++;
     by = isHopeless(tries.at(-1), length) ? 1 : by === 1 ? 2 : 1;
   }
-  const isNarrowed = given >= SEEDS && (high !== null || low >= range.most);
+  const isNarrowed = given >= SEEDS && (high !== null || low >= most);
   const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
   if (!found) return fault("cloth.length", say`No lay was found in the time there was.`);
-  return { value: found.value, length: found.lay.length, lay: found.lay, tries, isNarrowed };
+  return {
+    value: found.value,
+    length: found.lay.length,
+    lay: found.lay,
+    tries,
+    isNarrowed,
+    locked: asked.locked?.size ?? 0,
+  };
 }
+
+/** A range is looked over at so many places for numbers that can be made, and its ends narrowed by so many halvings. */
+const PLACES = 16;
+const HALVINGS = 7;
+
+/**
+ * The part of a range that is worth laying: from the least number that can be made to the largest that can be made and is
+ * not ruled out by its area. All of it where none can be made.
+ */
+function reachOf(
+  { least, most, step }: Range,
+  areaAt: (value: number) => number | null,
+  cloth: number,
+): { readonly least: number; readonly most: number } {
+  const places = Array.from({ length: PLACES + 1 }, (_, i) => least + ((most - least) * i) / PLACES);
+  const areas = places.map(areaAt);
+  const isMadeAt = (area: number | null): boolean => area !== null;
+  const isLaidAt = (area: number | null): boolean => area !== null && area <= cloth;
+  const first = areas.findIndex(isMadeAt);
+  if (first < 0) return { least, most };
+  /** The last of the numbers from one that holds toward one that does not. */
+  const end = (from: number, toward: number, holds: (area: number | null) => boolean): number => {
+    let [good, bad] = [from, toward];
+    for (let i = 0; i < HALVINGS && Math.abs(bad - good) > step; i++) {
+      const value = (good + bad) / 2;
+      if (holds(areaAt(value))) good = value;
+      else bad = value;
+    }
+    return good;
+  };
+  const lowest = places[first] as number;
+  const before = places[first - 1];
+  const last = Math.max(first, areas.findLastIndex(isLaidAt));
+  const [highest, after] = [places[last] as number, places[last + 1]];
+  return {
+    least: before === undefined ? lowest : end(lowest, before, isMadeAt),
+    most: after === undefined ? highest : end(highest, after, isLaidAt),
+  };
+}
+
+const areaOf = (shapes: readonly CutShape[]): number =>
+  shapes.reduce((sum, shape) => sum + (shape.plain + shape.mirrored) * Math.abs(polygonArea(shape.whole)), 0);
 
 /** No search makes up for so much. */
 const isHopeless = (tried: Tried | undefined, length: Mm): boolean =>

@@ -7,6 +7,7 @@ import {
   type CutShape,
   type LayCloth,
   type LayFound,
+  type Locked,
 } from "../cloth";
 import type { Job } from "../files";
 import type { Material } from "../pattern";
@@ -75,6 +76,8 @@ export interface LayLimits {
   readonly until?: Mm;
   /** A lay of nearly the same pieces, to begin like. */
   readonly like?: ClothLay | null;
+  /** Pieces that stay where a hand has put them, by their number. */
+  readonly locked?: Locked;
   readonly now?: () => number;
 }
 
@@ -84,6 +87,8 @@ export interface LayResult {
   /** Steps until the lay was found, and in all. */
   readonly foundAt: number;
   readonly steps: number;
+  /** What ended the search: so many steps, which another run repeats, or time, which it does not; or a lay short enough. */
+  readonly endedBy: "steps" | "time" | "length" | "nothing left";
 }
 
 /** Lays shapes on cloth within limits; the fault of a cloth that a piece does not fit on. */
@@ -91,21 +96,30 @@ export function layWithin(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  { steps: most, milliseconds, until = 0, like = null, now = () => performance.now() }: LayLimits,
+  { steps: most, milliseconds, until = 0, like = null, locked = new Map(), now = () => performance.now() }: LayLimits,
 ): LayResult | LayFault {
   const from = now();
   let best: LayFound | null = null;
   let steps = 0;
+  let endedBy: LayResult["endedBy"] = "nothing left";
   try {
-    for (const found of layCloth(shapes, cloth, seed, { like: like && { laid: like.placements, length: until } })) {
+    for (const found of layCloth(shapes, cloth, seed, {
+      locked,
+      like: like && { laid: like.placements, length: until },
+    })) {
       steps++;
       if (found) best = found;
-      if (best && (steps >= most || best.lay.length <= until || now() - from > milliseconds)) break;
+      if (!best) continue;
+      if (best.lay.length <= until) endedBy = "length";
+      else if (steps >= most) endedBy = "steps";
+      else if (now() - from > milliseconds) endedBy = "time";
+      else continue;
+      break;
     }
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, status: 422, errors: [error.complaint] };
     throw error;
   }
   if (!best) throw new RangeError("a lay yields at least one");
-  return { ok: true, lay: best.lay, foundAt: best.steps, steps };
+  return { ok: true, lay: best.lay, foundAt: best.steps, steps, endedBy };
 }

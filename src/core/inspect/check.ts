@@ -85,6 +85,8 @@ export interface Inspected {
     readonly liningWidth: Mm | null;
     readonly stretch: number;
   };
+  /** Lines that were to be made and were passed over, with why. */
+  readonly passedOver: readonly { readonly label: string; readonly why: Sentence }[];
   /** Girths of one leg that the moves were asked for; null where none was stated. */
   readonly asked: { readonly hem: Mm | null };
 }

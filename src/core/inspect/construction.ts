@@ -1,7 +1,7 @@
 import { edgeOf, legOf, pairOf, panelWidthAt, type Panel } from "../pattern";
 import { pathLength } from "../geometry";
 import { elasticOf, elasticWidthOf, grownCentre } from "../finish";
-import { making, roundToTape, say, type Mm } from "../units";
+import { count, making, roundToTape, say, type Mm } from "../units";
 import { byFloor, byLimits, placeOf, verdict, type CheckRule, type Inspected } from "./check";
 
 /** A crotch line nearer to the hip line than this leaves no room to sit. */
@@ -145,6 +145,26 @@ export const casingTube: CheckRule = {
 };
 
 const cuffEdge = (cuff: Panel): Mm => pathLength(edgeOf(cuff, "sewn").path);
+
+/** Every line of the worksheet is made. */
+export const linesMade: CheckRule = {
+  id: "lines-made",
+  label: "All lines are made",
+  note: "No line of the worksheet is passed over: what is missing of the style is said.",
+  measure({ passedOver }) {
+    const [first, ...others] = passedOver;
+    if (!first) return null;
+    return verdict(this, {
+      status: "look",
+      value: passedOver.length,
+      limit: 0,
+      unit: "pieces",
+      message: say`“${first.label}” is not made: ${first.why}${others.length > 0 ? say` And ${count(others.length)} more.` : ""}`,
+      where: null,
+      fix: say`Change what stands in its way, or take the line out.`,
+    });
+  },
+};
 
 /** The elastic runs in its channel. */
 export const elasticInChannel: CheckRule = {

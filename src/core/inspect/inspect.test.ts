@@ -19,6 +19,7 @@ function inspected(derived: Derived): Inspected {
     legSeams: seamsOf(derived.panels, derived.joins),
     panels: derived.sewn,
     setApart: new Set(),
+    passedOver: [],
     ownBlock: false,
     tape: "cm",
     finishSource: {},

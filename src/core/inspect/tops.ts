@@ -1,7 +1,7 @@
 import { edgesWithRole, halvesOf as timesWorn, isBodice } from "../pattern";
 import { pathLength } from "../geometry";
 import { opensAt } from "../finish";
-import { BEYOND_BUST } from "../moves";
+import { ABOVE_BUST, BEYOND_BUST } from "../moves";
 import { plain, say, type Mm } from "../units";
 import { byEstimate, byFloor, estimateSaid, placeOf, verdict, type CheckRule } from "./check";
 
@@ -50,7 +50,9 @@ export const facingCovers: CheckRule = {
     const cowl = panel?.worn?.cowl;
     if (!panel || !cowl) return null;
     const value = cowl.drop + cowl.facing - cowl.bust;
-    const status = byFloor(value, BEYOND_BUST, -Infinity);
+    // Hanging below the bust it is a matter of taste, and of how deep its facing is.
+    const isDeep = cowl.drop > cowl.bust - ABOVE_BUST + 0.5;
+    const status = isDeep ? "look" : byFloor(value, BEYOND_BUST, -Infinity);
     const index = inspected.moves.findIndex((m) => m.move === "cowl" && m.on);
     const deep = Math.ceil(cowl.facing + BEYOND_BUST - value);
     return verdict(this, {
@@ -58,8 +60,9 @@ export const facingCovers: CheckRule = {
       value,
       limit: BEYOND_BUST,
       unit: "length",
-      message:
-        status !== "pass"
+      message: isDeep
+        ? say`The neck hangs ${cowl.drop} below the shoulder, the bust point lies ${cowl.bust} below it: a deep cowl, worn over something. Its facing is ${cowl.facing} deep.`
+        : status !== "pass"
           ? say`The neck hangs ${cowl.drop} below the shoulder and its facing is ${cowl.facing} deep: it ends ${Math.abs(value)} ${value < 0 ? "above" : "below"} the bust point, and the wrong side is seen.`
           : say`The neck hangs ${cowl.drop} below the shoulder; its facing reaches ${value} beyond the bust point.`,
       where: placeOf([panel], "neckCentre"),

@@ -44,11 +44,15 @@ const PARAMS = {
   }),
 };
 
+/** A neck that hangs below the bust is faced at least so deep. */
+const LEAST_FACING: Mm = 60;
 /** Where it hangs, the neck stays this far above the bust point. */
-const ABOVE_BUST: Mm = 40;
+export const ABOVE_BUST: Mm = 40;
 /** Of the widest swing that does so, what a cowl takes when nothing is said. */
 const USUAL_SHARE = 2 / 3;
-const WIDEST: Radians = Math.PI / 3;
+const USUAL_WIDEST: Radians = Math.PI / 3;
+/** Swung further, the upper front would lie over the side. */
+const WIDEST: Radians = (100 * Math.PI) / 180;
 
 /** How far a neck edge sags that is longer than the way between its ends: as a parabola does. */
 function sagOf(edge: Mm, span: Mm): Mm {
@@ -175,9 +179,8 @@ export const cowl = defineMove({
     const width = Math.abs(underarm[0] - landmarkOf(front, "waistCentre")[0]);
     const bust = landmarkOf(front, "bustPoint")[1] - neckEnd[1];
     const deepest = bust - ABOVE_BUST;
-    const widest = solveRising((by) => swung(front, by).drop, deepest, 0.02, WIDEST);
+    const widest = solveRising((by) => swung(front, by).drop, deepest, 0.02, USUAL_WIDEST);
     const openingOf = (by: Radians): Mm => 2 * width * Math.sin(by / 2);
-    const most = openingOf(widest);
     const stated = paramOr(ID, "opening", params.opening, context);
     const opening = stated
       ? askedLength(ID, PARAMS, "opening", params, context)
@@ -185,19 +188,20 @@ export const cowl = defineMove({
           openingOf(USUAL_SHARE * widest),
           say`two thirds of the swing that keeps the neck ${ABOVE_BUST} above the bust`,
         );
-    if (opening.mm > most)
+    const widestOpening = Math.floor(openingOf(WIDEST));
+    if (opening.mm > widestOpening)
       throw new Refusal(
         "opening",
-        say`Opened ${opening.mm}, the neck would hang less than ${ABOVE_BUST} above the bust. Open it ${most} at most.`,
-        { most },
+        say`Hinged at the underarm this front opens ${widestOpening} at the centre at most: it would turn over its side.`,
+        { most: widestOpening },
       );
     const by = 2 * Math.asin(opening.mm / (2 * width));
     const at = swung(front, by);
     const facing = paramOr(ID, "facing", params.facing, context)
       ? askedLength(ID, PARAMS, "facing", params, context)
       : quantity(
-          bust + BEYOND_BUST - at.drop,
-          say`bust point ${bust} below the shoulder + ${BEYOND_BUST} - the neck's drop ${at.drop}`,
+          Math.max(LEAST_FACING, bust + BEYOND_BUST - at.drop),
+          say`bust point ${bust} below the shoulder + ${BEYOND_BUST} - the neck's drop ${at.drop}, ${LEAST_FACING} at the least`,
         );
     const panel = withCowl(front, at, facing.mm, bust);
     const slashed = at.turn([at.centre[0], underarm[1]]);

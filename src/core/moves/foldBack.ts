@@ -46,9 +46,16 @@ const PARAMS = {
   waist: statedLength("How far it goes on at the waist.", {
     label: "Beyond the centre, waist",
     usual: { mm: { cm: 20, in: 19.05 } },
-    within: [10, 80],
+    within: [10, 200],
     refusal: (limits) => say`At the waist the front goes on ${limits} beyond the centre.`,
     tried: [10, 40],
+  }),
+  beyond: statedLength("How far the facing reaches beyond the fold, at the shoulder and at the waist.", {
+    label: "Facing beyond the fold",
+    usual: { mm: 20 },
+    within: [10, 120],
+    refusal: (limits) => say`The facing reaches ${limits} beyond the fold.`,
+    tried: [15, 60],
   }),
   break: number("Where the fold ends on the front edge: share of the way from the neck to the waist.", {
     label: "Fold ends at, share of the way down",
@@ -58,9 +65,6 @@ const PARAMS = {
     usual: 0.85,
   }),
 };
-
-/** The facing reaches this far beyond the fold. */
-const BEYOND_FOLD: Mm = 20;
 
 /** The fronts go on beyond the centre, lap, and fold back from the neck with their own facing. */
 export const foldBack = defineMove({
@@ -80,7 +84,8 @@ export const foldBack = defineMove({
     const atWaist = askedLength(ID, PARAMS, "waist", params, context);
     const share = numberOr(ID, "break", params.break, context, PARAMS.break.usual);
     const drawn = opened(front, atNeck.mm, atWaist.mm, share);
-    const facing = facingOf(drawn, context.allowances.waist);
+    const beyond = askedLength(ID, PARAMS, "beyond", params, context);
+    const facing = facingOf(drawn, beyond.mm, context.allowances.waist);
     if (!drawn.lies || polygonSelfCrossing(panelOutline(facing)))
       throw new Refusal(
         "break",
@@ -95,7 +100,7 @@ export const foldBack = defineMove({
         waist: atWaist,
         break: quantity(pointDistance(drawn.corner, drawn.at), say`${ratio(share)} of the front edge`),
         flap: quantity(drawn.flap, "from the fold to the corner at the neck"),
-        beyond: quantity(BEYOND_FOLD, "the usual facing beyond a fold"),
+        beyond,
       },
       shown: [],
       handles: [],
@@ -165,13 +170,13 @@ function opened(front: Panel, neck: Mm, waist: Mm, share: number): Opened {
 }
 
 /** The facing of the front edge: the flap, and a little beyond the fold, down to the waist. */
-function facingOf({ panel, corner, at, foot }: Opened, waistWidth: Mm): Panel {
+function facingOf({ panel, corner, at, foot }: Opened, beyond: Mm, waistWidth: Mm): Panel {
   const neckEnd = landmarkOf(panel, "neckEnd");
-  const shoulder = pathBetween(edgeOf(panel, "shoulder").path, 0, BEYOND_FOLD);
+  const shoulder = pathBetween(edgeOf(panel, "shoulder").path, 0, beyond);
   const waistCentre = landmarkOf(panel, "waistCentre");
   const inward = Math.sign(waistCentre[0] - foot[0]);
-  const below: Point = [waistCentre[0] + inward * BEYOND_FOLD, waistCentre[1]];
-  const beside: Point = [at[0] + inward * (BEYOND_FOLD + Math.abs(foot[0] - waistCentre[0])), at[1]];
+  const below: Point = [waistCentre[0] + inward * beyond, waistCentre[1]];
+  const beside: Point = [at[0] + inward * (beyond + Math.abs(foot[0] - waistCentre[0])), at[1]];
   const edges: Edge[] = [
     edgeOf(panel, "neck"),
     { ...edgeOf(panel, "shoulder"), path: shoulder },

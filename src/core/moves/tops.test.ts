@@ -35,7 +35,7 @@ describe("a cowl", () => {
     }
   });
 
-  test("opened by what is asked; wider than the bust allows is refused with the widest that works", () => {
+  test("opened by what is asked, also so deep that the neck hangs below the bust, with a facing that is asked", () => {
     const made = shapeOf(job(lines(PLAIN, ["cowl", { opening: "60 mm" }])));
     const panel = front(made.panels);
     const before = front(shapeOf(job(lines(PLAIN))).panels);
@@ -45,8 +45,12 @@ describe("a cowl", () => {
     const [x, y] = [slash[0] - u[0], slash[1] - u[1]];
     const swung: Point = [u[0] + x * Math.cos(by) - y * Math.sin(by), u[1] + x * Math.sin(by) + y * Math.cos(by)];
     expect(pointDistance(slash, swung)).toBeCloseTo(60, 6);
-    const wide = deriveShape(job(lines(PLAIN, ["cowl", { opening: "390 mm" }])));
-    expect(wide).toMatchObject({ ok: false, status: 422, errors: [{ says: expect.toSay(/open it .* at most/i) }] });
+    // Fifteen inches, faced by eleven.
+    const deep = shapeOf(job(lines(PLAIN, ["cowl", { opening: "381 mm", facing: "279.4 mm" }])));
+    expect(badPattern(deep.panels, deep.joins, 0)).toEqual([]);
+    const { drop, bust, facing } = front(deep.panels).worn?.cowl ?? { drop: 0, bust: 0, facing: 0 };
+    expect(drop).toBeGreaterThan(bust);
+    expect(facing).toBeCloseTo(279.4, 6);
   });
 
   test("a front that was cut or opened has no cowl, and says so", () => {

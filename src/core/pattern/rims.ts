@@ -1,7 +1,7 @@
 import { type Rim } from "./roles";
 import { rimEdges, rimLength, type Panel } from "./panel";
 import { along, halvesOf, legOf, refsLength, walkedBack, type EdgeRef, type Pattern } from "./joins";
-import { isOf } from "./identity";
+import { hasLegs, isBodice, isOf } from "./identity";
 import type { Mm } from "../units";
 
 /** True where an edge of a panel is sewn to something. */
@@ -37,11 +37,14 @@ export function rimGirth({ panels, joins }: Pattern, rim: Rim): Mm {
       }),
     ),
   );
-  const seconds = rimOnBothSides.map((join) => join.b);
+  const [firsts, seconds] = [rimOnBothSides.map((join) => join.a), rimOnBothSides.map((join) => join.b)];
+  const legged = hasLegs(panels);
   return panels.reduce((sum, panel) => {
     const edges = rimEdges(panel, rim);
     const isSecond = edges.length > 0 && edges.every((edge) => isSewn(seconds, panel.id, edge.id));
-    return isSecond ? sum : sum + halvesOf(panel) * rimLength(panel, rim);
+    // Beside trousers that it is not joined to, a bodice is worn apart.
+    const isApart = legged && isBodice(panel) && !edges.some((edge) => isSewn(firsts, panel.id, edge.id));
+    return isSecond || isApart ? sum : sum + halvesOf(panel) * rimLength(panel, rim);
   }, 0);
 }
 

@@ -3,7 +3,7 @@ import { decimal, phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { proxy } from "comlink";
 import { useMemo, useRef, useState } from "react";
-import type { LayCloth } from "@/core/cloth";
+import type { ClothLay, Laid, LayCloth } from "@/core/cloth";
 import { fittable } from "@/core/derive/fittable";
 import type { Fitted, Tried } from "@/core/derive/fitCloth";
 import type { LayFault } from "@/core/derive/lay";
@@ -25,10 +25,16 @@ interface Props {
   readonly cloth: LayCloth;
   readonly length: Mm;
   readonly tape: Tape;
+  /** Pieces that are locked on the table, and the lay there; null where none has been found or it is an old one. */
+  readonly locked: ReadonlyMap<number, Laid>;
+  readonly laid: ClothLay | null;
 }
 
+const lockedWords = (count: number): string =>
+  phrase`${count} locked ${count === 1 ? "piece" : "pieces"} stayed in place; unlocked, more may fit.`;
+
 /** As wide as my cloth allows: the largest number of a move whose pieces really lie on the cloth in hand. */
-export function FitPane({ others, cloth, length, tape }: Props) {
+export function FitPane({ others, cloth, length, tape, locked, laid }: Props) {
   const { job, shape } = useOpenJob();
   const choices = useMemo(() => (shape ? fittable(shape) : []), [shape]);
   const [at, setAt] = useState(0);
@@ -54,7 +60,7 @@ export function FitPane({ others, cloth, length, tape }: Props) {
           [of, ...others],
           cloth,
           length,
-          { move: choice.id, number: choice.param, seed: 1, milliseconds: SEARCHES_MS },
+          { move: choice.id, number: choice.param, seed: 1, milliseconds: SEARCHES_MS, locked: [...locked], laid },
           proxy((tried: Tried) => run.current === own && setTries((now) => [...now, tried])),
         ),
       );
@@ -143,6 +149,7 @@ export function FitPane({ others, cloth, length, tape }: Props) {
           <>
             The largest found that lies on {formatLength(length, tape)} is <b>{said(result.fitted.value)}</b>; it takes{" "}
             {formatLength(result.fitted.length, tape)}. Checked by a lay.
+            {result.fitted.locked > 0 ? ` ${lockedWords(result.fitted.locked)}` : ""}
             {result.fitted.isNarrowed ? "" : " A longer search may find a little more."}
           </>
         ) : (

@@ -200,7 +200,14 @@ export default function ClothPage() {
           ) : null}
           {material === "shell" && lay ? <ShortPane jobs={laid} cloth={cloth} tape={tape} /> : null}
           {material === "shell" && inHand.length !== null ? (
-            <FitPane others={laid.slice(1)} cloth={cloth} length={inHand.length} tape={tape} />
+            <FitPane
+              others={laid.slice(1)}
+              cloth={cloth}
+              length={inHand.length}
+              tape={tape}
+              locked={laying.locked}
+              laid={laying.isOld ? null : lay}
+            />
           ) : null}
         </>
       }

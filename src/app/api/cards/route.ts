@@ -5,5 +5,5 @@ import { bodyOf, replyWith } from "@/server/request";
 export async function POST(request: Request): Promise<Response> {
   const body = await bodyOf(request);
   const on = new URL(request.url).searchParams.get("on") ?? "paper";
-  return replyWith(typeof body === "string" ? await asked({ kind: "cards", body, on }) : body);
+  return replyWith(typeof body === "string" ? await asked({ kind: "cards", body, on }, request.signal) : body);
 }

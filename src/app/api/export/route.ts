@@ -6,5 +6,5 @@ export async function POST(request: Request): Promise<Response> {
   const params = new URL(request.url).searchParams;
   const body = await bodyOf(request);
   if (typeof body !== "string") return replyWith(body);
-  return replyWith(await asked({ kind: "export", body, how: Object.fromEntries(params) }));
+  return replyWith(await asked({ kind: "export", body, how: Object.fromEntries(params) }, request.signal));
 }
