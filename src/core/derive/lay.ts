@@ -88,7 +88,7 @@ export interface LayResult {
   readonly foundAt: number;
   readonly steps: number;
   /** What ended the search: so many steps, which another run repeats, or time, which it does not; or a lay short enough. */
-  readonly endedBy: "steps" | "time" | "length" | "nothing left";
+  readonly endedBy: "steps" | "time" | "length" | "exhausted";
 }
 
 /** Lays shapes on cloth within limits; the fault of a cloth that a piece does not fit on. */
@@ -101,7 +101,7 @@ export function layWithin(
   const from = now();
   let best: LayFound | null = null;
   let steps = 0;
-  let endedBy: LayResult["endedBy"] = "nothing left";
+  let endedBy: LayResult["endedBy"] = "exhausted";
   try {
     for (const found of layCloth(shapes, cloth, seed, {
       locked,

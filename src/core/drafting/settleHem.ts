@@ -115,7 +115,7 @@ function squared(plan: LegPlan): LegPlan | null {
  */
 export function drawSettledLegs(plan: LegPlan): Settled {
   const girth = plan.hemAsked?.girth;
-  if (girth === undefined || plan.own || plan.levels.hem < drawnLeg(plan).hem) return { plan, legs: drawLegs(plan) };
+  if (girth === undefined || plan.levels.hem < drawnLeg(plan).hem) return { plan, legs: drawLegs(plan) };
   const planned = hemGirthOf(plan);
   const wanted = perPanel((p) => ((plan[p].hem.side - plan[p].hem.inseam) * girth) / planned);
   const short = squared(plan);

@@ -38,11 +38,15 @@ function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan 
   if (!plan.own) return plan;
   const changed = { front: change(plan.own.front), back: change(plan.own.back) };
   const own: OwnLegs = { ...plan.own, ...walked(plan.own, changed) };
-  const follow = (panel: PanelPlan, now: OwnPanel): PanelPlan => ({
+  const before = plan.own;
+  // A hem that was asked for stays as asked where this does not move the block's own.
+  const hemOf = (panel: PanelPlan, was: OwnPanel, now: OwnPanel): PanelPlan["hem"] =>
+    was.hemAt.side === now.hemAt.side && was.hemAt.inseam === now.hemAt.inseam ? panel.hem : now.hemAt;
+  const follow = (panel: PanelPlan, was: OwnPanel, now: OwnPanel): PanelPlan => ({
     ...panel,
     hipX: now.hip[0],
     crotchX: pathStart(now.inseamDown)[0],
-    hem: now.hemAt,
+    hem: hemOf(panel, was, now),
     netWaist: netWaist(now.waist),
   });
   const knees = { level: plan.levels.knee, front: own.front.knee, back: own.back.knee };
@@ -50,8 +54,8 @@ function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan 
     ...plan,
     own,
     turns: plan.turns.map((turn) => (turn.asked ? turn : { ...turn, ...knees })),
-    front: follow(plan.front, own.front),
-    back: follow(plan.back, own.back),
+    front: follow(plan.front, before.front, own.front),
+    back: follow(plan.back, before.back, own.back),
   };
 }
 

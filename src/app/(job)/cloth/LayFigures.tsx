@@ -49,6 +49,10 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
       inHand.shrinks > 0 ? phrase`To buy, with ${formatShare(inHand.shrinks)} shrink` : "To buy",
       <Length key="b" mm={bought} tape={tape} unit />,
     ],
+    [
+      inHand.width === null ? "No width chosen: of a usual" : "Of a width of",
+      <Length key="w" mm={cloth.width} tape={tape} unit />,
+    ],
     ["Cloth used", formatShare(lay.utilisation)],
     ["Cannot be under", <Length key="u" mm={lay.bound} tape={tape} unit />],
     ...(inHand.length !== null

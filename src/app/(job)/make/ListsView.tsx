@@ -1,5 +1,7 @@
 "use client";
 import { phrase } from "@/core/words";
+import { USUAL_WIDTH } from "@/core/cloth/sold";
+import { clothOf } from "@/core/derive/cloth";
 import { bundlesOf, cuttingList, shoppingList } from "@/core/making";
 import { grainWords } from "@/core/pieces";
 import type { HandedFile, Job } from "@/core/files";
@@ -15,6 +17,14 @@ import { useTogether } from "@/ui/useTogether";
 import { useSnackbar } from "notistack";
 
 const cell = { borderBottom: "1px solid var(--rule)", padding: "7px 10px 7px 0", textAlign: "left" } as const;
+
+/** The width that the cloth was laid on; said where none is chosen. */
+function widthWords(job: Job, tape: Tape): string {
+  const { width } = clothOf(job).cloth;
+  return width === null
+    ? phrase`on a usual width of ${formatLength(USUAL_WIDTH.shell, tape)}, as none is chosen`
+    : phrase`on a width of ${formatLength(width, tape)}`;
+}
 
 /** What is cut, by material, and what is bought besides cloth. */
 export function ListsView({
@@ -105,7 +115,7 @@ export function ListsView({
         <p style={{ margin: 0 }}>
           {lay === null
             ? "No lay is kept yet: Cloth says how much to buy."
-            : phrase`${job.cloth?.name ?? "The good cloth"}: ${formatLength(lay, tape)} by the lay as it stands; Cloth says how much that is to buy.`}
+            : phrase`${job.cloth?.name ?? "The good cloth"}: ${formatLength(lay, tape)} by the lay as it stands, ${widthWords(job, tape)}; Cloth says how much that is to buy.`}
         </p>
       </section>
       <section aria-label="Bought besides cloth">
