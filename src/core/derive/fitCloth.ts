@@ -50,14 +50,13 @@ interface Range {
 
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
-/** A first look at a number takes this share of the time; what is left goes into the numbers just above the largest found. */
-const FIRST_LOOK = 1 / 14;
-const LEAST_LOOK_MS = 150;
+/** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
+const MS_A_LOOK = 140;
+/** No look takes longer than so many of them, and the whole no longer than so many times the time asked, however slow the machine. */
+const LONGEST_LOOK = 4;
+const LONGEST = 2;
 /** A number is given up once so many seeds have found no lay for it. */
 const SEEDS = 4;
-/** A lay longer than the cloth by this, in a first look, is not looked into any further. */
-const OUT_OF_REACH = 1.1;
-
 function rangeOf(param: Param): Range | null {
   if (param.as === "length") {
     const [least, most] = param.within ?? [0, 2000];
@@ -111,7 +110,8 @@ export function* fitCloth(
       say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${asked.number.slice(0, 30)}” to fit.`,
     );
   const from = performance.now();
-  const left = (): number => asked.milliseconds - (performance.now() - from);
+  let looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
+  const isLeft = (): boolean => looks > 0 && performance.now() - from < LONGEST * asked.milliseconds;
   const withValue = (value: number): Job => ({
     ...job,
     moves: moves.map((m, i) =>
@@ -122,7 +122,8 @@ export function* fitCloth(
   let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
   let refusal: LayFault | null = null;
   /** A number laid with a seed: like the nearest lay that fits, or afresh. */
-  const tryAt = (value: number, seed: number, milliseconds: number): Tried => {
+  const tryAt = (value: number, seed: number): Tried => {
+    looks--;
     const tried = withValue(value);
     const made = shapesOfAll([tried, ...others], "shell", cloth);
     if (!made.ok || !isMade(tried, index)) {
@@ -131,7 +132,7 @@ export function* fitCloth(
     }
     const laid = layWithin(made.shapes, cloth, asked.seed + seed, {
       steps: STEPS * (seed + 1),
-      milliseconds: Math.min(milliseconds, Math.max(50, left())),
+      milliseconds: LONGEST_LOOK * MS_A_LOOK,
       until: length,
       like: seed % 2 === 1 ? null : (proof?.lay ?? null),
       ...(asked.locked && { locked: asked.locked }),
@@ -144,10 +145,9 @@ export function* fitCloth(
     if (fits && (!proof || value > proof.value)) proof = { value, lay: laid.lay };
     return { value, length: laid.lay.length, fits };
   };
-  const aLook = Math.max(LEAST_LOOK_MS, asked.milliseconds * FIRST_LOOK);
   let [low, high]: [number, number | null] = [NaN, null];
   function* look(value: number, seed = 0): Generator<Tried, boolean, void> {
-    const tried = tryAt(value, seed, aLook);
+    const tried = tryAt(value, seed);
     tries.push(tried);
     yield tried;
     return tried.fits;
@@ -156,9 +156,7 @@ export function* fitCloth(
   const areaAt = (value: number): number | null => {
     const tried = withValue(value);
     const made = shapesOfAll([tried, ...others], "shell", cloth);
-    if (made.ok && isMade(tried, index)) return areaOf(made.shapes);
-    if (!made.ok) refusal ??= made;
-    return null;
+    return made.ok && isMade(tried, index) ? areaOf(made.shapes) : null;
   };
   const { least, most } = reachOf(range, areaAt, cloth.width * length);
   if ((yield* look(least)) || (yield* look(least, 1))) low = least;
@@ -173,7 +171,7 @@ export function* fitCloth(
   }
   high = most;
   if (most > low && (yield* look(most))) [low, high] = [most, null];
-  while (high !== null && high - low > range.step && left() > aLook) {
+  while (high !== null && high - low > range.step && isLeft()) {
     const value = (low + high) / 2;
     if (yield* look(value)) low = value;
     else high = value;
@@ -188,18 +186,16 @@ export function* fitCloth(
     }
     if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
   }
-  // The time that is left goes into what lies just above: a step, then larger ones, for the length does not grow evenly.
+  // A search may miss a lay that is there: what is left of the time goes over the numbers above again, each time anew.
   let given = low >= most ? SEEDS : 0;
-  for (let seed = 1, by = 1; given < SEEDS && left() > 0; seed++) {
-    const value = Math.min(most, low + by * range.step);
-    if (value <= low) break;
-    if (yield* look(value, seed)) {
-      [low, given, by] = [value, 0, 2 * by];
-      if (value === most) given = SEEDS;
-      continue;
+  for (let seed = 1; given < SEEDS && isLeft(); seed++) {
+    const before = low;
+    for (let top = most; top - low > range.step && isLeft();) {
+      const value = (low + top) / 2;
+      if (yield* look(value, seed)) low = value;
+      else top = value;
     }
-    if (by === 1) given++;
-    by = isHopeless(tries.at(-1), length) ? 1 : by === 1 ? 2 : 1;
+    given = low > before ? 0 : given + 1;
   }
   const isNarrowed = given >= SEEDS && (high !== null || low >= most);
   const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
@@ -255,10 +251,6 @@ function reachOf(
 
 const areaOf = (shapes: readonly CutShape[]): number =>
   shapes.reduce((sum, shape) => sum + (shape.plain + shape.mirrored) * Math.abs(polygonArea(shape.whole)), 0);
-
-/** No search makes up for so much. */
-const isHopeless = (tried: Tried | undefined, length: Mm): boolean =>
-  tried === undefined || tried.length === null || tried.length > length * OUT_OF_REACH;
 
 /** The line is made, not passed over. */
 function isMade(job: Job, index: number): boolean {

@@ -91,8 +91,8 @@ function settled(plan: LegPlan, wanted: PerPanel, widen: Widen): Settled {
 }
 
 /** A leg that ends above a turn comes upright over so much of its last stretch, or this share of what lies below the crotch. */
-const UPRIGHT: Mm = 60;
-const UPRIGHT_SHARE = 0.4;
+const UPRIGHT: Mm = 30;
+const UPRIGHT_SHARE = 0.25;
 
 /**
  * A leg that ends above a turn it would have: led to the hem's width a little above the hem and straight down from there, so

@@ -213,7 +213,7 @@ describe("marks and words", () => {
     expect(piece(jogger, "cuff").notches.filter((n) => n.pairs === "cuff")).toHaveLength(3);
     const faced = made({ waist: { kind: "facing" } });
     const texts = piece(faced, "facing-front").signs.words.map((w) => w.text);
-    expect(texts).toEqual(expect.arrayContaining(["side", "centre front", "fold"]));
+    expect(texts).toEqual(expect.arrayContaining(["side", "centre front, on the fold"]));
     expect(piece(faced, "facing-front").signs.lines.length).toBeGreaterThan(3);
     const contour = made({ waist: { kind: "contour-band" } });
     expect(piece(contour, "band-back").signs.words.map((w) => w.text)).toEqual(

@@ -107,7 +107,8 @@ export const joinBodice = defineMove({
         label: phrase`Waist, ${root}`,
         kind: "waist",
         by: ID,
-        how: by === "pleated" ? "equal" : by,
+        // Eased, the bodice is gathered a little into the trousers.
+        how: by === "pleated" ? "equal" : by === "eased" ? "gathered" : by,
         leg: "both",
         a: waistFromCentre(bodice[root]),
         b: edgesWithRole(leg, "waist").map((edge) => along(leg.id, edge.id)),

@@ -84,7 +84,7 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
   const net = sewn ?? waists.reduce((sum, e) => sum + pathLength(e.path), 0);
   const lowest = Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]);
   // A leg that ends above the place where its pleats would run out lets them run out at its hem.
-  const runOut = plan.runOut === null ? null : Math.min(plan.runOut, lowest);
+  const runOut = plan.runOut === null ? null : Math.min(plan.runOut, pathEnd(side.path)[1]);
   if (runOut !== null && runOut < top + 120) {
     throw new Refusal("run", say`Pleats run out between ${top + 120} below the waist and the hem.`);
   }
