@@ -3,7 +3,8 @@ import { contentPolicy, isOwnHost } from "./policy";
 
 /** Every page gets its policy with a nonce of this request, so that no script runs but those it was sent with. */
 export function proxy(request: NextRequest): NextResponse {
-  if (!isOwnHost(request.headers.get("host"))) return new NextResponse("Eland is not asked by this name.", { status: 421 });
+  if (!isOwnHost(request.headers.get("host")))
+    return new NextResponse("Eland is not asked by this name.", { status: 421 });
   const nonce = btoa(crypto.randomUUID());
   const policy = contentPolicy(nonce, process.env.NODE_ENV === "development");
   const headers = new Headers(request.headers);

@@ -114,6 +114,36 @@ const CHANGES: readonly Change[] = [
     says: say`A pleated strip is sewn inside its seam, and what it shows is what was asked.`,
     concerns: (job) => finished(job, "trims").includes("pleated-strip"),
   },
+  {
+    since: 4,
+    says: say`A leg that ends above its knee comes down upright to a straight hem; its hem used to be arched.`,
+    concerns: (job) => makes(job, "set-length"),
+  },
+  {
+    since: 4,
+    says: say`Darts that are kept clear of the hip end up to a millimetre higher.`,
+    concerns: ({ block: { rules } }) => rules.waist?.shaping !== "hipWide",
+  },
+  {
+    since: 4,
+    says: say`A wide allowance goes on to the end of its seam and steps in square, where it used to run to meet a narrower one.`,
+    concerns: (job) => finished(job, "pockets").length > 0,
+  },
+  {
+    since: 4,
+    says: say`The bag of a pocket is caught less deep where it reaches less far below its opening.`,
+    concerns: (job) => finished(job, "pockets").some((kind) => kind === "slant" || kind === "in-seam"),
+  },
+  {
+    since: 4,
+    says: say`A pleated strip ends below a band that is cut from the panels.`,
+    concerns: (job) => finished(job, "trims").includes("pleated-strip"),
+  },
+  {
+    since: 4,
+    says: say`The hem asked of a block that was brought in is met whatever line follows.`,
+    concerns: ({ block }) => block.school === "own",
+  },
 ];
 
 /** What of a job is drawn otherwise than when it was last looked at; nothing for a job of today. */
