@@ -1,4 +1,4 @@
-import { plain, say, typedOnTape } from "../units";
+import { say, typedOnTape } from "../units";
 import type { AdviceRule } from "./advice";
 
 /** A seat is full from this far over what the waist would lead one to expect. */
