@@ -115,10 +115,13 @@ const SHOWN: Readonly<Record<string, readonly string[]>> = {
   // A very full hip over a slim knee is an abrupt curve whatever one does; its thigh fills the leg.
   "high-cigarette Full": ["hip-corner", "floor-clearance"],
   jogger: ["hip-corner"],
+  // Set in inches for one wearer, its hem is narrower than this thigh: it comes in so abruptly that its seam bends within its allowance.
+  "trimmed-shorts Full": ["hip-corner", "allowances"],
 };
 /** With every remedy pressed: what is left for the maker. */
 const LEFT: Readonly<Record<string, readonly string[]>> = {
   "high-cigarette Full": ["hip-corner"],
+  "trimmed-shorts Full": ["hip-corner", "allowances"],
   ...Object.fromEntries(FOUR_BODIES.map(({ name }) => [`jogger ${name}`, ["hip-corner"]])),
 };
 /** A frilled ring cut to the body's waist has darts under it as well: two presses. */
