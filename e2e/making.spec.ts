@@ -53,9 +53,10 @@ test.describe("the lay", () => {
     const band = page.getByRole("button", { name: /^Waistband/ });
     await band.focus();
     const outline = (): Promise<string | null> => band.locator("path").first().getAttribute("d");
-    for (let i = 0; i < 4; i++) {
+    // To and fro: a piece that meets its neighbour stays where it is.
+    for (const key of ["ArrowRight", "ArrowLeft", "ArrowRight"]) {
       const before = await outline();
-      await page.keyboard.press("Shift+ArrowRight");
+      await page.keyboard.press(`Shift+${key}`);
       // Each move is worked out in the worker before the piece is drawn elsewhere.
       await expect.poll(outline).not.toBe(before);
     }
@@ -108,7 +109,7 @@ test("the legs of a one-piece are chosen on the shelf, and a top is made of it",
   await openStage(page, "restyle", "sample-kite-one-piece");
   await page.getByRole("combobox", { name: "Trousers" }).click();
   await page.getByRole("option", { name: /culotte/ }).click();
-  await expect(page.getByText(/gathered to the bodice/)).toBeVisible();
+  await expect(page.getByText(/in front .* gathered to/)).toBeVisible();
   await page.getByRole("button", { name: "Cowl top" }).click();
   await expect(page.getByText(/Slash the chest line from the centre/)).toBeVisible();
 });
