@@ -39,7 +39,7 @@ const typed = new Set<string>();
 /** So much of it is remembered: more than a workroom shows. */
 const MOST_TYPED = 20_000;
 /** Fields of what is kept that hold a maker's own words. */
-const TYPED_IN: ReadonlySet<string> = new Set(["name", "note", "words", "text", "caption", "meant", "label", "says"]);
+const TYPED_IN: ReadonlySet<string> = new Set(["name", "note", "words", "caption", "meant"]);
 
 /** Keeps the words that a maker typed into a record of hers from being looked up as the program's. Bytes are read over. */
 export function keepAsTyped(record: unknown, isTyped = false): void {
@@ -51,6 +51,8 @@ export function keepAsTyped(record: unknown, isTyped = false): void {
     return;
   }
   if (typeof record !== "object" || record === null || ArrayBuffer.isView(record)) return;
+  // Outlines and lays are thousands of numbers, and hold no word.
+  if (Array.isArray(record) && typeof record[0] === "number") return;
   for (const [field, value] of Object.entries(record))
     keepAsTyped(value, Array.isArray(record) || isTyped ? isTyped : TYPED_IN.has(field));
 }
