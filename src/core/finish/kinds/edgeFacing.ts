@@ -59,7 +59,7 @@ function beside(panel: Panel, edge: Edge): readonly [before: Edge, after: Edge] 
 }
 
 /** The facing of one edge of a panel of the bodice, parallel to it; null where it does not lie flat at this depth. */
-function facingOf(panel: Panel, faced: Edge, which: Faced, depth: Mm): Panel | null {
+function facingOf(panel: Panel, faced: Edge, which: Faced, depth: Mm, interfaced: boolean): Panel | null {
   const [before, after] = beside(panel, faced);
   const long = pathLength(before.path);
   if (depth > Math.min(long, pathLength(after.path))) return null;
@@ -77,7 +77,7 @@ function facingOf(panel: Panel, faced: Edge, which: Faced, depth: Mm): Panel | n
     stretch(after, 0, depth),
     { id: "inner", role: "style", name: "inner edge", path: inner },
   ];
-  return asFacing(panel, which, NAMES[which], before.role === "fold", closed(edges));
+  return asFacing(panel, which, NAMES[which], { isFolded: before.role === "fold", interfaced }, closed(edges));
 }
 
 /** The offset ends on the seams beside the edge but for a rounding: drawn to just there. */
@@ -117,7 +117,7 @@ const LEAST_AT_SIDE: Mm = 15;
 const CLEAR = 0.75;
 
 /** One facing for neck and armhole, where two would lie over each other on the shoulder; null where it does not lie flat. */
-function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
+function combinedOf(panel: Panel, depth: Mm, atSide: Mm, interfaced: boolean): Panel | null {
   const top = wholeTop(panel);
   if (!top) return null;
   const [neck, shoulder, armhole] = top;
@@ -140,7 +140,7 @@ function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
   const up = upBy(atCentre);
   const inner: Edge = { id: "inner", role: "style", name: "inner edge", path: across(up) };
   const isFolded = centre.role === "fold";
-  return asFacing(panel, "edge", "Neck and armhole facing", isFolded, [
+  return asFacing(panel, "edge", "Neck and armhole facing", { isFolded, interfaced }, [
     { ...centre, path: up },
     neck,
     shoulder,
@@ -154,7 +154,13 @@ function combinedOf(panel: Panel, depth: Mm, atSide: Mm): Panel | null {
 const isUpper = ({ is }: Panel): boolean => is.cuts.at(-1)?.part === "above";
 
 /** A facing of these edges, fused; null where its outline crosses itself. */
-function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edges: readonly Edge[]): Panel | null {
+function asFacing(
+  panel: Panel,
+  id: string,
+  name: string,
+  { isFolded, interfaced }: { readonly isFolded: boolean; readonly interfaced: boolean },
+  edges: readonly Edge[],
+): Panel | null {
   const facing: Panel = {
     id: `${id}-facing-${panel.is.root ?? "side"}${isUpper(panel) ? "-upper" : ""}`,
     name: phrase`${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
@@ -163,7 +169,7 @@ function asFacing(panel: Panel, id: string, name: string, isFolded: boolean, edg
     cutting: {
       material: "shell",
       ...(isFolded && { pieces: { count: 1, onFold: true } }),
-      also: interfacing(true, isFolded ? 1 : 2),
+      also: interfacing(interfaced, isFolded ? 1 : 2),
     },
     edges,
     landmarks: {},
@@ -224,7 +230,7 @@ function withFacings(
 const meetOn = (panel: Panel, depth: Mm): boolean =>
   edgesWithRole(panel, "shoulder").every((edge) => 2 * depth > pathLength(edge.path));
 
-function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
+function faced(garment: Garment, edges: readonly Faced[], depth: Mm, interfaced: boolean): Garment {
   const bodice = garment.panels.filter((p) => isBodice(p));
   if (bodice.length === 0) return unsettled(garment, say`There is no neck and no armhole to face.`);
   const whole = bodice.filter((p) =>
@@ -238,20 +244,24 @@ function faced(garment: Garment, edges: readonly Faced[], depth: Mm): Garment {
     });
     const atSide = Math.min(depth, ...sides);
     const parts = whole.flatMap((panel) => {
-      const facing = combinedOf(panel, depth, atSide);
+      const facing = combinedOf(panel, depth, atSide, interfaced);
       const [neck, , armhole] = wholeTop(panel) as NonNullable<ReturnType<typeof wholeTop>>;
       return [neck, armhole].map((edge) => ({ panel, edge, facing }));
     });
     const rest = withFacings(garment, parts, edges, depth);
-    return rest.undecided.length === garment.undecided.length ? facedApart(rest, edges, depth) : rest;
+    return rest.undecided.length === garment.undecided.length ? facedApart(rest, edges, depth, interfaced) : rest;
   }
-  return facedApart(garment, edges, depth);
+  return facedApart(garment, edges, depth, interfaced);
 }
 
-const facedApart = (garment: Garment, edges: readonly Faced[], depth: Mm): Garment =>
+const facedApart = (garment: Garment, edges: readonly Faced[], depth: Mm, interfaced: boolean): Garment =>
   edges.reduce((now, which) => {
     const open = openEdges(now, which);
-    const parts = open.map(([panel, edge]) => ({ panel, edge, facing: facingOf(panel, edge, which, depth) }));
+    const parts = open.map(([panel, edge]) => ({
+      panel,
+      edge,
+      facing: facingOf(panel, edge, which, depth, interfaced),
+    }));
     return withFacings(now, parts, [which], depth);
   }, garment);
 
@@ -278,11 +288,6 @@ export const edgeFacing = defineFinish({
     interfaced: INTERFACED,
   },
   facts: {},
-  make(garment, { edges, depth, interfaced }) {
-    const made = faced(garment, edges === "both" ? ["neck", "armhole"] : [edges], depth.mm);
-    if (interfaced) return made;
-    const before = new Set(garment.panels.map((p) => p.id));
-    const bare = (p: Panel): Panel => ({ ...p, cutting: { ...p.cutting, also: [] } });
-    return { ...made, panels: made.panels.map((p) => (before.has(p.id) ? p : bare(p))) };
-  },
+  make: (garment, { edges, depth, interfaced }) =>
+    faced(garment, edges === "both" ? ["neck", "armhole"] : [edges], depth.mm, interfaced),
 });
