@@ -5,6 +5,7 @@ import { Refusal, say } from "../units";
 
 /** What is said where the card gives no outline, and where the moves do. */
 export const MEASURES_AT_FAULT = ["These measures give", "Check waist, hip, crotch depth and the levels."] as const;
+export const BLOCK_AT_FAULT = ["This block gives", "Check its outline and the places on it."] as const;
 export const MOVES_AT_FAULT = ["These moves give", "Take back what was changed last, or switch a move off."] as const;
 export const FITTINGS_AT_FAULT = ["These fittings give", "Take back some of what was corrected last."] as const;
 

@@ -15,7 +15,7 @@ import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import { meetingHem } from "./askedHem";
 import { clothOf } from "./cloth";
 import { draftedOf, type Drafted } from "./drafted";
-import { FITTINGS_AT_FAULT, MEASURES_AT_FAULT, MOVES_AT_FAULT, refuseBadOutlines } from "./lastGate";
+import { BLOCK_AT_FAULT, FITTINGS_AT_FAULT, MEASURES_AT_FAULT, MOVES_AT_FAULT, refuseBadOutlines } from "./lastGate";
 import { planZip, type ZipPlan } from "./zip";
 import type { Job } from "../files";
 import {
@@ -165,7 +165,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     const { panels, joins, plan } = run.state;
     if (job.block.school === "own" && fittings.length > 0)
       refuseBadOutlines([...block.panels, ...(onLeft?.block.panels ?? [])], "fittings", FITTINGS_AT_FAULT);
-    refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
+    if (job.block.school === "own") refuseBadOutlines(block.panels, "block.own", BLOCK_AT_FAULT);
+    else refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
     refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
     const waistGirth = rimGirth({ panels, joins }, "waist");
     const zip = planZip(panels, joins, waistGirth, measures.hip, finish);

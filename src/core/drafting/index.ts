@@ -26,10 +26,10 @@ export {
 } from "./plan";
 export { loweredCrotch } from "./own/alterLeg";
 export { loweredWaist } from "./own/alterWaist";
-export { between } from "./own/runOut";
+export { between, eased } from "./own/runOut";
 export { startMoved, walked } from "./own/walk";
 export { altersOwnBlock, type OwnCorrection } from "./own/corrected";
-export { ownCrotchTo } from "./own/drawOwn";
+export { endedAt, ownCrotchTo } from "./own/drawOwn";
 export { ownBlock } from "./own/ownBlock";
 export { LEG_OUTLINE } from "./own/ownOutline";
 export * from "./own/schema";

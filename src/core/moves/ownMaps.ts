@@ -1,6 +1,8 @@
 import type { Edge } from "../pattern";
 import {
   between,
+  eased,
+  endedAt,
   loweredCrotch,
   loweredWaist,
   netWaist,
@@ -16,6 +18,7 @@ import {
   line,
   pathAt,
   pathAlongAtX,
+  pathBent,
   pathBetween,
   pathEnd,
   pathLength,
@@ -59,11 +62,18 @@ function withOwn(plan: LegPlan, change: (panel: OwnPanel) => OwnPanel): LegPlan 
   };
 }
 
-/** The waist drawn on straight by an amount at the side, or cut back along its line; refused where a dart stands there. */
+/**
+ * The waist led on by an amount at the side, or cut back along its line; refused where a dart stands there. Led on, it
+ * leaves its last dart and meets the side as it did, at the level where it ended.
+ */
 function waistTo({ waist }: OwnPanel, out: Mm): readonly Edge[] {
   const last = waist.at(-1) as Edge;
   const end = pathEnd(last.path);
-  if (out >= 0) return [...waist.slice(0, -1), { ...last, path: [...last.path, line(end, [end[0] + out, end[1]])] }];
+  if (out >= 0) {
+    const from = pathStart(last.path)[0];
+    const ledOn = pathBent(last.path, ([x, y]) => [x + out * eased(between(x, from, end[0])), y]);
+    return [...waist.slice(0, -1), { ...last, path: ledOn }];
+  }
   const along = pathAlongAtX(last.path, end[0] + out);
   if (along === null || along < LEAST_WAIST) {
     const least = 0 - Math.max(0, pathLength(last.path) - LEAST_WAIST);
@@ -74,21 +84,24 @@ function waistTo({ waist }: OwnPanel, out: Mm): readonly Edge[] {
 /** So much of the waist stays between a dart and the side. */
 const LEAST_WAIST: Mm = 5;
 
-/** The side out by an amount and squared down from the hip; the inseam out by another from crotch to knee and below. */
+/**
+ * The side out by an amount and squared down from the hip to where it ended; the inseam out by another from crotch to knee
+ * and below, and the hem straight across, square to the grain.
+ */
 export function widenOwn(plan: LegPlan, out: Mm, inner: Mm): LegPlan {
   const { knee } = plan.levels;
-  // Squared down to one level on front and back, so that the sides still agree.
-  const foot = plan.own ? pathEnd(plan.own.front.side)[1] : 0;
   return withOwn({ ...plan, hang: "side" }, (panel) => {
     const moved = (p: Point): Point => [p[0] + out, p[1]];
     const waist = waistTo(panel, out);
     const squared = pathMap(pathBetween(panel.side, 0, pathNearest(panel.side, panel.hip).along), moved);
     // Taken in along the waist line the side begins where that runs, a little higher or lower.
     const upper = startMoved(squared, pointSubtract(pathEnd((waist.at(-1) as Edge).path), pathStart(squared)));
-    const corner: Point = [pathEnd(upper)[0], foot];
+    // Each panel's own level: laid hip line on hip line, the back's hem may lie lower than the front's, or higher.
+    const corner: Point = [pathEnd(upper)[0], pathEnd(panel.side)[1]];
     // The back's crotch point may lie lower than the front's: it stays where it is.
     const point = pathStart(panel.inseamDown)[1];
-    const inseamDown = pathMap(panel.inseamDown, (p) => [p[0] - inner * between(p[1], point, knee), p[1]]);
+    const wide = pathMap(panel.inseamDown, (p) => [p[0] - inner * between(p[1], point, knee), p[1]]);
+    const inseamDown = endedAt(wide, corner[1] - pathEnd(wide)[1]);
     const hem: Path = [line(corner, pathEnd(inseamDown))];
     return {
       ...panel,

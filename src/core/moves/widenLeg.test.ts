@@ -1,5 +1,8 @@
 import { landmarkOf } from "../pattern";
+import type { Job } from "../files";
 import { badPair } from "../testing/badOutline";
+import { derivedOf } from "../testing/jobs";
+import { ownBlockJob, ownBlockOf } from "../testing/ownBlock";
 import { made } from "../testing/worksheet";
 
 describe("widen the leg", () => {
@@ -31,5 +34,22 @@ describe("widen the leg", () => {
     const slim = made(["widen-leg", { side: "-10 mm" }]);
     expect(Math.abs(landmarkOf(slim.front, "hipSide")[0])).toBeCloseTo(146, 6);
     expect(made(["widen-leg", { side: "300 mm" }]).worksheet[0]?.passed).toSay(/−6 to 20 cm/);
+  });
+
+  test("a block brought in keeps its hem square to the grain, at the level where each panel had it", () => {
+    // The back's hip is marked 7.5 mm higher than it lies: laid hip line on hip line, its hem comes out lower.
+    const raised = ownBlockOf(({ hipSide: [x, y], ...marks }, which) => ({
+      ...marks,
+      hipSide: [x, which === "back" ? y - 7.5 : y],
+    }));
+    const hems = (moves: Job["moves"]): readonly (readonly number[])[] => {
+      const made = derivedOf(ownBlockJob(raised, moves));
+      return made.panels.map((p) => [landmarkOf(p, "hemSide")[1], landmarkOf(p, "hemInseam")[1]]);
+    };
+    const wide = [{ id: "w", move: "widen-leg", on: true, params: { side: "25 mm" } }];
+    const [before, after] = [hems([]), hems(wide)];
+    expect(after[1]).toEqual([expect.closeTo(1077.5, 1), expect.closeTo(1077.5, 1)]);
+    after.forEach((hem, i) => expect(hem).toEqual(before[i]?.map((y) => expect.closeTo(y, 2))));
+    expect(derivedOf(ownBlockJob(raised, wide)).checks.find((c) => c.id === "smooth-waist")?.status).toBe("pass");
   });
 });

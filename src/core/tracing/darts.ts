@@ -22,20 +22,38 @@ export interface DartedEdge {
 
 const numbered = (id: string, n: number, apart: string): string => (n === 1 ? id : `${id}${apart}${n}`);
 
+/** The darts that open on none of these edges, and so are not taken in. */
+export function dartsOffEdges(edges: readonly Path[], darts: readonly DrawnDart[]): readonly DrawnDart[] {
+  const open = new Set(edges.flatMap((path) => mouthsOn(path, darts).map((m) => m.dart)));
+  return darts.filter((dart) => !open.has(dart));
+}
+
+/** The mouths of darts on an edge, in its order; none within a millimetre of its ends, or of one before it. */
+function mouthsOn(path: Path, darts: readonly DrawnDart[]) {
+  const end = pathLength(path) - 1;
+  const near = darts
+    .map((dart) => {
+      const [a, b] = [pathNearest(path, dart[0]), pathNearest(path, dart[2])];
+      const [from, to] = a.along < b.along ? [a, b] : [b, a];
+      return { dart, from: from.along, to: to.along, off: Math.max(a.distance, b.distance) };
+    })
+    .filter((m) => m.off < NEAR && m.to - m.from > LEAST_MOUTH)
+    .sort((a, b) => a.from - b.from);
+  let at = 0;
+  return near.filter(({ from, to }) => {
+    if (from <= at + 1 || to >= end) return false;
+    at = to;
+    return true;
+  });
+}
+
 /** Parts an edge at the mouths of the darts that open on it, so that its sewn length does not count them. */
 export function partedAtDarts(
   path: Path,
   darts: readonly DrawnDart[],
   { role, id, name, dartId, dartName }: DartedEdge,
 ): { readonly edges: readonly Edge[]; readonly lines: readonly PanelLine[] } {
-  const mouths = darts
-    .map((dart) => {
-      const [a, b] = [pathNearest(path, dart[0]), pathNearest(path, dart[2])];
-      const [from, to] = a.along < b.along ? [a, b] : [b, a];
-      return { from: from.along, to: to.along, tip: dart[1], near: Math.max(a.distance, b.distance) < NEAR };
-    })
-    .filter((m) => m.near && m.to - m.from > LEAST_MOUTH)
-    .sort((a, b) => a.from - b.from);
+  const mouths = mouthsOn(path, darts);
   const edges: Edge[] = [];
   const lines: PanelLine[] = [];
   let at = 0;
@@ -43,8 +61,7 @@ export function partedAtDarts(
     const n = edges.filter((e) => e.role === role).length + 1;
     edges.push({ id: numbered(id, n, "-"), role, name, path: pathBetween(path, at, to) });
   };
-  mouths.forEach(({ from, to, tip }, i) => {
-    if (from <= at + 1 || to >= pathLength(path) - 1) return;
+  mouths.forEach(({ from, to, dart: [, tip] }, i) => {
     push(from);
     const mouth = pathBetween(path, from, to);
     edges.push({

@@ -1,5 +1,5 @@
-import { pathMap, type Point } from "../geometry";
-import type { Mm } from "../units";
+import { pathFlatten, pathMap, pointDistance, polygonSelfCrossing, type Path, type Point } from "../geometry";
+import { Refusal, say, type Mm } from "../units";
 import { withoutAllowance } from "./allowance";
 import { fitted, refuseOffTheLine, splitAtCorners, type EdgesOf, type MarksOf, type OutlineKind } from "./corners";
 import type { DrawnDart } from "./darts";
@@ -31,13 +31,49 @@ export function readTraced<E extends string, P extends string>(asked: Asked<E, P
   const marks = Object.fromEntries(
     Object.entries<Point>(asked.marks).map(([name, p]) => [name, place(p)]),
   ) as MarksOf<P>;
-  const split = splitAtCorners(kind, pathMap(readOutline(panel.path, at.outline), place), marks, at.marks);
+  const drawn = pathMap(readOutline(panel.path, at.outline), place);
+  refuseCrossing(
+    kind,
+    drawn,
+    marks,
+    (by, where) =>
+      new Refusal(
+        at.outline,
+        say`The outline crosses itself ${by} from ${where}. Draw it as one line that meets itself nowhere.`,
+      ),
+  );
+  const split = splitAtCorners(kind, drawn, marks, at.marks);
   refuseOffTheLine(kind, split, marks, at.marks);
   const ids = kind.corners.map(([id]) => id);
+  const edges = fitted(withoutAllowance(split, ids, asked.widths, at.allowance));
+  refuseCrossing(
+    kind,
+    ids.flatMap((id) => edges[id]),
+    marks,
+    (by, where) =>
+      new Refusal(
+        at.allowance,
+        say`Without its allowances the outline crosses itself ${by} from ${where}. Type the allowances that the drawing holds, or smooth the line there.`,
+      ),
+  );
   return {
-    edges: fitted(withoutAllowance(split, ids, asked.widths, at.allowance)),
+    edges,
     marks,
     darts: (panel.darts ?? []).map(([a, b, c]): DrawnDart => [place(a), place(b), place(c)]),
     notches: (panel.notches ?? []).map((p) => place(p)),
   };
+}
+
+/** Refuses an outline that crosses itself, naming the place it does so nearest to. */
+function refuseCrossing<E extends string, P extends string>(
+  { words }: OutlineKind<E, P>,
+  outline: Path,
+  marks: MarksOf<P>,
+  refusal: (by: Mm, where: string) => Refusal,
+): void {
+  const at = polygonSelfCrossing(pathFlatten(outline).slice(0, -1));
+  if (!at) return;
+  const names = Object.keys(marks) as P[];
+  const nearest = names.reduce((a, b) => (pointDistance(marks[b], at) < pointDistance(marks[a], at) ? b : a));
+  throw refusal(pointDistance(marks[nearest], at), words[nearest]);
 }

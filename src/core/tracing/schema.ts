@@ -3,6 +3,9 @@ import { z } from "zod";
 /** A place in the drawing's own frame, in millimetres. */
 export const placeSchema = z.tuple([z.number(), z.number()]);
 
+/** A panel brought in has at most so many darts. */
+export const MOST_DARTS = 4;
+
 /** The outline of one panel brought in, with what is drawn inside it. */
 export const tracedPanelSchema = z.strictObject({
   /** Outline in millimetres: absolute M, L and C commands, closed with Z. */
@@ -14,7 +17,7 @@ export const tracedPanelSchema = z.strictObject({
   /** Darts as mouth, tip, mouth, in millimetres. */
   darts: z
     .array(z.tuple([placeSchema, placeSchema, placeSchema]))
-    .max(4)
+    .max(MOST_DARTS)
     .optional(),
   /** Notches on the outline, in millimetres. */
   notches: z.array(placeSchema).max(60).optional(),

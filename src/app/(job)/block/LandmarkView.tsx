@@ -6,7 +6,10 @@ import { BODICE_FRONT_PLACES, BODICE_OUTLINE, BODICE_PLACES } from "@/core/bodic
 import type { Point } from "@/core/geometry";
 import { snappedPlace } from "@/core/tracing";
 import type { FoundOutline } from "@/core/files/bringIn";
+import type { Tape } from "@/core/units";
 import { pointsData } from "@/ui/table/layout";
+import { InnerLinesList } from "./InnerLinesList";
+import { dartKey } from "./ownTrial";
 
 /** What is put on an outline: its places, their words, where each means a corner, and the line that is laid upright. */
 export interface PlacedKind {
@@ -41,12 +44,17 @@ interface Props {
   readonly outline: FoundOutline;
   readonly marks: Places;
   readonly onChange: (marks: Places) => void;
+  readonly tape: Tape;
+  /** Likely darts that are not to be taken as darts. */
+  readonly noDarts: ReadonlySet<string>;
+  readonly onNoDarts: (next: ReadonlySet<string>) => void;
 }
 
 const PAD = 60;
 
 /** A brought-in outline with its landmarks, each pulled by hand or nudged by the arrow keys. */
-export function LandmarkView({ title, kind, color, outline, marks, onChange }: Props) {
+export function LandmarkView(props: Props) {
+  const { title, kind, color, outline, marks, onChange, tape, noDarts, onNoDarts } = props;
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<string | null>(null);
   const [focus, setFocus] = useState<string | null>(null);
@@ -101,6 +109,18 @@ export function LandmarkView({ title, kind, color, outline, marks, onChange }: P
         {outline.darts.map((d, i) => (
           <path key={i} d={pointsData(d)} fill="none" stroke="var(--text)" strokeWidth={unit} />
         ))}
+        {outline.inner.others.map((line, i) => (
+          <path key={i} d={pointsData(line)} fill="none" stroke="var(--rule)" strokeWidth={unit} />
+        ))}
+        {outline.inner.darts.map((d, i) => (
+          <path
+            key={i}
+            d={pointsData(d)}
+            fill="none"
+            stroke={noDarts.has(dartKey(outline, i)) ? "var(--rule)" : "var(--text)"}
+            strokeWidth={unit}
+          />
+        ))}
         <path
           d={pointsData(kind.upright.map(at))}
           stroke="var(--quiet)"
@@ -152,6 +172,7 @@ export function LandmarkView({ title, kind, color, outline, marks, onChange }: P
           );
         })}
       </svg>
+      <InnerLinesList outline={outline} tape={tape} noDarts={noDarts} onNoDarts={onNoDarts} />
     </figure>
   );
 }

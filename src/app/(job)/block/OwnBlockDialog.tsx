@@ -44,6 +44,7 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
   const [busy, setBusy] = useState(false);
   const [roles, setRoles] = useState<GuessedPanels | null>(null);
   const [marks, setMarks] = useState<Readonly<Record<string, Places>>>({});
+  const [noDarts, setNoDarts] = useState<ReadonlySet<string>>(new Set());
   const [allowance, setAllowance] = useState("");
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -57,6 +58,7 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
       if (result.kind === "outlines") {
         setRoles(result[what].panels);
         setMarks(result[what].places as unknown as typeof marks);
+        setNoDarts(new Set());
       }
     } catch (error) {
       setProblem(sentenceOf(error, "This file cannot be read as a drawing. Save it as SVG or as text DXF."));
@@ -83,12 +85,13 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
             panels: roles,
             legs: marks as unknown as Said["legs"],
             bodice: marks as unknown as Said["bodice"],
+            noDarts,
             allowance: allowance === "" ? null : keptText(allowance, tape, job.body.unit),
             unit: job.body.unit,
             name: file?.name,
           })
         : null,
-    [what, outlines, roles, marks, allowance, tape, job.body.unit, file?.name],
+    [what, outlines, roles, marks, noDarts, allowance, tape, job.body.unit, file?.name],
   );
   const refusal = problem ?? (read?.kind === "refused" ? read.message : null);
 
@@ -183,6 +186,9 @@ export function OwnBlockDialog({ what, onClose }: { readonly what: Brought; read
                     outline={outline}
                     marks={own}
                     onChange={(next) => setMarks({ ...marks, [outline.id]: next })}
+                    tape={tape}
+                    noDarts={noDarts}
+                    onNoDarts={setNoDarts}
                   />
                 ) : null;
               })}

@@ -1,8 +1,8 @@
 import { ownBodice, type OwnBodice } from "@/core/bodice";
 import { ownBlock, type OwnBlock, type OwnPanelLandmarks } from "@/core/drafting";
 import type { BroughtIn, FoundOutline, GuessedPanels } from "@/core/files/bringIn";
-import { outlineData, type TracedPanel } from "@/core/tracing";
-import { Refusal, type Mm, type Sentence, type Unit } from "@/core/units";
+import { MOST_DARTS, outlineData, type TracedPanel } from "@/core/tracing";
+import { Refusal, say, type Mm, type Sentence, type Unit } from "@/core/units";
 
 export type Outlines = Extract<BroughtIn, { kind: "outlines" }>;
 export type BodicePlaces = OwnBodice["landmarks"]["front"];
@@ -15,6 +15,8 @@ export interface Said {
   readonly panels: GuessedPanels;
   readonly legs: Readonly<Record<string, OwnPanelLandmarks>>;
   readonly bodice: Readonly<Record<string, BodicePlaces>>;
+  /** Likely darts that are not to be taken as darts, by outline and number. */
+  readonly noDarts: ReadonlySet<string>;
   readonly allowance: string | null;
   readonly unit: Unit;
   readonly name: string | undefined;
@@ -25,23 +27,33 @@ export type Tried =
   | { readonly what: "bodice"; readonly own: OwnBodice; readonly bust: Mm; readonly waist: Mm }
   | { readonly what: "refused"; readonly says: Sentence };
 
-const panelOf = (o: FoundOutline): TracedPanel => ({
-  path: outlineData(o.path),
-  ...(o.notches.length > 0 && { notches: o.notches.slice(0, 60).map(([x, y]): [number, number] => [x, y]) }),
-  ...(o.darts.length > 0 ? { darts: o.darts.map((d) => d.map((p) => [...p])) as TracedPanel["darts"] } : {}),
-});
+/** How a likely dart of an outline is called. */
+export const dartKey = (outline: FoundOutline, index: number): string => `${outline.id}/${index}`;
+
+function panelOf(o: FoundOutline, noDarts: ReadonlySet<string>): TracedPanel {
+  const darts = [...o.darts, ...o.inner.darts.filter((_, i) => !noDarts.has(dartKey(o, i)))];
+  return {
+    path: outlineData(o.path),
+    ...(o.notches.length > 0 && { notches: o.notches.slice(0, 60).map(([x, y]): [number, number] => [x, y]) }),
+    ...(darts.length > 0 && { darts: darts.map((d) => d.map((p) => [...p])) as TracedPanel["darts"] }),
+  };
+}
 
 /** Makes the block or bodice as it stands, or says what is still wrong with it. */
 export function tryOut(what: Brought, outlines: Outlines, said: Said): Tried {
   const fail = (...says: Sentence): Tried => ({ what: "refused", says });
-  const { panels } = said;
-  if (panels.front === panels.back) return fail("Front and back are the same outline. Choose two.");
+  const { panels: chosen } = said;
+  if (chosen.front === chosen.back) return fail("Front and back are the same outline. Choose two.");
   const found = (id: string): FoundOutline | undefined => outlines.found.find((o) => o.id === id);
-  const [front, back] = [found(panels.front), found(panels.back)];
+  const [front, back] = [found(chosen.front), found(chosen.back)];
   if (!front || !back) return fail("Choose which outline is the front and which the back.");
+  const panels = { front: panelOf(front, said.noDarts), back: panelOf(back, said.noDarts) };
+  const over = (["front", "back"] as const).find((half) => (panels[half].darts?.length ?? 0) > MOST_DARTS);
+  if (over)
+    return fail(...say`The ${over} has more than ${MOST_DARTS} darts. Leave out those that are not sewn as darts.`);
   const whole = {
     ...(said.name ? { name: said.name.slice(0, 120) } : {}),
-    panels: { front: panelOf(front), back: panelOf(back) },
+    panels,
     ...(said.allowance === null ? {} : { allowance: said.allowance }),
   };
   try {

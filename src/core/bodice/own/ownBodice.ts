@@ -13,7 +13,7 @@ import {
   type Point,
 } from "../../geometry";
 import { edgesWithRole, type Join, type Panel } from "../../pattern";
-import { partedAtDarts, readTraced, widthsHeld, type MarksOf, type Traced } from "../../tracing";
+import { dartsOffEdges, partedAtDarts, readTraced, widthsHeld, type MarksOf, type Traced } from "../../tracing";
 import { quantity, Refusal, say, type Mm, type Quantity, type Unit } from "../../units";
 import { joinsOf, panelOf, type HalfLines } from "../panels";
 import {
@@ -164,7 +164,15 @@ function numbersOf(panels: Readonly<Record<Half, Panel>>): Record<string, Quanti
   };
 }
 
-function stepsOf(own: OwnBodice, panels: Readonly<Record<Half, Panel>>): readonly Step[] {
+/** How far from the waist the tips of darts lie that open neither there nor on the side. */
+const dartsOff = ({ edges, darts }: Read): readonly Mm[] =>
+  dartsOffEdges([edges.side, edges.waist], darts).map(([, tip]) => pathNearest(edges.waist, tip).distance);
+
+function stepsOf(
+  own: OwnBodice,
+  panels: Readonly<Record<Half, Panel>>,
+  read: Readonly<Record<Half, Read>>,
+): readonly Step[] {
   const drafter = new Drafter();
   for (const half of ["front", "back"] as const) {
     const panel = panels[half];
@@ -176,6 +184,14 @@ function stepsOf(own: OwnBodice, panels: Readonly<Record<Half, Panel>>): readonl
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
       { name: own.name ?? "" },
     );
+    dartsOff(read[half]).forEach((far, i) => {
+      const name = `${half}Dart${i + 1}`;
+      drafter.number(name, quantity(far, "measured on the bodice brought in"));
+      drafter.step(
+        panel.id,
+        phrase`Leave out the dart of the ${half} whose tip lies {${name}} from the waist: it opens neither there nor on the side.`,
+      );
+    });
   }
   return drafter.steps;
 }
@@ -189,15 +205,16 @@ const drawn = new WeakMap<OwnBodice, Map<Unit, OwnBodiceDrawn>>();
 export function ownBodice(own: OwnBodice, unit: Unit): OwnBodiceDrawn {
   const held = drawn.get(own)?.get(unit);
   if (held) return held;
-  const front = panelOf("front", linesOf(readHalf(own, "front", unit), "front"));
-  const back = panelOf("back", linesOf(readHalf(own, "back", unit), "back"));
+  const read = { front: readHalf(own, "front", unit), back: readHalf(own, "back", unit) };
+  const front = panelOf("front", linesOf(read.front, "front"));
+  const back = panelOf("back", linesOf(read.back, "back"));
   const panels = { front, back };
   const made: OwnBodiceDrawn = {
     panels: [front, back],
     joins: joinsOf(panels),
     waist: { front: waistOf(front), back: waistOf(back) },
     numbers: numbersOf(panels),
-    steps: stepsOf(own, panels),
+    steps: stepsOf(own, panels, read),
   };
   drawn.set(own, (drawn.get(own) ?? new Map<Unit, OwnBodiceDrawn>()).set(unit, made));
   return made;

@@ -63,7 +63,8 @@ export function ownCrotchTo(panel: OwnPanel, inseamDown: Path): Path {
 }
 
 /** A seam that runs straight on below its end, or is cut off above it, by a difference of levels. */
-function endedAt(path: Path, longer: Mm): Path {
+export function endedAt(path: Path, longer: Mm): Path {
+  if (Math.abs(longer) < 1e-9) return path;
   const end = pathEnd(path);
   const level = end[1] + longer;
   if (longer <= 0) return pathBetween(path, 0, pathAlongAtLevel(path, level) ?? pathLength(path));

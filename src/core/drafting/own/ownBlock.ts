@@ -1,7 +1,16 @@
 import { phrase } from "../../words";
 import { edgeOf, edgesWithRole, type Panel } from "../../pattern";
-import { movedEdges, partedAtDarts, placeOn, readTraced, widthsHeld, type DrawnDart, type Traced } from "../../tracing";
-import { pathEnd, pathLength, pathReverse, pathStart, type Point } from "../../geometry";
+import {
+  dartsOffEdges,
+  movedEdges,
+  partedAtDarts,
+  placeOn,
+  readTraced,
+  widthsHeld,
+  type DrawnDart,
+  type Traced,
+} from "../../tracing";
+import { pathEnd, pathLength, pathNearest, pathReverse, pathStart, type Point } from "../../geometry";
 import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
@@ -56,6 +65,10 @@ function ownPanel({ edges, marks, darts, notches }: Read): OwnPanel {
     hemAt: { side: pathEnd(edges.side)[0], inseam: pathEnd(inseamDown)[0] },
   };
 }
+
+/** How far below the waist the tips of darts lie that do not open on it. */
+const dartsOff = ({ edges, darts }: Read): readonly Mm[] =>
+  dartsOffEdges([edges.waist], darts).map(([, tip]) => pathNearest(edges.waist, tip).distance);
 
 /** The plan of a panel brought in, measured from its lines. */
 function planOf(own: OwnPanel, hipCentre: Mm, waistY: Mm): PanelPlan {
@@ -145,7 +158,8 @@ function makeBlock(own: OwnBlock, unit: Unit, keepsMiddle = false, corrections: 
   const panels = [drawn.front, drawn.back] as const;
   for (const [name, q] of Object.entries(measuredNumbers(plan, panels))) drafter.number(name, q);
   for (const [name, q] of Object.entries(drawn.solved)) drafter.number(name, q);
-  recordSteps(drafter, own, panels, done);
+  const off = { front: dartsOff(frontRead), back: dartsOff(backRead) };
+  recordSteps(drafter, own, panels, off, done);
   return { plan, panels, numbers: drafter.numbers, steps: drafter.steps };
 }
 
@@ -189,6 +203,7 @@ function recordSteps(
   drafter: Drafter,
   own: OwnBlock,
   panels: readonly [Panel, Panel],
+  off: Readonly<Record<"front" | "back", readonly Mm[]>>,
   done: readonly OwnAlteration[],
 ): void {
   for (const panel of panels) {
@@ -201,6 +216,16 @@ function recordSteps(
       { name: own.name ?? "" },
     );
   }
+  for (const kind of ["front", "back"] as const)
+    off[kind].forEach((far, i) => {
+      const name = `${kind}Dart${i + 1}`;
+      drafter.number(name, quantity(far, "measured on the block brought in"));
+      drafter.step(
+        kind,
+        phrase`Leave out the dart of the ${kind} whose tip lies {${name}} from the waist: it does not open there.`,
+        {},
+      );
+    });
   done.forEach(({ panel, by, date, template }, i) => {
     const name = `corrected${i + 1}`;
     drafter.number(name, quantity(by, "as the fitting says"));

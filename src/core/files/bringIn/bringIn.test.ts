@@ -111,6 +111,69 @@ describe("a block drawn by hand", () => {
   });
 });
 
+describe("lines inside a panel that the file does not name", () => {
+  const withLines = (lines: string): string => hand.replace("</g>", `${lines}</g>`);
+  const inner = (lines: string) => {
+    const { found, legs } = outlines(withLines(lines));
+    return found.find((o) => o.id === legs.panels?.front)?.inner;
+  };
+  const GRAIN = '<line x1="225" y1="500" x2="225" y2="900"/>';
+  const V = '<polyline points="200,62.84 212,160 224,63.87"/>';
+
+  test.each([
+    ["a line that turns back", V],
+    ["two legs that meet", '<path d="M200 62.84L212 160"/><path d="M212.2 160.1L224 63.87"/>'],
+    ["two legs with the middle drawn too", '<path d="M200 62.84L212 160L224 63.87"/><path d="M212 63.4L212 160"/>'],
+    ["two legs a little hollow", '<path d="M200 62.84Q208 110 212 160"/><path d="M212 160Q215 112 224 63.87"/>'],
+  ])("%s is a likely dart", (_, lines) => {
+    const read = inner(lines + GRAIN);
+    expect(read?.darts.map(([a, tip, b]) => [Math.abs(a[0] - b[0]), tip[1] - a[1]])).toEqual([
+      [expect.closeTo(24, 0), expect.closeTo(97, 0)],
+    ]);
+    expect(read?.others).toHaveLength(1);
+  });
+
+  test("a level from side to side, a grain line and a slit are none", () => {
+    const read = inner(`${GRAIN}<line x1="70" y1="280" x2="360" y2="280"/><path d="M200 62.84L200.5 160L201 62.9"/>`);
+    expect(read?.darts).toEqual([]);
+    expect(read?.others).toHaveLength(3);
+  });
+
+  test("taken as a dart, its mouth is no longer sewn waist", () => {
+    const plain = ownFrom(hand);
+    const { found, legs } = outlines(withLines(V));
+    const front = found.find((o) => o.id === legs.panels?.front) as FoundOutline;
+    const darts = front.inner.darts.map((d) => d.map((p) => [p[0], p[1]]));
+    const panels = { ...plain.panels, front: { ...plain.panels.front, darts: darts as never } };
+    const net = (own: OwnBlock): number => derivedOf({ ...jobOf(own), moves: [] }).readings.waistGirth;
+    expect(net(plain) - net({ ...plain, panels })).toBeCloseTo(48, 0);
+  });
+
+  test("a dart that opens nowhere on the waist is told", () => {
+    const plain = ownFrom(hand);
+    const off = [
+      [
+        [200, 300],
+        [212, 400],
+        [224, 300],
+      ],
+    ];
+    const own = { ...plain, panels: { ...plain.panels, front: { ...plain.panels.front, darts: off as never } } };
+    const told = derivedOf({ ...jobOf(own), moves: [] }).block.steps.map((s) => said(s.sentence));
+    expect(told).toContainEqual(
+      expect.stringMatching(/Leave out the dart of the front whose tip lies .* from the waist/),
+    );
+  });
+});
+
+test("an outline that crosses itself is told by its place, not blamed on the measures", () => {
+  const own = ownFrom(hand);
+  const crossed = own.panels.front.path.replace(/Z$/, "L140 200L100 190Z");
+  const made = derive(jobOf({ ...own, panels: { ...own.panels, front: { ...own.panels.front, path: crossed } } }));
+  expect(made).toMatchObject({ ok: false, errors: [{ path: "block.own.panels.front" }] });
+  expect(!made.ok && made.errors[0]?.says).toSay(/crosses itself .* from (waist|hip)/);
+});
+
 test("Eland's own drawing comes back as the block it was written from", () => {
   const first = derivedOf(palazzoJob(HAND_BODY, { style: { id: "straight", params: {} } }));
   const svg = writeSvg({ title: "Block", pieces: first.pieces, notices: [] });

@@ -17,6 +17,7 @@ import {
   type Segment,
 } from "../../geometry";
 import type { Mm } from "../../units";
+import { innerLines, JOIN, type DartLines, type InnerLines } from "./innerLines";
 
 /** A run of lines and curves read from a drawing, in the drawing's own units. */
 export interface Stroke {
@@ -45,7 +46,10 @@ export interface FoundOutline {
   readonly points: readonly Point[];
   readonly width: Mm;
   readonly height: Mm;
-  readonly darts: readonly (readonly [Point, Point, Point])[];
+  /** Darts that the file says are darts. */
+  readonly darts: readonly DartLines[];
+  /** What is drawn inside without the file saying what it is. */
+  readonly inner: InnerLines;
   /** Notches of the file that lie on this outline. */
   readonly notches: readonly Point[];
 }
@@ -58,8 +62,6 @@ export class CannotBringIn extends Error {
   }
 }
 
-/** Ends within this of each other are the same place. */
-const JOIN: Mm = 0.6;
 /** Loose lines are tried against each other; a block has a few dozen. */
 const MOST_OPEN = 4_000;
 /** No place of a pattern lies further out. */
@@ -143,6 +145,7 @@ export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
         width: box.right - box.left,
         height: box.bottom - box.top,
         darts: [],
+        inner: { darts: [], others: [] },
         notches: [],
       };
     })
@@ -158,8 +161,10 @@ export function findOutlines(drawing: Drawing, unitMm: number): FoundOutline[] {
   }
   const darts = scaled.filter((s) => s.kind === "dart").map((s) => pathFlatten(s.path, 1));
   const notches = (drawing.notches ?? []).map((p) => pointScale(p, unitMm));
+  const open = scaled.filter((s) => s.kind !== "dart" && pointDistance(pathStart(s.path), pathEnd(s.path)) > JOIN);
   return found.map((outline) => ({
     ...outline,
+    inner: innerLines(open, outline.path, (p) => inside(outline, p)),
     notches: notches.filter((p) => pathNearest(outline.path, p).distance < NOTCH_NEAR),
     darts: darts
       .filter((d) => d.length === 3 && inside(outline, d[1] as Point))
