@@ -38,6 +38,13 @@ describe("refusals name the field and say what to do", () => {
   });
 });
 
+test("a bust that a bodice is drafted from is asked for; trousers need none", () => {
+  const bare = measures(card({ waist: 74, hip: 104 }));
+  expect(questionsOf(bare)).toEqual([]);
+  expect(questionsOf(bare, true)).toMatchObject([{ measure: "bust" }]);
+  expect(questionsOf(measures(card({ waist: 74, hip: 104, bust: 92 })), true)).toEqual([]);
+});
+
 describe("questions, never refusals", () => {
   const asked = (given: Body["measures"], unit: Body["unit"] = "cm"): string[] =>
     questionsOf(measures(card(given, unit))).map((q) => q.measure);

@@ -30,10 +30,16 @@ const ORDER: readonly (readonly [MeasureKey, MeasureKey])[] = [
 
 /**
  * Questions about a card: numbers outside the usual range, pairs in an unusual order, a girth that looks as if it
- * was written in the wrong unit. Estimates are never questioned on their own.
+ * was written in the wrong unit. Estimates are never questioned on their own, but for the bust where a bodice is drafted
+ * from it: nothing below the waist tells what is above.
  */
-export function questionsOf(measures: BodyMeasures): Question[] {
+export function questionsOf(measures: BodyMeasures, draftsBodice = false): Question[] {
   const questions: Question[] = [];
+  if (draftsBodice && measures.bust.source === "estimated")
+    questions.push({
+      measure: "bust",
+      message: say`The bodice is drafted from a bust that is only estimated. Measure the upper body and write it here.`,
+    });
   const given = (key: MeasureKey): boolean => measures[key].source === "given";
   for (const { key, label, usual } of MEASURES) {
     if (!given(key)) continue;

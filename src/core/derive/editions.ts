@@ -144,6 +144,16 @@ const CHANGES: readonly Change[] = [
     says: say`The hem asked of a block that was brought in is met whatever line follows.`,
     concerns: ({ block }) => block.school === "own",
   },
+  {
+    since: 5,
+    says: say`A side that a slash turns out lies at most 3 mm inside the straight line to the hem; it used to be rounded to 4.`,
+    concerns: (job) => makes(job, "spread"),
+  },
+  {
+    since: 5,
+    says: say`A block brought in that is widened keeps its hem square to the grain, and its waist runs on without a corner.`,
+    concerns: (job) => job.block.school === "own" && makes(job, "widen-leg"),
+  },
 ];
 
 /** What of a job is drawn otherwise than when it was last looked at; nothing for a job of today. */

@@ -174,7 +174,7 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     return {
       ok: true,
       measures,
-      questions: questionsOf(measures),
+      questions: questionsOf(measures, run.state.bodice !== undefined),
       block,
       drafted: draftedOf(block, run.worksheet),
       blockReadings: blockReadingsOf(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),

@@ -1,11 +1,24 @@
 import { inSentence } from "../words";
 import { edgesWithRole, isOf, panelOutline, type Panel } from "../pattern";
-import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Point } from "../geometry";
-import { plain, toDegrees, say, angle } from "../units";
+import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Path, type Point } from "../geometry";
+import { plain, toDegrees, say, angle, type Mm } from "../units";
 import { byFloor, byLimits, verdict, type CheckRule } from "./check";
 
 /** Stretch of side seam over which a corner is felt. */
 const WINDOW = 60;
+
+/** Where between two lengths along a path it has turned by half of what it turns there. */
+function halfTurned(path: Path, from: Mm, to: Mm): Mm {
+  const tangent = (at: Mm): Point => pathAt(path, at).tangent;
+  const half = Math.abs(angleFromTo(tangent(from), tangent(to))) / 2;
+  let [low, high] = [from, to];
+  while (high - low > 0.1) {
+    const middle = (low + high) / 2;
+    if (Math.abs(angleFromTo(tangent(from), tangent(middle))) < half) low = middle;
+    else high = middle;
+  }
+  return high;
+}
 
 /** The hip line runs into the leg without a sharp corner. */
 export const hipCorner: CheckRule = {
@@ -20,15 +33,15 @@ export const hipCorner: CheckRule = {
         const near = pathNearest(edge.path, hipSide);
         if (near.distance > 5) return [];
         const whole = pathLength(edge.path);
-        let worst = { turn: 0, point: hipSide };
+        let worst = { turn: 0, at: near.along };
         for (let s = near.along - WINDOW; s <= near.along + WINDOW; s += 10) {
           const [from, to] = [s - WINDOW / 2, s + WINDOW / 2];
           if (from < 0 || to > whole) continue;
           const [a, b] = [from, to].map((at) => pathAt(edge.path, at).tangent) as [Point, Point];
           const turn = Math.abs(toDegrees(angleFromTo(a, b)));
-          if (turn > worst.turn) worst = { turn, point: pathAt(edge.path, s).point };
+          if (turn > worst.turn + 1e-6) worst = { turn, at: halfTurned(edge.path, from, to) };
         }
-        return [{ panel, ...worst }];
+        return [{ panel, ...worst, point: pathAt(edge.path, worst.at).point }];
       });
     });
     const [first, ...rest] = found;
@@ -39,7 +52,7 @@ export const hipCorner: CheckRule = {
       value: worst.turn,
       limit: 12,
       unit: "degrees",
-      message: say`Within ${WINDOW} the side of the ${inSentence(worst.panel.name)} turns by ${angle(worst.turn)}.`,
+      message: say`The side of the ${inSentence(worst.panel.name)} turns by ${angle(worst.turn)} within ${WINDOW}, ${worst.at} down along the seam.`,
       where: { panel: worst.panel.id, point: worst.point },
       fix: say`Widen the leg below the hip, or round the side over a longer stretch.`,
     });

@@ -1,5 +1,15 @@
-import { against, along, findEdge, type Edge, type Join, type Panel } from "../pattern";
-import { line, pathEnd, pathStart, pointDistance, pointSubtract, pointUnit, pointDot, type Point } from "../geometry";
+import { against, along, edgesWithRole, findEdge, type Edge, type Join, type Panel } from "../pattern";
+import {
+  line,
+  pathEnd,
+  pathLength,
+  pathStart,
+  pointDistance,
+  pointSubtract,
+  pointUnit,
+  pointDot,
+  type Point,
+} from "../geometry";
 import { angle, quantity, Refusal, say, toDegrees, type Mm } from "../units";
 import { statedLength } from "../params";
 import { askedLength, defineMove } from "./define";
@@ -29,15 +39,10 @@ export const hollowDart = defineMove({
   apply(state, params, context) {
     needsBodice(state, "allowance", this.label);
     const { front } = bodiceHalves(state);
-    const dart = findEdge(front, "bust-dart");
-    if (!dart) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
+    const found = dartOf(front);
+    if (!found) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
+    const { dart, tip } = found;
     const [from, to] = [pathStart(dart.path), pathEnd(dart.path)];
-    const tip = front.lines.find(
-      (l) =>
-        l.kind === "dart" &&
-        [l.points[0], l.points[2]].every((p) => p && [from, to].some((q) => pointDistance(p, q) < 0.01)),
-    )?.points[1];
-    if (!tip) throw new Refusal("allowance", say`The front has no bust dart to hollow.`);
     const leg = pointDistance(from, tip);
     const between = Math.acos(pointDot(pointUnit(pointSubtract(from, tip)), pointUnit(pointSubtract(to, tip))));
     const allowance = askedLength(ID, PARAMS, "allowance", params, context);
@@ -69,13 +74,35 @@ export const hollowDart = defineMove({
   },
 });
 
+/** The bust dart, or the widest dart of the front where another has taken it. */
+function dartOf(front: Panel): { readonly dart: Edge; readonly tip: Point } | null {
+  const darts = edgesWithRole(front, "dart").flatMap((dart) => {
+    const mouth = [pathStart(dart.path), pathEnd(dart.path)];
+    const tip = front.lines.find(
+      (l) =>
+        l.kind === "dart" &&
+        [l.points[0], l.points[2]].every((p) => p && mouth.some((q) => pointDistance(p, q) < 0.01)),
+    )?.points[1];
+    return tip ? [{ dart, tip, wide: pathLength(dart.path) }] : [];
+  });
+  const bust = findEdge(front, "bust-dart");
+  return darts.find((d) => d.dart === bust) ?? darts.toSorted((a, b) => b.wide - a.wide)[0] ?? null;
+}
+
+/** The legs of a dart as they are walked clockwise, named by where they lie. */
+const legNames = (dart: Edge, front: Panel): readonly [string, string] =>
+  dart === findEdge(front, "bust-dart")
+    ? ["upper leg of the dart", "lower leg of the dart"]
+    : ["leg of the dart toward the side", "leg of the dart toward the centre"];
+
 /** The dart's fold gives way to its legs, which are edges of the outline. */
 function hollowed(front: Panel, dart: Edge, tip: Point, beyond: Mm): Panel {
+  const [first, second] = legNames(dart, front);
   const legs: readonly Edge[] = [
     {
       id: "dart-leg",
       role: "style",
-      name: "upper leg of the dart",
+      name: first,
       path: [line(pathStart(dart.path), tip)],
       by: ID,
       beyond,
@@ -83,7 +110,7 @@ function hollowed(front: Panel, dart: Edge, tip: Point, beyond: Mm): Panel {
     {
       id: "dart-leg-2",
       role: "style",
-      name: "lower leg of the dart",
+      name: second,
       path: [line(tip, pathEnd(dart.path))],
       by: ID,
       beyond,

@@ -1,3 +1,4 @@
+import { badFromOutside } from "../testing/outside";
 import { deriveShape } from "../derive/shape";
 import type { Job } from "../files";
 import { pathEnd, pathFlatten, pathLength, pathStart, pointDistance, type Point } from "../geometry";
@@ -137,6 +138,17 @@ describe("a hollowed dart", () => {
     const nearest = Math.min(...(piece?.cutLine ?? []).map((p) => pointDistance(p, tip)));
     expect(nearest).toBeGreaterThan(8 * 1.5);
     expect(pointDistance(pathStart(legs), tip)).toBeGreaterThan(nearest);
+  });
+
+  test("turned into the waist, the dart that is there is hollowed", () => {
+    const turned = lines(["bodice", {}], ["pivot-dart", { into: "waist" }], ["hollow-dart", { allowance: "8 mm" }]);
+    const made = derivedOf(job(turned));
+    const legs = panelById(made.panels, "bodice-front").edges.filter((e) => e.id.startsWith("dart-leg"));
+    expect(legs.map((e) => e.name)).toEqual(["leg of the dart toward the side", "leg of the dart toward the centre"]);
+    const [a, b] = legs.map((e) => pathLength(e.path)) as [number, number];
+    expect(a).toBeCloseTo(b, 9);
+    expect(badFromOutside(made.panels, made.joins, 3)).toEqual([]);
+    expect(made.checks.filter((c) => c.status === "fault")).toEqual([]);
   });
 
   test("a dart that its allowances fill is sewn as it is, and says so", () => {

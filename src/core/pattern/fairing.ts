@@ -29,7 +29,7 @@ import type { Mm, Radians } from "../units";
 /** How far a hinge corner is softened each way. */
 const SOFTEN_REACH: Mm = 100;
 /** A sharp corner is softened over less: reach times turn, so that a side that falls straight stays within 3 mm of it. */
-const SOFTEN_TURNED: Mm = 12;
+const SOFTEN_TURNED: Mm = 9.4;
 
 /**
  * Softens a corner within an edge over about 100 mm each way. The edge's length changes by a fraction of a

@@ -166,6 +166,21 @@ describe("lines inside a panel that the file does not name", () => {
   });
 });
 
+test("a hip drawn with a corner is told, and where along the seam", () => {
+  const own = ownFrom(hand);
+  const path = own.panels.back.path.replace("C880 140 905 200 905 280C905 430 818 530 818 650", "L925 285L818 650");
+  const back = { ...own.landmarks.back, hipSide: [925, 285] as [number, number] };
+  const ruled: OwnBlock = {
+    ...own,
+    panels: { ...own.panels, back: { path } },
+    landmarks: { ...own.landmarks, back },
+  };
+  const made = derivedOf({ ...jobOf(ruled), moves: [] });
+  const check = made.checks.find((c) => c.id === "hip-corner");
+  expect(check?.status).toBe("fault");
+  expect(check?.message).toSay(/side of the back turns by 36.* degrees within 6.0 cm, 21.8 cm down along the seam/);
+});
+
 test("an outline that crosses itself is told by its place, not blamed on the measures", () => {
   const own = ownFrom(hand);
   const crossed = own.panels.front.path.replace(/Z$/, "L140 200L100 190Z");
