@@ -40,3 +40,36 @@ test("no style refuses a random body at any named length over a number that nobo
       expect([seed, length, wrong.map((e) => e.path)]).toEqual([seed, length, []]);
     }
 });
+
+describe("style lines on a child's short body", () => {
+  const INFANT = {
+    name: "Infant",
+    unit: "mm" as const,
+    measures: { hip: 500, waist: 480, height: 800, waistToHip: 60 },
+  };
+  const line = (move: string, params = {}) => {
+    const shape = shapeOf(
+      palazzoJob(INFANT, { style: { id: "straight", params: {} }, moves: [{ id: "a", move, on: true, params }] }),
+    );
+    return shape.worksheet.find((l) => l.move === move);
+  };
+
+  test.each([
+    ["yoke", "centre"],
+    ["side-panel", "above"],
+  ])("%s: its own number gives way, a stated one is passed over with what can be made", (move, param) => {
+    const made = line(move);
+    expect(made?.passed).toBeNull();
+    expect(said(made?.sentence)).toMatch(/The style's own number gives way/);
+    const given = made?.numbers[param]?.mm ?? NaN;
+    expect(given).toBeGreaterThan(20);
+    const stated = line(move, { [param]: "90 mm" });
+    expect(stated?.passed).not.toBeNull();
+    expect(line(move, { [param]: `${given} mm` })?.passed).toBeNull();
+  });
+
+  test("a leg too short for a flounce says so", () => {
+    const shape = shapeOf(palazzoJob(CHILD, { style: { id: "bell-flounce", params: { length: "shorts" } } }));
+    expect(shape.worksheet.find((l) => l.move === "flounce")?.passed).toSay(/too short for a flounce/);
+  });
+});

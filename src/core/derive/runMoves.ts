@@ -162,22 +162,35 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   const isTold = hasLegs(state.panels) ? worksheet : worksheet.filter((l) => l.index !== null);
   return mirrored({ state, worksheet: isTold.map(withHandles).map(told), shown });
 
-  /** Makes a move; a number of the style's own that cannot be made gives way to the nearest that can, with a word. */
+  /** Makes a move; numbers of the style's own that cannot be made give way to the nearest that can, with a word. */
   function made(move: Move, params: object, entry: MoveEntry): { result: MoveResult; gaveWay: Sentence | null } {
-    try {
-      return { result: move.apply(state, params, context), gaveWay: null };
-    } catch (error) {
-      if (!(error instanceof Refusal) || error.unreadable) throw error;
-      const rounded = new Refusal(error.path, error.says, roundedLimits(error));
-      const nearest = nearestOf(rounded);
-      if (
-        nearest === undefined ||
-        move.params[error.path]?.as !== "length" ||
-        isStatedByMaker(entry, error.path, context)
-      )
-        throw rounded;
-      const result = move.apply(state, { ...params, [error.path]: `${nearest} mm` }, context);
-      return { result, gaveWay: say` The style's own number gives way: ${error.says}` };
+    const given: Record<string, string> = {};
+    const words: Sentence[] = [];
+    for (;;) {
+      try {
+        const gaveWay =
+          words.length > 0
+            ? say` The style's own number gives way: ${words.flatMap((w, i) => (i ? [" ", ...w] : w))}`
+            : null;
+        return { result: move.apply(state, { ...params, ...given }, context), gaveWay };
+      } catch (error) {
+        if (!(error instanceof Refusal) || error.unreadable) throw error;
+        const { path, says, yields } = error;
+        const rounded = new Refusal(path, says, {
+          ...roundedLimits(error),
+          ...(yields !== undefined && { yields: toTenth(yields) }),
+        });
+        const nearest = rounded.yields ?? nearestOf(rounded);
+        if (
+          nearest === undefined ||
+          words.length === MOST_GIVEN_WAY ||
+          move.params[path]?.as !== "length" ||
+          isStatedByMaker(entry, path, context)
+        )
+          throw rounded;
+        given[path] = `${nearest} mm`;
+        words.push(says);
+      }
     }
   }
 
@@ -222,6 +235,9 @@ function refuseOverBudget({ panels }: StyleState, path: string): void {
       unreadable: true,
     });
 }
+
+/** So many numbers of a move may give way; one that still cannot be made says so. */
+const MOST_GIVEN_WAY = 4;
 
 /** The name of the style's parameter that fills what a move leaves open. */
 const fedBy = ({ move }: MoveEntry, param: string, { feeds }: MoveContext): string =>

@@ -89,6 +89,14 @@ test("a transferred back is as wide at the hip as the front: the side goes out b
   expect(side - frontSide).toBeCloseTo(numbers.sideAtHip?.mm ?? NaN, 1);
 });
 
+test("a transferred back set out 2 in further than its centre comes in is 2 in wider at the hip", () => {
+  const back = (sideAdd: string) => {
+    const shape = draft({ back: { how: "transferred", inAtWaist: "2 in", sideAdd }, hipInch: "none" });
+    return fromSlant(shape, shape.plan.levels.hip);
+  };
+  expect(back("4 in") - back("2 in")).toBeCloseTo(50.8, 1);
+});
+
 test("the front shaped at its side, the back at its centre: both sides run alike, what is left over is told", () => {
   const shape = draft({ waist: { shaping: "frontSide" } });
   const frontWaist = shape.front.edges

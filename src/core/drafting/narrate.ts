@@ -114,6 +114,14 @@ const HANG_TEXT = {
     "Hang the leg from the inseam, {hangBy} in from the crotch point: {blockLegGirth} round, the rest at the side.",
 } as const;
 
+/** What of where the leg hangs from counts for one that falls straight. */
+const FALL_TEXT = {
+  crease: "",
+  offset: "The crease is set off {hangBy} from the middle of each panel, toward the side.",
+  side: "A leg that falls straight does not hang in from its hip: the {hangBy} are not used.",
+  inseam: "A leg that falls straight does not hang in from its crotch point: the {hangBy} are not used.",
+} as const;
+
 /** Writes the construction down step by step: sentence, sums, points, guide lines, and the seam lines as they become final. */
 export function narrate(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, legs: DrawnLegs): void {
   const front = sceneOf(legs.front, legs.crotches?.front ?? null);
@@ -191,7 +199,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
   });
   step(
     rules.leg.fall === "down"
-      ? "Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together."
+      ? phrase`Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together. ${inTongue(FALL_TEXT[rules.hang.by === 0 ? "crease" : rules.hang.from])}`.trimEnd()
       : phrase`${hangText("front", rules)} The back is {backExtra} wider than the front.`,
     { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), seams: [edgeOf(panel, "hem").path] },
   );

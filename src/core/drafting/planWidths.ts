@@ -34,12 +34,16 @@ export function planWidths(
     const backPass = down(lines.sideAtCrotch, lines.crotchX);
     const whole = frontPass.side - frontPass.inseam + backPass.side - backPass.inseam;
     drafter.number("blockLegGirth", quantity(whole, "straight down from hip and crotch points"));
+    const { from, by } = rules.hang;
+    if (from !== "crease") drafter.number("hangBy", quantity(by, say`${by} as chosen`));
+    // A crease that is set off lies so far toward the side of each panel's middle.
+    const setOff = from === "offset" ? by : 0;
     return {
       front: frontPass,
       back: backPass,
       turns: false,
-      frontCrease: (frontPass.side + frontPass.inseam) / 2,
-      backCrease: (backPass.side + backPass.inseam) / 2,
+      frontCrease: (frontPass.side + frontPass.inseam) / 2 + setOff,
+      backCrease: (backPass.side + backPass.inseam) / 2 + setOff,
       extra: backPass.side - backPass.inseam - frontPass.side + frontPass.inseam,
     };
   }

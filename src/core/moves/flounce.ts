@@ -96,6 +96,8 @@ type Params = StatedOf<typeof PARAMS>;
 
 const ID = "flounce";
 const LEAST_DEPTH: Mm = 40;
+/** So far below the crotch line a leg can be cut off. */
+const BELOW_CROTCH: Mm = 80;
 /** A flounce that has to start higher than usual is this deep. */
 const USUAL_DEPTH: Mm = 150;
 
@@ -199,14 +201,19 @@ function startOf(params: Params, state: StyleState, context: MoveContext): Quant
   const { crotch, hem, knee } = state.plan.levels;
   const usual = context.autos["flounce.start"]?.(context.measures) ?? quantity(knee, say`knee line ${knee}`);
   // Left to itself, the flounce of a garment that ends higher starts higher.
-  const above = hem - USUAL_DEPTH;
+  const [least, most] = [crotch + BELOW_CROTCH, hem - LEAST_DEPTH];
+  if (most < least)
+    throw new Refusal(
+      "start",
+      say`A leg of ${hem - crotch} below the crotch is too short for a flounce, which takes ${BELOW_CROTCH + LEAST_DEPTH}. Make it longer.`,
+    );
+  const above = Math.min(most, Math.max(least, hem - USUAL_DEPTH));
   const start =
     asked !== undefined
       ? levelOf("start", asked, state, context)
       : usual.mm <= above
         ? usual
-        : quantity(above, say`${USUAL_DEPTH} above the hem ${hem}`);
-  const [least, most] = [crotch + 80, hem - LEAST_DEPTH];
+        : quantity(above, say`${hem - above} above the hem ${hem}`);
   if (start.mm < least || start.mm > most) {
     throw new Refusal(
       "start",

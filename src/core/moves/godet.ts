@@ -81,7 +81,11 @@ export const godet = defineMove({
     }
     const room = Math.min(...seams.map((join) => lastLength(state, join)));
     if (length.mm < 60 || length.mm > room - 40) {
-      throw new Refusal("length", say`The seam can be opened between ${range(60, room - 40, "and")} from the hem.`);
+      throw new Refusal(
+        "length",
+        say`The seam can be opened between ${range(60, room - 40, "and")} from the hem.`,
+        room < 100 ? {} : { yields: Math.min(Math.max(length.mm, 60), room - 40) },
+      );
     }
     // One part of more than half a circle cannot be cut in one piece.
     const most = Math.PI * length.mm;

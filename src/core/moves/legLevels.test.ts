@@ -94,7 +94,9 @@ describe("the worksheet tells the leg that is drawn", () => {
       palazzoJob(HAND_BODY, { style: { id: "flare", params: { length: "knee", hemGirth: "800 mm" } } }),
     );
     const [line] = flare.worksheet;
-    expect(said(line?.sentence)).toMatch(/The leg ends above the knee line: .* there is passed over/);
+    expect(said(line?.sentence)).toMatch(
+      /Too little of the leg is left below the knee line to turn there: .* there is passed over/,
+    );
     expect(flare.readings.hemGirth).toBeCloseTo(800, 0);
     expect(line?.numbers.hem?.mm).toBeCloseTo(800, 0);
   });

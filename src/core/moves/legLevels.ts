@@ -28,7 +28,7 @@ export interface LegLevel {
 }
 
 /** Two widths closer than this are one: the later replaces the earlier. */
-const SAME_LEVEL: Mm = 20;
+export const SAME_LEVEL: Mm = 20;
 /** So close below the crotch line the inseam keeps its way, and the sides alone are led through a width. */
 const ABOVE_TURNS: Mm = 60;
 /** No leg is narrower than this, nor wider. */

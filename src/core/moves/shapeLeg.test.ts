@@ -1,4 +1,5 @@
-import { landmarkOf } from "../pattern";
+import { landmarkOf, panelById } from "../pattern";
+import { HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { said } from "../testing/said";
 import { badPair } from "../testing/badOutline";
 import { legGirth, made } from "../testing/worksheet";
@@ -62,6 +63,50 @@ describe("shape the leg", () => {
     expect(says({ knee: "420 mm", hem: "600 mm" })).toMatch(/flare it from there/);
     expect(says({ knee: "420 mm", hem: "340 mm" })).toMatch(/taper it/);
     expect(says({ knee: "420 mm", hem: "340 mm", start: "700 mm" })).toMatch(/700 mm below the waist/);
+  });
+
+  test("a flare whose edges go out unlike says so, and each as it is drawn", () => {
+    const told = (params: Record<string, unknown>): string =>
+      said(made(["shape-leg", { knee: "440 mm", hem: "640 mm", ...params }]).worksheet[0]?.sentence);
+    expect(told({})).toMatch(/50 mm on each of the four edges/);
+    expect(told({ hemToSide: "10 mm" })).toMatch(/60 mm on each side and 40 mm on each inseam/);
+    expect(told({ kneeToSide: "10 mm" })).toMatch(/40 mm on each side and 60 mm on each inseam/);
+  });
+
+  test("a width that is not drawn is passed over for its true reason", () => {
+    const told = (level: string, ends: string): string =>
+      said(
+        made(["shape-leg", { knee: "508 mm", start: level, hem: "640 mm" }], ["set-length", { length: ends }])
+          .worksheet[0]?.sentence,
+      );
+    expect(told("600 mm", "560 mm")).toMatch(/The leg ends above 600 mm below the waist: 508 mm there is passed over/);
+    expect(told("600 mm", "640 mm")).toMatch(/Too little of the leg is left below 600 mm/);
+    const twice = made(
+      ["shape-leg", { knee: "508 mm", hem: "640 mm" }],
+      ["shape-leg", { knee: "480 mm", hem: "640 mm" }],
+    );
+    expect(said(twice.worksheet[0]?.sentence)).toMatch(/Another line leads the leg at the knee line: 508 mm there/);
+    expect(said(twice.worksheet[1]?.sentence)).toMatch(/takes the place of 508 mm/);
+  });
+
+  test.each([
+    ["shared", "palazzo", { hemSpread: "0 mm" }],
+    ["down", "culotte", {}],
+  ] as const)("a crease set off stays so where a leg falls straight: a %s block, %s", (fall, id, params) => {
+    const shape = shapeOf(
+      palazzoJob(HAND_BODY, {
+        block: { school: "proportional", rules: { leg: { fall }, hang: { from: "offset", by: "20 mm" } } },
+        style: { id, params },
+      }),
+    );
+    const front = panelById(shape.panels, "front");
+    const middle = (a: string, b: string): number => (landmarkOf(front, a)[0] + landmarkOf(front, b)[0]) / 2;
+    const crease = landmarkOf(front, "creaseHem")[0];
+    expect(Math.abs(middle("hipSide", "crotchPoint") - crease)).toBeCloseTo(20, 6);
+    expect(Math.abs(middle("hemSide", "hemInseam") - crease)).toBeCloseTo(20, 6);
+    // Nothing leans: side and inseam run alike from hip and crotch point to the hem.
+    const lean = (from: string, to: string): number => Math.abs(landmarkOf(front, from)[0] - landmarkOf(front, to)[0]);
+    expect(lean("hipSide", "hemSide")).toBeCloseTo(lean("crotchPoint", "hemInseam"), 6);
   });
 
   test("what no leg can be cut to is passed over with the range", () => {

@@ -27,7 +27,7 @@ import { levelOf } from "./level";
 import { legLevelsSchema, MOST_LEVELS, readLevels, refuseLevel, withLevels, type LegLevel } from "./legLevels";
 import { type MoveContext, type StyleState } from "./move";
 import { shapeHandles } from "./shapeHandles";
-import { shapeTold, shapeWords } from "./shapeWords";
+import { edgesOut, shapeTold, shapeWords } from "./shapeWords";
 
 const PARAMS = {
   fall: choice("How the leg comes down: through the width where it turns, or in one line from hip and crotch point.", {
@@ -217,7 +217,7 @@ export const shapeLeg = defineMove({
     const widths = panelWidths(hem.mm, extra.mm);
     const below = (panel: "front" | "back"): Passing =>
       led.turns.length === 0
-        ? passingOf("crease", widths[panel], led[panel].hem, hemToSide.mm)
+        ? passingOf("kept", widths[panel], led[panel].hem, hemToSide.mm)
         : passingBelow(led.hang, widths[panel], passingAbove(led, panel, Infinity), hemToSide.mm);
     const keepsHem = !asked && !first && params.hemToSide === undefined;
     const shaped: LegPlan = {
@@ -240,6 +240,7 @@ export const shapeLeg = defineMove({
       ...onTheWay,
       hem,
       out,
+      ...edgesOut(shaped),
       backExtra: extra,
       hemToSide,
       ...Object.fromEntries(replaced.map((t, i) => [`replaced${i + 1}`, quantity(turnGirth(t), "asked further up")])),

@@ -1,9 +1,9 @@
 import { phrase } from "../words";
 import { panelOutline, roleLength, type Panel } from "../pattern";
 import { polygonSections } from "../geometry";
-import { drawnLeg, type LegPlan, type Numbers } from "../drafting";
+import { drawnLeg, passingAbove, turnGirth, type LegPlan, type Numbers } from "../drafting";
 import { quantity, type Mm, type Quantity } from "../units";
-import { MOST_LEVELS } from "./legLevels";
+import { MOST_LEVELS, SAME_LEVEL } from "./legLevels";
 import type { Told } from "./move";
 
 /** How the widths of a line are called among its numbers, each with its level. */
@@ -15,24 +15,64 @@ const WIDTHS: readonly (readonly [girth: string, level: string])[] = [
 const widthsOf = (numbers: Numbers): (readonly [girth: string, level: string])[] =>
   WIDTHS.filter(([girth]) => numbers[girth] !== undefined);
 
-const isDrawnAt = (plan: LegPlan, level: Mm): boolean =>
+/** True where the leg is led through a girth at a level: above its hem, and by no other line's width. */
+const isDrawnAt = (plan: LegPlan, level: Mm, girth: Mm): boolean =>
   level < plan.levels.hem &&
-  [...drawnLeg(plan).turns.map((t) => t.level), ...(plan.thigh ? [plan.levels.crotch + plan.thigh.below] : [])].some(
-    (drawn) => Math.abs(drawn - level) < 0.5,
-  );
+  [
+    ...drawnLeg(plan).turns.map((t) => [t.level, turnGirth(t)] as const),
+    ...(plan.thigh ? [[plan.levels.crotch + plan.thigh.below, plan.thigh.girth] as const] : []),
+  ].some(([at, round]) => Math.abs(at - level) < 0.5 && Math.abs(round - girth) < 0.5);
 
 /** What the move does, in words: falls straight, flares, tapers, or is led through several widths. */
-export function shapeWords(plan: LegPlan, numbers: Numbers): string {
+export function shapeWords(plan: LegPlan, numbers: Numbers, asked = numbers): string {
   const all = widthsOf(numbers).sort((a, b) => (numbers[a[1]]?.mm ?? 0) - (numbers[b[1]]?.mm ?? 0));
-  const made = all.filter(([, level]) => isDrawnAt(plan, numbers[level]?.mm ?? 0));
+  const made = all.filter(([girth, level]) => isDrawnAt(plan, numbers[level]?.mm ?? 0, asked[girth]?.mm ?? 0));
   const lost = all.filter((width) => !made.includes(width));
   const where = (level: string): string =>
     Math.abs((numbers[level]?.mm ?? 0) - plan.levels.knee) < 0.5 ? "the knee line" : phrase`{${level}} below the waist`;
   const passed = lost
-    .map(([girth, level]) => phrase` The leg ends above ${where(level)}: {${girth}} there is passed over.`)
+    .map(
+      ([girth, level]) =>
+        whyNot(plan, numbers[level]?.mm ?? 0, where(level)) + phrase` {${girth}} there is passed over.`,
+    )
     .join("");
   const replaced = numbers.replaced1 ? " It takes the place of {replaced1} asked there before." : "";
   return `${wayOf(plan, numbers, made, where)}${passed}${replaced}`;
+}
+
+/** Why a width is not drawn at its level. */
+function whyNot(plan: LegPlan, level: Mm, where: string): string {
+  if (level >= plan.levels.hem - 0.5) return phrase` The leg ends above ${where}:`;
+  return drawnLeg(plan).turns.some((t) => Math.abs(t.level - level) < SAME_LEVEL)
+    ? phrase` Another line leads the leg at ${where}:`
+    : phrase` Too little of the leg is left below ${where} to turn there:`;
+}
+
+/** By how much a leg goes out from its last turn to the hem at each edge, with the names they have among the numbers. */
+export function edgesOut(plan: LegPlan): Numbers {
+  const above = (panel: "front" | "back") => passingAbove(plan, panel, Infinity);
+  const out = (panel: "front" | "back", seam: "side" | "inseam"): Mm => {
+    const by = plan[panel].hem[seam] - above(panel)[seam];
+    return seam === "side" ? by : 0 - by;
+  };
+  const q = (mm: Mm): Quantity => quantity(mm, "from the width above to the hem");
+  return {
+    outSide: q(out("front", "side")),
+    outInseam: q(out("front", "inseam")),
+    outBackSide: q(out("back", "side")),
+    outBackInseam: q(out("back", "inseam")),
+  };
+}
+
+/** How far the edges go out, in words: alike on all four, alike on front and back, or each its own. */
+function outWords(numbers: Numbers): string {
+  const at = (name: string): Mm => numbers[name]?.mm ?? 0;
+  const alike = (a: string, b: string): boolean => Math.abs(at(a) - at(b)) < 0.5;
+  if (!alike("outSide", "outBackSide") || !alike("outInseam", "outBackInseam"))
+    return "{outSide} at the side and {outInseam} at the inseam of the front, {outBackSide} and {outBackInseam} at the back's";
+  return alike("outSide", "outInseam")
+    ? "{out} on each of the four edges"
+    : "{outSide} on each side and {outInseam} on each inseam";
 }
 
 function wayOf(
@@ -62,7 +102,7 @@ function wayOf(
   if (Math.abs(knee - hem) < 0.5)
     return phrase`Let the leg fall straight from ${where(level)}, {${girth}} round there and at the hem, ${hangs}.`;
   return hem > knee
-    ? phrase`Bring the leg to {${girth}} round at ${where(level)} and flare it from there, {out} on each of the four edges, to {hem} at the hem.`
+    ? phrase`Bring the leg to {${girth}} round at ${where(level)} and flare it from there, ${outWords(numbers)}, to {hem} at the hem.`
     : phrase`Bring the leg to {${girth}} round at ${where(level)} and taper it to {hem} at the hem, ${hangs}.`;
 }
 
@@ -83,10 +123,11 @@ export function shapeTold(
   const drawn = { ...numbers };
   for (const [girth, level] of widthsOf(numbers)) {
     const place = numbers[level] as Quantity;
-    if (isDrawnAt(plan, place.mm)) drawn[girth] = measured(numbers[girth] as Quantity, at(place.mm));
+    if (isDrawnAt(plan, place.mm, numbers[girth]?.mm ?? 0))
+      drawn[girth] = measured(numbers[girth] as Quantity, at(place.mm));
   }
   const hem = numbers.hem as Quantity;
   drawn.hem = measured(hem, roleLength(front, "hem") + roleLength(back, "hem"));
   const hemLevel = quantity(plan.levels.hem, "where the leg ends");
-  return { template: shapeWords(plan, drawn), numbers: { ...drawn, hemLevel } };
+  return { template: shapeWords(plan, drawn, numbers), numbers: { ...drawn, hemLevel } };
 }

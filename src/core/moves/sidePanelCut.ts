@@ -62,6 +62,7 @@ function startOn(panel: Panel, legs: WholeLegs, above: Mm): Mm {
     throw new Refusal(
       "above",
       say`The panel has to start at least ${20} below the waist, or a yoke: at most ${start + above - 20} above the hip line.`,
+      { yields: start + above - 20 },
     );
   }
   return start;
@@ -86,6 +87,7 @@ export function sideOf(panel: Panel, legs: WholeLegs, above: Mm, reach: Mm, drop
     throw new Refusal(
       "reach",
       say`A panel ${reach} from the dart line leaves nothing of the side to replace. Bring it nearer to the crease.`,
+      { yields: reach + (from.point[0] - x) * outward - 30 },
     );
   }
   const bend: Point = [x, from.point[1] + drop];

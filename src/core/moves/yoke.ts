@@ -219,6 +219,7 @@ function tooShallow(param: string, depth: Quantity, cutAt: (deeper: Mm) => Style
         return new Refusal(
           param,
           say`A yoke ${depth.mm} deep lies across its darts, and its edge would run back on itself. Cut it ${depth.mm + more} deep, and as much deeper at the side.`,
+          { yields: depth.mm + more },
         );
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

@@ -82,6 +82,7 @@ export function cutTop<S extends Pattern>(
       throw new Refusal(
         name,
         say`The yoke of the ${inSentence(panel.name)} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
+        most < 30 ? {} : { yields: Math.min(Math.max(mm, 30), most) },
       );
     }
   }

@@ -25,7 +25,8 @@ export const pleated = defineStyle((on) => ({
     { id: "m2", move: "set-length", on: true, params: {} },
     { id: "m3", move: "pleats", on: true, params: {} },
   ],
-  feeds: { "shape-leg.hem": "hemGirth" },
+  // The depth is a pleat's, of no other line.
+  feeds: { "shape-leg.hem": "hemGirth", "flounce.depth": "none", "casing.depth": "none" },
   defaults: { count: 2, depth: on.length(30), run: "knee" },
   autos: { "shape-leg.knee": bentKnee(on.mm(90)), "shape-leg.hem": ankleAnd(on.mm(150)) },
   finish: { ...BAND_AND_ZIP, fastening: { kind: "fly", length: "auto" }, pockets: [{ kind: "slant" }] },

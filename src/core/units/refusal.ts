@@ -18,6 +18,8 @@ export const nearestOf = ({ least, most }: Pick<Complaint, "least" | "most">): M
 interface RefusalOptions extends Pick<Complaint, "least" | "most"> {
   /** What was written could not be read at all. */
   readonly unreadable?: boolean;
+  /** What a number that nobody stated gives way to; one that was stated is not made at all. */
+  readonly yields?: Mm;
 }
 
 /** What cannot be made as asked. `path` names the field: within a move its parameter, elsewhere the place in the job. */
@@ -25,22 +27,25 @@ export class Refusal extends Error implements Complaint {
   readonly least?: Mm;
   readonly most?: Mm;
   readonly unreadable: boolean;
+  readonly yields?: Mm;
 
   constructor(
     readonly path: string,
     readonly says: Sentence,
-    { least, most, unreadable = false }: RefusalOptions = {},
+    { least, most, unreadable = false, yields }: RefusalOptions = {},
   ) {
     super(tell(says, "cm"));
     this.name = "Refusal";
     this.unreadable = unreadable;
     if (least !== undefined) this.least = least;
     if (most !== undefined) this.most = most;
+    if (yields !== undefined) this.yields = yields;
   }
 
   /** The same refusal, its place named from further out. */
   at(path: string): Refusal {
-    return new Refusal(path, this.says, { unreadable: this.unreadable, ...limitsOf(this) });
+    const { says, unreadable, yields } = this;
+    return new Refusal(path, says, { unreadable, ...(yields !== undefined && { yields }), ...limitsOf(this) });
   }
 
   get complaint(): Complaint {

@@ -2,7 +2,10 @@ import { quantity, say } from "../../units";
 import { backRiseSum } from "../sums";
 import type { BackMaking } from "./back";
 
-/** What the centre gives up is set out at the side, level by level: the widths stay, the waist gets its hollow. */
+/**
+ * What the centre gives up is set out at the side, level by level: the widths stay, the waist gets its hollow. A side set
+ * out by more than the centre comes in at the waist makes the back wider by the difference.
+ */
 export const transferred: BackMaking = {
   lines({ rules, measures, drafter, levels, centre, frontHipX, moreEase, frontWidth, extension, quarter }) {
     const { inAtCrotch, inAtWaist, sideAdd, kneeAdd } = rules.back;
@@ -13,8 +16,18 @@ export const transferred: BackMaking = {
     drafter.number("kneeAdd", quantity(kneeAdd, say`${kneeAdd} as chosen`));
     const share = (levels.crotch - levels.hip) / levels.crotch;
     const inAtHip = inAtCrotch + (inAtWaist - inAtCrotch) * share;
-    const outAtHip = inAtWaist === 0 ? sideAdd : (sideAdd * inAtHip) / inAtWaist;
-    drafter.number("sideAtHip", quantity(outAtHip, say`${sideAdd} at the waist, as much as the centre slants in`));
+    // What is set out beyond what the centre gives up makes the back wider on every level.
+    const wider = sideAdd - inAtWaist;
+    const outAtHip = inAtHip + wider;
+    drafter.number(
+      "sideAtHip",
+      quantity(
+        outAtHip,
+        wider === 0
+          ? say`${inAtHip}, what the centre slants in there`
+          : say`${inAtHip}, what the centre slants in there, + ${wider} wider`,
+      ),
+    );
     drafter.number(
       "backWidth",
       quantity(
@@ -38,5 +51,5 @@ export const transferred: BackMaking = {
   centreText:
     "Trace the front for the back. Slant its centre in to {inAtWaist} at the waist and rise {backRise} along that line.",
   widthText:
-    "Set out at the side what the centre gave up: {sideAdd} at the waist, {sideAtHip} on the hip line, so that it stays {backWidth} wide; the knee gains {kneeAdd}.",
+    "Set out at the side what the centre gave up: {sideAdd} at the waist, {sideAtHip} on the hip line, so that it is {backWidth} wide there; the knee gains {kneeAdd}.",
 };

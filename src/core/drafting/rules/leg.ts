@@ -94,7 +94,6 @@ export const hang = defineRuleOrWord(
           ["inseam", "the inseam"],
         ],
       }),
-      SHARED,
     ),
     by: row(
       "Leg",
@@ -103,7 +102,7 @@ export const hang = defineRuleOrWord(
         negative: true,
         ...limited(-150, 150, (limits) => say`The leg hangs ${limits} off.`),
       }),
-      { ...SHARED, unless: { "hang.from": ["crease"] } },
+      { unless: { "hang.from": ["crease"] } },
     ),
   },
 );
