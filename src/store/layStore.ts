@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { cupboardClothSchema, type ClothLay, type CupboardCloth, type Laid } from "@/core/cloth";
 import type { Material } from "@/core/pattern";
+import type { Mm } from "@/core/units";
 import { RECORD_VERSION } from "./records";
 import { shelves } from "./shelf";
 
@@ -15,6 +16,8 @@ export interface KeptLay {
   readonly steps: number;
   readonly locked: readonly (readonly [number, Laid])[];
   readonly lay: ClothLay;
+  /** No lay is shorter, as far as that was proved. */
+  readonly proved?: Mm;
 }
 
 const placed = z

@@ -1,7 +1,9 @@
 import { hearTongue } from "./hearTongue";
 import { expose } from "comlink";
 import {
+  cannotBeUnder,
   HandLay,
+  isNearest,
   layCloth,
   materialsOf,
   type ClothLay,
@@ -20,12 +22,14 @@ import type { Job } from "@/core/files";
 import type { Point } from "@/core/geometry";
 import type { Material } from "@/core/pattern";
 import type { Piece } from "@/core/pieces";
-import { Refusal, type Complaint } from "@/core/units";
+import { Refusal, type Complaint, type Mm } from "@/core/units";
 
 /** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
 const SLICE_MS = 40;
 /** How a search goes is told no more often than this: a page draws each lay. */
 const TELL_MS = 300;
+/** A lay stands still once no better one has come for so long. */
+const STILL_MS = 8_000;
 /** What a quick look at another fold or width may take. */
 const QUICK = { steps: 520, milliseconds: 900 } as const;
 
@@ -36,6 +40,18 @@ export interface Looked {
   readonly lay: ClothLay | null;
   readonly steps: number;
 }
+
+/** How a search is made: its seed, what is locked, and for how long; until it is stopped without. */
+interface Looking {
+  readonly seed: number;
+  readonly locked: readonly (readonly [number, Laid])[];
+  readonly forMs: number | null;
+}
+
+/** What ended a search: it was stopped, or had nothing left to try; or its lay is next to the shortest there can be. */
+export type LookEnded = { readonly complaints: readonly Complaint[] } | { readonly isNearest: boolean };
+
+type TellProved = (proved: Mm) => void;
 
 const signatureOf = (shapes: readonly CutShape[], cloth: LayCloth): string => {
   let hash = 5381;
@@ -79,6 +95,34 @@ function shapes(jobs: readonly Job[], material: Material, cloth: LayCloth): read
   return made.shapes;
 }
 
+/** The best that is proved of pieces on a cloth, and whether all was tried. */
+let proof: { readonly of: readonly CutShape[]; proved: Mm; isDone: boolean } | null = null;
+
+/** Proves what these pieces cannot be under, in slices, until it is done or another search begins; null where nothing is. */
+async function proved(
+  own: number,
+  found: readonly CutShape[],
+  cloth: LayCloth,
+  length: Mm,
+  tell: TellProved,
+): Promise<Mm | null> {
+  const held = proof?.of === found ? proof : { of: found, proved: 0, isDone: false };
+  proof = held;
+  if (held.proved > 0) tell(held.proved);
+  if (!held.isDone) {
+    let from = performance.now();
+    for (const bound of cannotBeUnder(found, cloth, length)) {
+      if (bound !== null && bound > held.proved) tell((held.proved = bound));
+      if (performance.now() - from < SLICE_MS) continue;
+      await pause();
+      if (running !== own) return null;
+      from = performance.now();
+    }
+    held.isDone = true;
+  }
+  return held.proved > 0 ? held.proved : null;
+}
+
 const isFault = (found: readonly CutShape[] | LayFault): found is LayFault => "ok" in found;
 
 const face = {
@@ -103,42 +147,57 @@ const face = {
   },
 
   /**
-   * Looks for lays until it is stopped or has nothing left to try; each better one is told, and now and then how many
-   * steps were made. The answer is why it cannot be laid, or null.
+   * Looks for lays until it is stopped, has nothing left to try, or has looked for so long; each better one is told, and now
+   * and then how many steps were made. With no such limit, once the lay stands still, what cannot be undercut is proved;
+   * a lay next to it ends the search.
    */
   async look(
     jobs: readonly Job[],
     material: Material,
     cloth: LayCloth,
-    seed: number,
-    locked: readonly (readonly [number, Laid])[],
+    { seed, locked, forMs }: Looking,
     tell: (looked: Looked) => void,
-  ): Promise<readonly Complaint[] | null> {
+    tellProved: TellProved,
+  ): Promise<LookEnded> {
     const own = ++running;
     const found = shapes(jobs, material, cloth);
-    if (isFault(found)) return found.errors;
+    if (isFault(found)) return { complaints: found.errors };
+    const began = performance.now();
     try {
-      let [steps, from, toldAt] = [0, performance.now(), -Infinity];
-      let better: ClothLay | null = null;
+      let [steps, from, toldAt, stillFrom] = [0, began, -Infinity, began];
+      let [better, length]: [ClothLay | null, Mm] = [null, Infinity];
+      let isProved = forMs !== null || locked.length > 0;
       for (const step of layCloth(found, cloth, seed, { locked: new Map(locked) })) {
         steps++;
-        better = step?.lay ?? better;
         const at = performance.now();
+        if (step && step.lay.length < length) [better, length, stillFrom] = [step.lay, step.lay.length, at];
         if (at - toldAt >= TELL_MS && (better || toldAt > 0)) {
           tell({ lay: better, steps });
           [better, toldAt] = [null, at];
         }
         if (at - from < SLICE_MS) continue;
         await pause();
-        if (running !== own) return null;
+        if (running !== own) return { isNearest: false };
         from = performance.now();
+        if (forMs !== null && from - began >= forMs) break;
+        if (isProved || from - stillFrom < STILL_MS) continue;
+        const bound = await proved(own, found, cloth, length, tellProved);
+        if (running !== own || (bound !== null && isNearest(length, bound))) return { isNearest: running === own };
+        isProved = true;
       }
       if (better) tell({ lay: better, steps });
-      return null;
+      return { isNearest: false };
     } catch (error) {
-      if (error instanceof Refusal) return [error.complaint];
+      if (error instanceof Refusal) return { complaints: [error.complaint] };
       throw error;
     }
+  },
+
+  /** Proves what no lay is under, until it is done or a search begins; each better bound is told. */
+  async prove(jobs: readonly Job[], material: Material, cloth: LayCloth, length: Mm, tell: TellProved): Promise<void> {
+    const own = ++running;
+    const found = shapes(jobs, material, cloth);
+    if (!isFault(found)) await proved(own, found, cloth, length, tell);
   },
 
   /** Ends the search that is under way. */

@@ -12,6 +12,8 @@ import { useElsewhere } from "./useElsewhere";
 
 interface Props {
   readonly lay: ClothLay;
+  /** No lay is shorter, as far as that is proved; null where it is not. */
+  readonly proved: Mm | null;
   readonly cloth: LayCloth;
   readonly inHand: ClothInHand;
   readonly jobs: readonly Job[];
@@ -34,7 +36,7 @@ function foldsFor(lay: ClothLay, names: Props["names"]): readonly (readonly [nam
 const ELSEWHERE = 3;
 
 /** What a lay comes to: what is needed and bought, what is used and left, and what other widths would take. */
-export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: Props) {
+export function LayFigures({ lay, proved, cloth, inHand, jobs, material, tape, names }: Props) {
   const bought = toBuy(lay.length / (1 - inHand.shrinks), tape);
   const widths = [...SOLD_WIDTHS[tape]].filter((w) => Math.abs(w - cloth.width) > 20).slice(-ELSEWHERE);
   const others = useElsewhere(
@@ -54,7 +56,7 @@ export function LayFigures({ lay, cloth, inHand, jobs, material, tape, names }: 
       <Length key="w" mm={cloth.width} tape={tape} unit />,
     ],
     ["Cloth used", formatShare(lay.utilisation)],
-    ["Cannot be under", <Length key="u" mm={lay.bound} tape={tape} unit />],
+    ["Cannot be under", proved === null ? "not proved" : <Length key="u" mm={proved} tape={tape} unit />],
     ...(inHand.length !== null
       ? [
           [

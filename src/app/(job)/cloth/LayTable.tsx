@@ -203,7 +203,7 @@ export function LayTable({ lay, cloth, inHand, material, names, tape, laying }: 
           </text>
         ) : null
       ) : null}
-      <LayTape long={long} deep={deep} bound={lay.bound} word={word} tape={tape} />
+      <LayTape long={long} deep={deep} proved={laying.proved} word={word} tape={tape} />
     </svg>
   );
 }

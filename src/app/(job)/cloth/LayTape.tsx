@@ -3,7 +3,8 @@ import { formatLength, type Mm, type Tape } from "@/core/units";
 interface Props {
   readonly long: Mm;
   readonly deep: Mm;
-  readonly bound: Mm;
+  /** No lay is shorter, as far as that is proved; null where it is not. */
+  readonly proved: Mm | null;
   /** Height of a word on the lay. */
   readonly word: Mm;
   readonly tape: Tape;
@@ -16,7 +17,7 @@ const TAPE_STEP: Readonly<Record<Tape, { readonly small: Mm; readonly large: Mm 
 };
 
 /** The tape along the lay, counted from the cut end, and the length that no lay is under. */
-export function LayTape({ long, deep, bound, word, tape }: Props) {
+export function LayTape({ long, deep, proved, word, tape }: Props) {
   const step = TAPE_STEP[tape];
   const marks = Array.from({ length: Math.floor(long / step.small) + 1 }, (_, i) => i * step.small);
   return (
@@ -44,16 +45,20 @@ export function LayTape({ long, deep, bound, word, tape }: Props) {
           </g>
         );
       })}
-      <path
-        d={`M${bound} ${deep + 24}v56`}
-        stroke="var(--text)"
-        strokeWidth={2}
-        strokeDasharray="2 4"
-        vectorEffect="non-scaling-stroke"
-      />
-      <text x={bound} y={deep + 100 + word * 1.6} fontSize={word * 0.9} textAnchor="middle" fill="var(--quiet)">
-        no lay is under {formatLength(bound, tape)}
-      </text>
+      {proved === null ? null : (
+        <>
+          <path
+            d={`M${proved} ${deep + 24}v56`}
+            stroke="var(--text)"
+            strokeWidth={2}
+            strokeDasharray="2 4"
+            vectorEffect="non-scaling-stroke"
+          />
+          <text x={proved} y={deep + 100 + word * 1.6} fontSize={word * 0.9} textAnchor="middle" fill="var(--quiet)">
+            no lay is under {formatLength(proved, tape)}
+          </text>
+        </>
+      )}
     </g>
   );
 }

@@ -5,7 +5,7 @@ import LinearProgress from "@mui/material/LinearProgress";
 import dynamic from "next/dynamic";
 import { useMemo, useState } from "react";
 import { clothOf } from "@/core/derive/cloth";
-import { cutShapes, JOIN_ALLOWANCE, stripWidth, widerThan, type LayCloth } from "@/core/cloth";
+import { cutShapes, isNearest, JOIN_ALLOWANCE, stripWidth, widerThan, type LayCloth } from "@/core/cloth";
 import { USUAL_WIDTH } from "@/core/cloth/sold";
 import type { Material } from "@/core/pattern";
 import type { Piece } from "@/core/pieces";
@@ -67,6 +67,7 @@ export default function ClothPage() {
         : [],
     [complaint, proof, material, cloth, job],
   );
+  const isNearestLay = lay !== null && laying.proved !== null && isNearest(lay.length, laying.proved);
   const saved = lay && laying.first !== null ? laying.first - lay.length : 0;
   return (
     <StageLayout
@@ -155,7 +156,7 @@ export default function ClothPage() {
                     ? phrase`keeps looking, ${formatLength(saved, tape)} saved so far`
                     : "keeps looking"
                   : lay
-                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString(tongueTag() === "en" ? "en-GB" : tongueTag())} times.`
+                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString(tongueTag() === "en" ? "en-GB" : tongueTag())} times.${isNearestLay ? " No lay is more than 2 percent shorter." : ""}`
                     : ""}
             </span>
             {lay ? <SaveLay title={job.name} lay={lay} cloth={cloth} names={names} tape={tape} /> : null}
@@ -191,6 +192,7 @@ export default function ClothPage() {
             <LayFigures
               names={names}
               lay={lay}
+              proved={laying.proved}
               cloth={cloth}
               inHand={inHand}
               jobs={laid}

@@ -4,10 +4,10 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { ClothLay, Laid, LayCloth } from "@/core/cloth";
 import type { Job } from "@/core/files";
 import type { Material } from "@/core/pattern";
-import type { Complaint } from "@/core/units";
+import type { Complaint, Mm } from "@/core/units";
 import { findLay, keepLay } from "@/store/layStore";
 import { atTheLay } from "@/workers/client";
-import type { CalledPiece, Looked } from "@/workers/lay.worker";
+import type { CalledPiece, Looked, LookEnded } from "@/workers/lay.worker";
 import { cutKey } from "./cutKey";
 
 /** Opened, a lay is looked for so long; then it is for the maker to look on. */
@@ -19,6 +19,8 @@ export interface LayState {
   /** It was made for other pieces, or another cloth. */
   readonly isOld: boolean;
   readonly isLooking: boolean;
+  /** No lay of these pieces on this cloth is shorter, as far as that is proved. */
+  readonly proved: Mm | null;
   /** Length of the first lay of this search, and steps made since. */
   readonly first: number | null;
   readonly steps: number;
@@ -32,6 +34,7 @@ const NOTHING: LayState = {
   lay: null,
   isOld: false,
   isLooking: false,
+  proved: null,
   first: null,
   steps: 0,
   complaint: null,
@@ -65,6 +68,7 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
         steps,
         locked: [...now.current.locked],
         lay,
+        ...(now.current.proved !== null && { proved: now.current.proved }),
       }).catch(() => undefined),
     [id, material],
   );
@@ -74,6 +78,29 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
     void atTheLay((face) => face.stop()).catch(() => undefined);
     if (now.current.isLooking) set({ isLooking: false });
   }, [set]);
+
+  /** Takes note of what is proved of the lay as it stands, while `own` is what is being done. */
+  const takeProved = useCallback(
+    (own: number) => (proved: Mm) => {
+      if (run.current !== own) return;
+      set({ proved });
+      const { lay, steps } = now.current;
+      if (lay) keep(lay, steps);
+    },
+    [keep, set],
+  );
+
+  /** Works out what no lay is under, once the lay stands still; whatever else is asked of the lay comes first. */
+  const prove = useCallback(async () => {
+    const { lay } = now.current;
+    if (!cloth || !lay) return;
+    const own = ++run.current;
+    await atTheLay((face) => face.prove(jobs, material, cloth, lay.length, proxy(takeProved(own)))).catch(
+      () => undefined,
+    );
+    // The job and the cloth are looked at by what is in them.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [jobKey, clothKey, material, takeProved]);
 
   const look = useCallback(
     async (forMs: number | null, fresh: boolean) => {
@@ -91,19 +118,21 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
           keep(lay, looked.steps);
         } else set({ steps: looked.steps, first: now.current.first ?? lay?.length ?? null });
       };
-      const timer = forMs === null ? null : setTimeout(() => run.current === own && stop(), forMs);
       try {
-        const why = await atTheLay((face) => face.look(jobs, material, cloth, SEED, locked, proxy(tell)));
-        if (run.current === own) set({ isLooking: false, complaint: why?.[0] ?? null });
+        const asked = { seed: SEED, locked, forMs };
+        const ended = await atTheLay<LookEnded>((face) =>
+          face.look(jobs, material, cloth, asked, proxy(tell), proxy(takeProved(own))),
+        );
+        if (run.current !== own) return;
+        set({ isLooking: false, complaint: "complaints" in ended ? (ended.complaints[0] ?? null) : null });
+        if (forMs !== null) void prove();
       } catch {
         if (run.current === own) set({ isLooking: false });
-      } finally {
-        if (timer) clearTimeout(timer);
       }
     },
     // The job and the cloth are looked at by what is in them.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [jobKey, clothKey, material, keep, set, stop],
+    [jobKey, clothKey, material, keep, set, takeProved, prove],
   );
 
   useEffect(() => {
@@ -126,8 +155,10 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
         materials: signed.materials,
         pieces: signed.pieces,
         steps: kept?.steps ?? 0,
+        proved: (isOld ? null : kept?.proved) ?? null,
       });
       if (!kept || isOld) void look(LOOKS_FIRST_MS, true);
+      else if (kept.proved === undefined) void prove();
     };
     void open().catch(() => undefined);
     return () => {
