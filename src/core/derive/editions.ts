@@ -154,6 +154,21 @@ const CHANGES: readonly Change[] = [
     says: say`A block brought in that is widened keeps its hem square to the grain, and its waist runs on without a corner.`,
     concerns: (job) => job.block.school === "own" && makes(job, "widen-leg"),
   },
+  {
+    since: 5,
+    says: say`A crease that is set off stays so where the leg falls straight; it used to lie in the middle.`,
+    concerns: (job) => hangOf(job) === "offset",
+  },
+  {
+    since: 5,
+    says: say`On a body too short for a usual depth or length that nobody stated, it gives way; the line used to be passed over.`,
+    concerns: (job) => ["yoke", "side-panel", "godet", "flounce"].some((move) => makes(job, move)),
+  },
+  {
+    since: 5,
+    says: say`A transferred back whose side is set out by more than its centre comes in is wider by the difference on the hip line.`,
+    concerns: ({ block: { rules } }) => rules.back?.how === "transferred",
+  },
 ];
 
 /** What of a job is drawn otherwise than when it was last looked at; nothing for a job of today. */

@@ -23,7 +23,12 @@ const METRE: Mm = 1000;
  * - facings are joined at their ends by the seams they lie under: `facing-side` is gone, `facing-front-side` is there;
  * - the bag of a pocket that reaches less than 73 below its opening is caught less deep;
  * - a pleated strip ends at a contour band (trimmed-shorts);
- * - the hem asked of a block brought in is met after its waist is lowered.
+ * - the hem asked of a block brought in is met after its waist is lowered;
+ * - a side that a slash turns out is rounded over less, up to 1.6 nearer to the straight line (every job that spreads, and
+ *   what is cut from its sides);
+ * - a block brought in that is widened keeps its waist's direction at the side (loose-sweat);
+ * - a crease that is set off stays so where the leg falls straight (random-193, 262);
+ * - numbers that nobody stated give way on short bodies, and a flounce takes no depth of a pleat (random-88, 138, 150).
  */
 /** The places of recorded outlines that the panels of today miss, as sentences. */
 function missed(recorded: readonly RecordedOutline[], panels: readonly Panel[], close: Mm): string[] {
