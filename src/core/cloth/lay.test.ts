@@ -205,6 +205,16 @@ test("what is locked by hand stays where it is to the hundredth, while the rest 
   });
 });
 
+test("pieces that are locked one on the other are refused by name", () => {
+  const [first] = soundIn("paper-bag", CLOTH, 20).placements;
+  if (!first) throw new Error("laid");
+  const onIt: Locked = new Map([
+    [0, first],
+    [1, first],
+  ]);
+  expect(() => soundIn("paper-bag", CLOTH, 20, onIt)).toThrow(/are locked one on the other/);
+});
+
 test("a garment that cannot be drawn is named where it shares a cloth", () => {
   const lost = { ...job("palazzo", { name: "Lost one" }), block: { school: "own" as const, rules: {} } };
   const made = shapesOfAll([job("palazzo"), lost], "shell", CLOTH);

@@ -43,6 +43,8 @@ export interface Fitting {
 interface Range {
   readonly least: number;
   readonly most: number;
+  /** Numbers that are usual, where a range is far wider than what can be made. */
+  readonly usual: readonly number[];
   /** The number is narrowed down to this. */
   readonly step: number;
   readonly asStored: (value: number) => unknown;
@@ -51,21 +53,21 @@ interface Range {
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
 /** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
-const MS_A_LOOK = 140;
-/** No look takes longer than so many of them, and the whole no longer than so many times the time asked, however slow the machine. */
-const LONGEST_LOOK = 4;
-const LONGEST = 2;
+const MS_A_LOOK = 280;
+/** The whole takes no longer than so many times the time asked, however slow the machine; until then no look is ended by a clock. */
+const LONGEST = 3;
 /** A number is given up once so many seeds have found no lay for it. */
 const SEEDS = 4;
 function rangeOf(param: Param): Range | null {
   if (param.as === "length") {
     const [least, most] = param.within ?? [0, 2000];
-    return { least, most, step: 3, asStored: (value) => `${value.toFixed(1)} mm` };
+    return { least, most, usual: param.tried ?? [], step: 3, asStored: (value) => `${value.toFixed(1)} mm` };
   }
   if (param.as === "number")
     return {
       least: param.least,
       most: param.most,
+      usual: [],
       step: param.whole ? 1 : Math.max(0.01, param.step / 5),
       asStored: (value) => (param.whole ? Math.round(value) : Number(value.toFixed(4))),
     };
@@ -132,7 +134,7 @@ export function* fitCloth(
     }
     const laid = layWithin(made.shapes, cloth, asked.seed + seed, {
       steps: STEPS * (seed + 1),
-      milliseconds: LONGEST_LOOK * MS_A_LOOK,
+      milliseconds: LONGEST * asked.milliseconds - (performance.now() - from),
       until: length,
       like: seed % 2 === 1 ? null : (proof?.lay ?? null),
       ...(asked.locked && { locked: asked.locked }),
@@ -219,11 +221,16 @@ const HALVINGS = 7;
  * not ruled out by its area. All of it where none can be made.
  */
 function reachOf(
-  { least, most, step }: Range,
+  { least, most, usual, step }: Range,
   areaAt: (value: number) => number | null,
   cloth: number,
 ): { readonly least: number; readonly most: number } {
-  const places = Array.from({ length: PLACES + 1 }, (_, i) => least + ((most - least) * i) / PLACES);
+  const spaced = (from: number, to: number): number[] =>
+    Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
+  const [low = least, high = most] = usual;
+  const places = [...new Set([...spaced(least, most), ...spaced(low, high)])]
+    .filter((value) => value >= least && value <= most)
+    .sort((a, b) => a - b);
   const areas = places.map(areaAt);
   const isMadeAt = (area: number | null): boolean => area !== null;
   const isLaidAt = (area: number | null): boolean => area !== null && area <= cloth;

@@ -1,8 +1,9 @@
 import { inSentence } from "../../words";
-import { Refusal, say } from "../../units";
+import { Refusal, say, type Mm } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
-import type { LayShape } from "../lay/shape";
+import { forbidden } from "../lay/pairs";
+import { turnedSlices, type LayShape } from "../lay/shape";
 import type { Laid, LayItem, Like } from "../lay/strip";
 import type { LayCloth, LayFound } from "./laidCloth";
 import { oneLay } from "./placed";
@@ -27,6 +28,12 @@ function withLocked(plan: Plan, locked: Locked): Plan {
         say`The ${inSentence(part.shape.name)} is locked off the cloth. Unlock it, or move it on.`,
       );
   }
+  const [two] = onEachOther(plan, locked);
+  if (two)
+    throw new Refusal(
+      "locked",
+      say`${two[0]} and ${inSentence(two[1])} are locked one on the other. Unlock one of them, or move it on.`,
+    );
   return {
     parts,
     strip: {
@@ -34,6 +41,28 @@ function withLocked(plan: Plan, locked: Locked): Plan {
       items: strip.items.map((item, i) => (locked.has(i) ? { ...item, fixed: locked.get(i) as Laid } : item)),
     },
   };
+}
+
+/** Shapes that keep less of the gap than it takes to grow them lie beside each other; so much deeper, one on the other. */
+const DEEPER: Mm = 0.5;
+
+/** Locked pieces that lie one on the other, by name. */
+function onEachOther({ strip, parts }: Plan, locked: Locked): (readonly [string, string])[] {
+  const lying = [...locked].map(([i, at]) => {
+    const shape = strip.shapes[(strip.items[i] as LayItem).shape] as LayShape;
+    return { at, slices: turnedSlices(shape.slices, at.turn), name: (parts[i] as Plan["parts"][number]).shape.name };
+  });
+  const beyond = strip.gap + DEEPER;
+  return lying.flatMap((a, i) =>
+    lying.slice(i + 1).flatMap((b) => {
+      const across = b.at.y - a.at.y;
+      const apart = forbidden(a.slices, b.slices, b.at.x - a.at.x);
+      for (let k = 0; k + 1 < apart.length; k += 2)
+        if (across > (apart[k] as Mm) + beyond && across < (apart[k + 1] as Mm) - beyond)
+          return [[a.name, b.name] as const];
+      return [];
+    }),
+  );
 }
 
 /** Everything in one strip, some of it locked. */
