@@ -224,7 +224,8 @@ export function drawBodice(plan: BodicePlan): DrawnBodice {
   if (hasBustDart(plan)) {
     const back = drawBack(plan, 0);
     const front = turnedFront(plan, back.side);
-    if (!front) throw noWaist(plan, "front");
+    // Waist darts that take what the bust dart should would turn it inside out.
+    if (!front || (front.sideDart?.angle ?? 0) < 0) throw noWaist(plan, "front");
     return { front, back, bust };
   }
   // Without a dart at the side, front and back share the angle there, so that the joined waist runs on.

@@ -120,6 +120,7 @@ export function* fitCloth(
       i === index ? { ...m, params: { ...m.params, [asked.number]: range.asStored(value) } } : m,
     ),
   });
+  const locked = asked.locked?.size ?? 0;
   const tries: Tried[] = [];
   let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
   let refusal: LayFault | null = null;
@@ -162,12 +163,30 @@ export function* fitCloth(
   };
   const { least, most } = reachOf(range, areaAt, cloth.width * length);
   if ((yield* look(least)) || (yield* look(least, 1))) low = least;
+  // Locked pieces may leave the least no room, and a larger one some.
+  for (let i = 1; Number.isNaN(low) && locked > 0 && i <= PLACES && isLeft(); i++) {
+    const value = least + ((most - least) * i) / PLACES;
+    if (yield* look(value)) low = value;
+  }
+  // The number as it is now may lie where the search did not find one: as it lies on the table, or looked for.
+  const present = presentOf(job, index, asked.number);
+  const onTable = asked.laid && asked.laid.length <= length + 1e-6 ? asked.laid : null;
+  const { most: largest } = range;
+  function* lookAtPresent(): Generator<Tried, void, void> {
+    if (present === null || present <= (Number.isNaN(low) ? -Infinity : low) || present > largest) return;
+    if (onTable) {
+      proof = { value: present, lay: onTable };
+      tries.push({ value: present, length: onTable.length, fits: true });
+    }
+    if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
+  }
+  if (Number.isNaN(low)) yield* lookAtPresent();
   if (Number.isNaN(low)) {
     return (
       refusal ??
       fault(
         "cloth.length",
-        say`None fits: at ${least}, the least, the pieces take ${tries.at(-1)?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
+        say`None fits: at ${least}, the least, the pieces take ${tries[0]?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
       )
     );
   }
@@ -178,16 +197,7 @@ export function* fitCloth(
     if (yield* look(value)) low = value;
     else high = value;
   }
-  // The number as it is now may lie where the search did not find one: as it lies on the table, or looked for.
-  const present = presentOf(job, index, asked.number);
-  if (present !== null && present > low && present <= range.most) {
-    const onTable = asked.laid && asked.laid.length <= length + 1e-6 ? asked.laid : null;
-    if (onTable) {
-      proof = { value: present, lay: onTable };
-      tries.push({ value: present, length: onTable.length, fits: true });
-    }
-    if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
-  }
+  yield* lookAtPresent();
   // A search may miss a lay that is there: what is left of the time goes over the numbers above again, each time anew.
   let given = low >= most ? SEEDS : 0;
   for (let seed = 1; given < SEEDS && isLeft(); seed++) {
@@ -208,7 +218,7 @@ export function* fitCloth(
     lay: found.lay,
     tries,
     isNarrowed,
-    locked: asked.locked?.size ?? 0,
+    locked,
   };
 }
 

@@ -55,7 +55,24 @@ export function offsetEdge(path: Path, width: WidthAt, outward: 1 | -1): Point[]
     }
     before += whole;
   }
-  return withoutFolds(points);
+  const run = withoutFolds(points);
+  const whole = before;
+  const [from, to] = [pathAt(path, 0).tangent, pathAt(path, whole).tangent];
+  return sureWay([...sureWay(run, from)].reverse(), pointScale(to, -1)).reverse();
+}
+
+/** So little of a run goes its edge's way at an end, where the rest of it does not. */
+const SURE: Mm = 0.02;
+
+/**
+ * A run that begins by its edge's way. In a hollow tighter than the allowance the places beside it stand still or run back, and
+ * what is lengthened from there would go anywhere.
+ */
+function sureWay(run: Point[], way: Point): Point[] {
+  const [first, second] = run as [Point, Point];
+  const [dx, dy] = pointSubtract(second, first);
+  const agrees = dx * way[0] + dy * way[1] > 0.5 * Math.hypot(dx, dy) && Math.hypot(dx, dy) > 1e-6;
+  return agrees ? run : [first, pointAdd(first, pointScale(way, SURE)), ...run.slice(1)];
 }
 
 /** The corner of a cut line outside a corner of its edge: mitred, or squared off where that would stand out too far. */
