@@ -99,8 +99,11 @@ for (let k = FROM, n = 0; n < CASES && k < FROM + 4 * CASES; k++) {
   if (found.some((f) => f.tries.some((t) => t.fits && t.value > f.value + 1e-6))) told.less++;
   // Two pieces stay as they lie at a number a little smaller.
   const smaller = shapesOf(of.job(Math.max(0, best.value - 20)), "shell", of.cloth);
-  const laid = smaller.ok ? layWithin(smaller.shapes, of.cloth, 1, { steps: 600, milliseconds: MS }) : null;
-  const lockable = laid?.ok && laid.lay.singles !== "opened" && laid.lay.singles !== "beyond";
+  const laid = smaller.ok
+    ? layWithin(smaller.shapes, of.cloth, 1, { steps: Infinity, milliseconds: MS, until: of.length })
+    : null;
+  const lockable =
+    laid?.ok && laid.lay.length <= of.length && laid.lay.singles !== "opened" && laid.lay.singles !== "beyond";
   const held = lockable
     ? new Map(laid.lay.placements.slice(0, 2).map(({ x, y, turn }, i) => [i, { x, y, turn }] as const))
     : null;

@@ -43,7 +43,7 @@ export function InnerLinesList({ outline, tape, noDarts, onNoDarts }: Props) {
       })}
       {others.length > 0 ? (
         <p style={{ margin: "2px 0", color: "var(--quiet)" }}>
-          {phrase`Not taken in: ${others.length} lines inside that are neither outline nor dart, drawn pale.`}
+          {phrase`Neither outline nor dart, drawn pale and not taken in: ${others.length}.`}
         </p>
       ) : null}
     </>

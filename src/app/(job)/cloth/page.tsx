@@ -31,6 +31,8 @@ import { useTogether } from "@/ui/useTogether";
 const FitPane = dynamic(() => import("./FitPane").then((m) => m.FitPane), { ssr: false });
 
 const NONE: readonly Piece[] = [];
+/** A button of the bar below the lay keeps its words on one line. */
+const BAR = { flexShrink: 0, whiteSpace: "nowrap" } as const;
 
 /** Stage 5: how the pieces lie on the cloth, how much of it they take, and how wide the style may be. */
 export default function ClothPage() {
@@ -145,10 +147,10 @@ export default function ClothPage() {
               minHeight: 40,
             }}
           >
-            <div style={{ flex: 1 }}>
+            <div style={{ flex: laying.isLooking ? 1 : 0 }}>
               {laying.isLooking ? <LinearProgress aria-label="Looking for a shorter lay" /> : null}
             </div>
-            <span>
+            <span style={{ flex: 1 }}>
               {laying.isOld
                 ? "The pieces or the cloth have changed since this was laid."
                 : laying.isLooking
@@ -156,7 +158,7 @@ export default function ClothPage() {
                     ? phrase`keeps looking, ${formatLength(saved, tape)} saved so far`
                     : "keeps looking"
                   : lay
-                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString(tongueTag() === "en" ? "en-GB" : tongueTag())} times.${isNearestLay ? " No lay is more than 2 percent shorter." : ""}`
+                    ? phrase`${laying.locked.size > 0 ? phrase`${laying.locked.size} locked. ` : ""}Looked ${laying.steps.toLocaleString(tongueTag() === "en" ? "en-GB" : tongueTag())} times.${isNearestLay ? " No lay is 2 percent shorter." : ""}`
                     : ""}
             </span>
             {lay ? <SaveLay title={job.name} lay={lay} cloth={cloth} names={names} tape={tape} /> : null}
@@ -167,11 +169,11 @@ export default function ClothPage() {
             ) : (
               <>
                 {laying.locked.size > 0 ? (
-                  <Button variant="outlined" onClick={() => void laying.look(null, true)}>
+                  <Button variant="outlined" sx={BAR} onClick={() => void laying.look(null, true)}>
                     Lay the rest again
                   </Button>
                 ) : null}
-                <Button variant="outlined" onClick={() => void laying.look(null, false)}>
+                <Button variant="outlined" sx={BAR} onClick={() => void laying.look(null, false)}>
                   Look on
                 </Button>
               </>
