@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { quantity, type Mm, type Quantity, say } from "../units";
+import { quantity, ratio, type Mm, type Quantity, say } from "../units";
 import type { FinishContext, Notion } from "./garment";
 
 /** How long an elastic is: by a rule, or as chosen. */
@@ -11,19 +11,21 @@ export const STRETCHES = 1.8;
 /** Elastic is joined into a ring with this overlap. */
 export const ELASTIC_JOIN: Mm = 10;
 
-/** Relaxed length of a waist elastic by its rule, joined; null without one. */
+/** Stretched, an elastic by rule passes the hip with so much to spare. */
+const TO_SPARE: Mm = 20;
+
+/** Relaxed length of a waist elastic by its rule, joined, long enough to pass the hip; null without one. */
 export function elasticLength(rule: ElasticRule, { waist, hip }: BodyMeasures): Quantity | null {
+  if (rule === "none") return null;
   if (typeof rule === "object") return rule;
-  switch (rule) {
-    case "none":
-      return null;
-    case "waist":
-      return quantity(waist.mm, say`waist ${waist.mm}`, { waist });
-    case "waist-less":
-      return quantity(0.9 * waist.mm, say`waist ${waist.mm} less a tenth`, { waist });
-    case "hip-less":
-      return quantity(hip.mm - 254, say`hip ${hip.mm} - ${254}`, { hip });
-  }
+  const own = {
+    waist: quantity(waist.mm, say`waist ${waist.mm}`, { waist }),
+    "waist-less": quantity(0.9 * waist.mm, say`waist ${waist.mm} less a tenth`, { waist }),
+    "hip-less": quantity(hip.mm - 254, say`hip ${hip.mm} - ${254}`, { hip }),
+  }[rule];
+  const least = (hip.mm + TO_SPARE) / STRETCHES;
+  if (own.mm >= least) return own;
+  return quantity(least, say`(hip ${hip.mm} + ${TO_SPARE}) / ${ratio(STRETCHES)}, so that it passes the hip`, { hip });
 }
 
 /** Room that an elastic needs in its channel. */

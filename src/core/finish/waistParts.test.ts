@@ -3,6 +3,7 @@ import type { Derived } from "../derive";
 import { boxOf } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Finish } from "./schema";
+import { STYLES } from "../styles";
 import { edgeLength, made, part, piece, plain, seam, soundBut } from "../testing/finished";
 
 describe("a contour band", () => {
@@ -159,4 +160,22 @@ describe("what is drawn up", () => {
       expect.arrayContaining(["overlap", "sewn-left-back", "sewn-right", "sewn-left-front"]),
     );
   });
+});
+
+test("an elastic by rule is long enough to pass the hip, whatever the waist is to it", () => {
+  for (const [waist, hip] of [
+    [729, 1211],
+    [516, 821],
+    [480, 900],
+  ] as const) {
+    const body = { ...HAND_BODY, measures: { waist, hip, height: 1700 } };
+    const made = derivedOf(
+      palazzoJob(body, { style: { id: "paper-bag", params: {} }, finish: STYLES["paper-bag"]?.finish }),
+    );
+    const told = made.checks.filter((c) => ["elastic", "pull-on"].includes(c.id)).map((c) => [c.id, c.status]);
+    expect(told).toEqual([
+      ["pull-on", "pass"],
+      ["elastic", "pass"],
+    ]);
+  }
 });

@@ -237,9 +237,12 @@ export const bandGapes: CheckRule = {
     const { waist } = finish;
     if (waist?.kind !== "straight-band" || waist.sits === "outside" || pulledOn(finish)) return null;
     // Over the depth of the band the body grows from the waist toward the hip.
-    const value = ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, measures.waistToHip.mm);
+    const over = (deep: Mm): Mm => ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, deep);
+    const value = over(measures.waistToHip.mm);
     return verdict(this, {
-      status: byLimits(value, MOST_GAPE, Infinity),
+      status: byEstimate(measures.waistToHip, (slack) =>
+        byLimits(over(measures.waistToHip.mm + slack), MOST_GAPE, Infinity),
+      ),
       value,
       limit: MOST_GAPE,
       unit: "length",

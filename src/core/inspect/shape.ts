@@ -2,7 +2,7 @@ import { inSentence } from "../words";
 import { edgesWithRole, isOf, panelOutline, type Panel } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Path, type Point } from "../geometry";
 import { plain, toDegrees, say, angle, type Mm } from "../units";
-import { byFloor, byLimits, verdict, type CheckRule } from "./check";
+import { byEstimate, byFloor, byLimits, verdict, type CheckRule, type CheckStatus } from "./check";
 
 /** Stretch of side seam over which a corner is felt. */
 const WINDOW = 60;
@@ -25,7 +25,7 @@ export const hipCorner: CheckRule = {
   id: "hip-corner",
   label: "Hip runs into the leg",
   note: "Near the hip line the side turns gently, or it puckers when sewn.",
-  measure({ legs }) {
+  measure({ legs, measures: { waistToHip }, ownBlock }) {
     const found = legs.flatMap((panel) => {
       const { hipSide } = panel.landmarks;
       if (!hipSide) return [];
@@ -47,8 +47,10 @@ export const hipCorner: CheckRule = {
     const [first, ...rest] = found;
     if (!first) return null;
     const worst = rest.reduce((a, b) => (b.turn > a.turn ? b : a), first);
+    // Drafted, the side turns as much less as the hip lies deeper; a block brought in has its own hip.
+    const judge = (slack: Mm): CheckStatus => byLimits((worst.turn * waistToHip.mm) / (waistToHip.mm + slack), 12, 25);
     return verdict(this, {
-      status: byLimits(worst.turn, 12, 25),
+      status: ownBlock ? judge(0) : byEstimate(waistToHip, judge),
       value: worst.turn,
       limit: 12,
       unit: "degrees",
@@ -64,7 +66,7 @@ export const dartLength: CheckRule = {
   id: "dart-length",
   label: "Darts clear of the hip",
   note: "Darts end well above the hip line.",
-  measure({ legs, plan, rules }) {
+  measure({ legs, plan, rules, measures: { waistToHip } }) {
     const ends = legs.flatMap((panel) =>
       panel.lines
         .filter((l) => l.kind === "dart")
@@ -74,7 +76,7 @@ export const dartLength: CheckRule = {
     if (!first) return null;
     const lowest = rest.reduce((a, b) => (b.value < a.value ? b : a), first);
     return verdict(this, {
-      status: byFloor(lowest.value, 50, 20),
+      status: byEstimate(waistToHip, (slack) => byFloor(lowest.value + slack, 50, 20)),
       value: lowest.value,
       limit: 50,
       unit: "length",
