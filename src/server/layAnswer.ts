@@ -166,8 +166,9 @@ export function fitAnswer(value: unknown): Answer {
     move: want.move,
     number: want.number,
     seed: want.seed,
-    // A slow machine may take three times as long over it.
-    milliseconds: 1000 * Math.min(MOST_SECONDS / 3, Math.max(1, want.seconds)),
+    // A slow machine may take twice as long over it.
+    milliseconds: 1000 * Math.min(MOST_SECONDS / 2, Math.max(1, want.seconds)),
+    atMost: 900 * MOST_SECONDS,
   });
   for (;;) {
     const next = search.next();

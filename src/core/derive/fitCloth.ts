@@ -34,6 +34,8 @@ export interface Fitting {
   readonly number: string;
   readonly seed: number;
   readonly milliseconds: number;
+  /** However slow the machine, it ends after so long; left out, after several times what was asked. */
+  readonly atMost?: number;
   /** Pieces that are locked by hand stay where they are, whatever the number. */
   readonly locked?: Locked;
   /** The lay on the table: the number as it is now lies like this, and so does every smaller one. */
@@ -55,7 +57,14 @@ const STEPS = 900;
 /** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
 const MS_A_LOOK = 280;
 /** The whole takes no longer than so many times the time asked, however slow the machine; until then no look is ended by a clock. */
-const LONGEST = 3;
+const LONGEST = 6;
+/** Where between two numbers the next is tried, by the seed: what lies may lie in a small part of a range alone. */
+const BETWEEN = [0.5, 0.62, 0.38, 0.7, 0.3] as const;
+/** So much of the looks is kept for the end: looks of so many steps, at numbers so many divisions above the largest found. */
+const KEPT = 0.35;
+const LONG = 3600;
+const LITTLE = 1.5;
+const LONG_SEEDS = 3;
 /** A number is given up once so many seeds have found no lay for it. */
 const SEEDS = 4;
 function rangeOf(param: Param): Range | null {
@@ -112,8 +121,10 @@ export function* fitCloth(
       say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${asked.number.slice(0, 30)}” to fit.`,
     );
   const from = performance.now();
-  let looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
-  const isLeft = (): boolean => looks > 0 && performance.now() - from < LONGEST * asked.milliseconds;
+  const allLooks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
+  let looks = Math.ceil(allLooks * (1 - KEPT));
+  const atMost = asked.atMost ?? LONGEST * asked.milliseconds;
+  const isLeft = (): boolean => looks > 0 && performance.now() - from < atMost;
   const withValue = (value: number): Job => ({
     ...job,
     moves: moves.map((m, i) =>
@@ -125,7 +136,7 @@ export function* fitCloth(
   let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
   let refusal: LayFault | null = null;
   /** A number laid with a seed: like the nearest lay that fits, or afresh. */
-  const tryAt = (value: number, seed: number): Tried => {
+  const tryAt = (value: number, seed: number, steps?: number): Tried => {
     looks--;
     const tried = withValue(value);
     const made = shapesOfAll([tried, ...others], "shell", cloth);
@@ -134,8 +145,8 @@ export function* fitCloth(
       return { value, length: null, fits: false };
     }
     const laid = layWithin(made.shapes, cloth, asked.seed + seed, {
-      steps: STEPS * (seed + 1),
-      milliseconds: LONGEST * asked.milliseconds - (performance.now() - from),
+      steps: steps ?? STEPS * (seed + 1),
+      milliseconds: atMost - (performance.now() - from),
       until: length,
       like: seed % 2 === 1 ? null : (proof?.lay ?? null),
       ...(asked.locked && { locked: asked.locked }),
@@ -149,8 +160,8 @@ export function* fitCloth(
     return { value, length: laid.lay.length, fits };
   };
   let [low, high]: [number, number | null] = [NaN, null];
-  function* look(value: number, seed = 0): Generator<Tried, boolean, void> {
-    const tried = tryAt(value, seed);
+  function* look(value: number, seed = 0, steps?: number): Generator<Tried, boolean, void> {
+    const tried = tryAt(value, seed, steps);
     tries.push(tried);
     yield tried;
     return tried.fits;
@@ -178,7 +189,10 @@ export function* fitCloth(
       proof = { value: present, lay: onTable };
       tries.push({ value: present, length: onTable.length, fits: true });
     }
+    // Its looks are not counted, or the search would go less far from one number than from another.
+    const counted = looks;
     if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
+    looks = counted;
   }
   if (Number.isNaN(low)) yield* lookAtPresent();
   if (Number.isNaN(low)) {
@@ -203,11 +217,22 @@ export function* fitCloth(
   for (let seed = 1; given < SEEDS && isLeft(); seed++) {
     const before = low;
     for (let top = most; top - low > range.step && isLeft();) {
-      const value = (low + top) / 2;
+      const value = low + (top - low) * (BETWEEN[seed % BETWEEN.length] as number);
       if (yield* look(value, seed)) low = value;
       else top = value;
     }
     given = low > before ? 0 : given + 1;
+  }
+  // What was kept goes into the numbers just above the largest found, each looked at for long.
+  looks += allLooks - Math.ceil(allLooks * (1 - KEPT));
+  for (let seed = SEEDS + 1; seed <= SEEDS + LONG_SEEDS && isLeft(); seed++) {
+    let onward = LITTLE * range.step;
+    while (low + onward <= most && isLeft()) {
+      looks -= LONG / STEPS - 1;
+      if (!(yield* look(low + onward, seed, LONG))) break;
+      low += onward;
+      onward *= 2;
+    }
   }
   const isNarrowed = given >= SEEDS && (high !== null || low >= most);
   const found = proof as { readonly value: number; readonly lay: ClothLay } | null;

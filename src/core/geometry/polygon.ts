@@ -135,16 +135,24 @@ export function polygonUnfolded(points: readonly Point[], hook: number): Point[]
   return outline;
 }
 
-/** Distance from a place to a closed outline. */
-export function distanceToOutline(p: Point, outline: readonly Point[]): Mm {
-  let least = Infinity;
-  let a = outline[outline.length - 1];
+/** The chord of a closed outline nearest to a place, and its distance squared. */
+function nearestChord(
+  p: Point,
+  outline: readonly Point[],
+): { readonly a: Point; readonly b: Point; readonly squared: number } {
+  let [from, to] = [outline[outline.length - 1] as Point, outline[0] as Point];
+  let [a, least] = [from, Infinity];
   for (const b of outline) {
-    least = Math.min(least, squaredToChord(p, a as Point, b));
+    const squared = squaredToChord(p, a, b);
+    if (squared < least) [from, to, least] = [a, b, squared];
     a = b;
   }
-  return Math.sqrt(least);
+  return { a: from, b: to, squared: least };
 }
+
+/** Distance from a place to a closed outline. */
+export const distanceToOutline = (p: Point, outline: readonly Point[]): Mm =>
+  Math.sqrt(nearestChord(p, outline).squared);
 
 /** Removes points closer than `slack` to the one before (and the last if it repeats the first). */
 export function polygonClean(points: readonly Point[], slack: Mm = 1e-6): Point[] {
@@ -213,15 +221,9 @@ export function rayMeets(from: Point, way: Point, outline: readonly Point[]): Po
 
 /** The place on a closed outline (first point not repeated) nearest to another. */
 export function nearestOnOutline(p: Point, outline: readonly Point[]): Point {
-  let [best, nearest]: [number, Point] = [Infinity, outline[0] as Point];
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length] as Point;
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-    const size = dx * dx + dy * dy;
-    const t = size === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / size));
-    const on: Point = [a[0] + t * dx, a[1] + t * dy];
-    const away = pointDistance(p, on);
-    if (away < best) [best, nearest] = [away, on];
-  });
-  return nearest;
+  const { a, b } = nearestChord(p, outline);
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const size = dx * dx + dy * dy;
+  const t = size === 0 ? 0 : Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / size));
+  return [a[0] + t * dx, a[1] + t * dy];
 }

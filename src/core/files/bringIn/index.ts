@@ -7,7 +7,6 @@ import { guessBodice, guessBodicePlaces, guessLandmarks, guessLegs, type Guessed
 import { CannotBringIn, findOutlines, type Drawing, type FoundOutline } from "./shapes";
 
 export { type GuessedPanels } from "./guess";
-export { type DartLines } from "./innerLines";
 export { type FoundOutline } from "./shapes";
 
 /** A drawing larger than this is no block. */
