@@ -4,34 +4,12 @@ import type { Derived } from "../derive";
 import { line, pathEnd, pathStart } from "../geometry";
 import type { Finish } from "../finish";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
-import { seamsOf } from "../pieces";
+import { inspected } from "../testing/inspected";
 import { inspect, type Inspected } from ".";
 
 const hand = derivedOf(palazzoJob(HAND_BODY));
 
 const statusOf = (derived: Derived, id: string): string | undefined => derived.checks.find((c) => c.id === id)?.status;
-
-/** What the checks saw of a derived job, to be spoiled and inspected again. */
-function inspected(derived: Derived): Inspected {
-  return {
-    ...derived,
-    legs: derived.panels,
-    legSeams: seamsOf(derived.panels, derived.joins),
-    panels: derived.sewn,
-    setApart: new Set(),
-    passedOver: [],
-    ownBlock: false,
-    tape: "cm",
-    finishSource: {},
-    cloth: { width: null, length: null, liningWidth: null, stretch: 0 },
-    asked: { hem: null },
-    zip: derived.zip && { ...derived.zip, length: derived.zip.length.mm },
-    hemDepth: derived.hemDepth?.mm ?? null,
-    crotchDrop: 0,
-    shoe: 30,
-    length: { whole: derived.plan.levels.hem, cuff: 0, stated: true },
-  };
-}
 
 const recheck = (change: Partial<Inspected>, id: string): string | undefined =>
   inspect({ ...inspected(hand), ...change }).find((c) => c.id === id)?.status;
