@@ -211,7 +211,6 @@ export function* fitCloth(
     if (yield* look(value)) low = value;
     else high = value;
   }
-  yield* lookAtPresent();
   // A search may miss a lay that is there: what is left of the time goes over the numbers above again, each time anew.
   let given = low >= most ? SEEDS : 0;
   for (let seed = 1; given < SEEDS && isLeft(); seed++) {
@@ -223,6 +222,8 @@ export function* fitCloth(
     }
     given = low > before ? 0 : given + 1;
   }
+  // Last, so that the search goes the same way from any number.
+  yield* lookAtPresent();
   // What was kept goes into the numbers just above the largest found, each looked at for long.
   looks += allLooks - Math.ceil(allLooks * (1 - KEPT));
   for (let seed = SEEDS + 1; seed <= SEEDS + LONG_SEEDS && isLeft(); seed++) {
