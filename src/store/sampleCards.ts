@@ -49,7 +49,7 @@ export const SUNNIVA: Card = {
   name: "Sunniva Pell",
   unit: "cm",
   taken: "2026-11-02",
-  measures: { waist: "96", hip: "118", crotchDepth: "31", waistToFloor: "101", height: "162" },
+  measures: { waist: "96", hip: "118", crotchDepth: "31", waistToFloor: "101", height: "162", bust: "111" },
   note: "Carded between two shows; the rest still to be measured.",
 };
 

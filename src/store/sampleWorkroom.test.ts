@@ -31,7 +31,8 @@ test("its faults are the ones it is meant to show", () => {
     "sample-heron-walk": [],
     "sample-lantern-bearer": [],
     "sample-tide-chorus": [],
-    "sample-wren-shorts": [],
+    // Where she is slashed open the hip falls between two marks of the tape.
+    "sample-wren-shorts": ["tape-rounding"],
     // A full-length flare trues its hem below the set length.
     "sample-ferry-flare": [],
     "sample-rope-cigarette": [],

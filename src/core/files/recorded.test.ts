@@ -28,6 +28,7 @@ const METRE: Mm = 1000;
  *   what is cut from its sides);
  * - a block brought in that is widened keeps its waist's direction at the side (loose-sweat);
  * - a crease that is set off stays so where the leg falls straight (random-193, 262);
+ * - an elastic by rule passes the hip, and opens the waist so far (random-240, 295);
  * - numbers that nobody stated give way on short bodies, and a flounce takes no depth of a pleat (random-88, 138, 150).
  */
 /** The places of recorded outlines that the panels of today miss, as sentences. */
