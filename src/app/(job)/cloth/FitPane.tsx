@@ -17,7 +17,7 @@ import { useOpenJob } from "@/ui/JobContext";
 import { PaneHeading } from "@/ui/StageLayout";
 import { besideTheLay } from "@/workers/client";
 
-const SEARCHES_MS = 14_000;
+const SEARCHES_MS = 8_000;
 
 interface Props {
   /** Other garments that lie on the cloth too. */
