@@ -55,7 +55,7 @@ interface Range {
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
 /** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
-const MS_A_LOOK = 280;
+const MS_A_LOOK = 560;
 /** The whole takes no longer than so many times the time asked, however slow the machine; until then no look is ended by a clock. */
 const LONGEST = 6;
 /** Where between two numbers the next is tried, by the seed: what lies may lie in a small part of a range alone. */
