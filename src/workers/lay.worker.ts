@@ -48,9 +48,6 @@ interface Looking {
   readonly forMs: number | null;
 }
 
-/** What ended a search: it was stopped, or had nothing left to try; or its lay is next to the shortest there can be. */
-export type LookEnded = { readonly complaints: readonly Complaint[] } | { readonly isNearest: boolean };
-
 type TellProved = (proved: Mm) => void;
 
 const signatureOf = (shapes: readonly CutShape[], cloth: LayCloth): string => {
@@ -149,7 +146,7 @@ const face = {
   /**
    * Looks for lays until it is stopped, has nothing left to try, or has looked for so long; each better one is told, and now
    * and then how many steps were made. With no such limit, once the lay stands still, what cannot be undercut is proved;
-   * a lay next to it ends the search.
+   * a lay next to it ends the search. The answer is why it cannot be laid, or null.
    */
   async look(
     jobs: readonly Job[],
@@ -158,10 +155,10 @@ const face = {
     { seed, locked, forMs }: Looking,
     tell: (looked: Looked) => void,
     tellProved: TellProved,
-  ): Promise<LookEnded> {
+  ): Promise<readonly Complaint[] | null> {
     const own = ++running;
     const found = shapes(jobs, material, cloth);
-    if (isFault(found)) return { complaints: found.errors };
+    if (isFault(found)) return found.errors;
     const began = performance.now();
     try {
       let [steps, from, toldAt, stillFrom] = [0, began, -Infinity, began];
@@ -177,18 +174,18 @@ const face = {
         }
         if (at - from < SLICE_MS) continue;
         await pause();
-        if (running !== own) return { isNearest: false };
+        if (running !== own) return null;
         from = performance.now();
         if (forMs !== null && from - began >= forMs) break;
         if (isProved || from - stillFrom < STILL_MS) continue;
         const bound = await proved(own, found, cloth, length, tellProved);
-        if (running !== own || (bound !== null && isNearest(length, bound))) return { isNearest: running === own };
+        if (running !== own || (bound !== null && isNearest(length, bound))) return null;
         isProved = true;
       }
       if (better) tell({ lay: better, steps });
-      return { isNearest: false };
+      return null;
     } catch (error) {
-      if (error instanceof Refusal) return { complaints: [error.complaint] };
+      if (error instanceof Refusal) return [error.complaint];
       throw error;
     }
   },

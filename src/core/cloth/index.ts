@@ -4,7 +4,7 @@ export { JOIN_ALLOWANCE, widerThan } from "./wider";
 export { HandLay } from "./byHand";
 export { nested } from "./nested";
 export { layCloth } from "./clothLay";
-export { cannotBeUnder, isNearest } from "./undercut";
+export { cannotBeUnder, isNearest, isProvable } from "./undercut";
 export type { Locked } from "./folds/oneStrip";
 export {
   clothOtherwise,

@@ -4,6 +4,10 @@ import type { LayCloth } from "./folds/laidCloth";
 import { onePlan } from "./folds/plan";
 import { provedBound } from "./lay/undercut";
 
+/** Whether it can be proved of a cloth what no lay on it is under: open cloth, as a whole strip. */
+export const isProvable = ({ fold, outline }: Pick<LayCloth, "fold" | "outline">): boolean =>
+  fold === "open" && !outline;
+
 /**
  * Ever better lengths that no lay of these pieces on this cloth is under, each proved; `length` is that of a lay. Yields
  * null now and then in between, and nothing where the cloth is folded or a remnant: there it is not proved.
@@ -13,7 +17,7 @@ export function* cannotBeUnder(
   cloth: LayCloth,
   length: Mm,
 ): Generator<Mm | null, void, void> {
-  if (cloth.fold !== "open" || cloth.outline || shapes.length === 0) return;
+  if (!isProvable(cloth) || shapes.length === 0) return;
   yield* provedBound(onePlan(shapes, cloth).strip, length);
 }
 

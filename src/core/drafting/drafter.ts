@@ -1,5 +1,5 @@
 import { drawingOn, type Drawing } from "../pattern";
-import { fill, templateOf, type Mm, type Quantity, type Sentence } from "../units";
+import { fill, quantity, templateOf, type Mm, type Quantity, type Sentence } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
 export interface Step extends Drawing {
@@ -47,6 +47,18 @@ export class Drafter {
     const numbers = templateOf(template).names.filter((name) => !(name in words));
     const sentence = fill(template, words, this.known);
     this.done.push({ ...drawingOn(panel, drawn), n: this.done.length + 1, sentence, numbers });
+  }
+
+  /**
+   * A step for each dart of a panel brought in that is not taken in; `fars` are how far from the waist their tips lie, and
+   * `sentence` tells it with the name of that number.
+   */
+  leaveOut(panel: string, fars: readonly Mm[], sum: string, sentence: (name: string) => string): void {
+    for (const far of fars) {
+      const name = `leftOut${this.done.length + 1}`;
+      this.number(name, quantity(far, sum));
+      this.step(panel, sentence(name));
+    }
   }
 
   get numbers(): Numbers {

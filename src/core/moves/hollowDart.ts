@@ -1,4 +1,4 @@
-import { against, along, edgesWithRole, findEdge, type Edge, type Join, type Panel } from "../pattern";
+import { against, along, type Edge, type Join, type Panel } from "../pattern";
 import {
   line,
   pathEnd,
@@ -64,7 +64,7 @@ export const hollowDart = defineMove({
     return {
       state: {
         ...state,
-        panels: state.panels.map((p) => (p === front ? hollowed(front, dart, tip, allowance.mm) : p)),
+        panels: state.panels.map((p) => (p === front ? hollowed(front, found, allowance.mm) : p)),
         joins: [...state.joins, seam(front)],
       },
       template:
@@ -74,30 +74,37 @@ export const hollowDart = defineMove({
   },
 });
 
-/** The bust dart, or the widest dart of the front where another has taken it. */
-function dartOf(front: Panel): { readonly dart: Edge; readonly tip: Point } | null {
-  const darts = edgesWithRole(front, "dart").flatMap((dart) => {
+interface Found {
+  readonly dart: Edge;
+  readonly tip: Point;
+  /** It opens on the side seam; else on the waist. */
+  readonly onSide: boolean;
+}
+
+/** The dart of the front's side, or the widest of the front where another has taken it. */
+function dartOf(front: Panel): Found | null {
+  const darts = front.edges.flatMap((dart, i): (Found & { readonly wide: Mm })[] => {
+    if (dart.role !== "dart") return [];
     const mouth = [pathStart(dart.path), pathEnd(dart.path)];
     const tip = front.lines.find(
       (l) =>
         l.kind === "dart" &&
         [l.points[0], l.points[2]].every((p) => p && mouth.some((q) => pointDistance(p, q) < 0.01)),
     )?.points[1];
-    return tip ? [{ dart, tip, wide: pathLength(dart.path) }] : [];
+    return tip ? [{ dart, tip, onSide: front.edges[i - 1]?.role === "side", wide: pathLength(dart.path) }] : [];
   });
-  const bust = findEdge(front, "bust-dart");
-  return darts.find((d) => d.dart === bust) ?? darts.toSorted((a, b) => b.wide - a.wide)[0] ?? null;
+  return darts.find((d) => d.onSide) ?? darts.toSorted((a, b) => b.wide - a.wide)[0] ?? null;
 }
 
 /** The legs of a dart as they are walked clockwise, named by where they lie. */
-const legNames = (dart: Edge, front: Panel): readonly [string, string] =>
-  dart === findEdge(front, "bust-dart")
+const legNames = (onSide: boolean): readonly [string, string] =>
+  onSide
     ? ["upper leg of the dart", "lower leg of the dart"]
     : ["leg of the dart toward the side", "leg of the dart toward the centre"];
 
 /** The dart's fold gives way to its legs, which are edges of the outline. */
-function hollowed(front: Panel, dart: Edge, tip: Point, beyond: Mm): Panel {
-  const [first, second] = legNames(dart, front);
+function hollowed(front: Panel, { dart, tip, onSide }: Found, beyond: Mm): Panel {
+  const [first, second] = legNames(onSide);
   const legs: readonly Edge[] = [
     {
       id: "dart-leg",

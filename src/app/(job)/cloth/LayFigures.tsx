@@ -1,6 +1,6 @@
 "use client";
 import { capital, decimal, inSentence, phrase } from "@/core/words";
-import { clothOtherwise, type ClothLay, type LayCloth } from "@/core/cloth";
+import { clothOtherwise, isProvable, type ClothLay, type LayCloth } from "@/core/cloth";
 import { costOf, SOLD_WIDTHS } from "@/core/cloth/sold";
 import type { ClothInHand } from "@/core/derive/cloth";
 import type { Job } from "@/core/files";
@@ -56,7 +56,16 @@ export function LayFigures({ lay, proved, cloth, inHand, jobs, material, tape, n
       <Length key="w" mm={cloth.width} tape={tape} unit />,
     ],
     ["Cloth used", formatShare(lay.utilisation)],
-    ["Cannot be under", proved === null ? "not proved" : <Length key="u" mm={proved} tape={tape} unit />],
+    [
+      "Cannot be under",
+      proved !== null ? (
+        <Length key="u" mm={proved} tape={tape} unit />
+      ) : isProvable(cloth) ? (
+        "not proved yet"
+      ) : (
+        "not proved"
+      ),
+    ],
     ...(inHand.length !== null
       ? [
           [

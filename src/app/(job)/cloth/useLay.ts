@@ -7,7 +7,7 @@ import type { Material } from "@/core/pattern";
 import type { Complaint, Mm } from "@/core/units";
 import { findLay, keepLay } from "@/store/layStore";
 import { atTheLay } from "@/workers/client";
-import type { CalledPiece, Looked, LookEnded } from "@/workers/lay.worker";
+import type { CalledPiece, Looked } from "@/workers/lay.worker";
 import { cutKey } from "./cutKey";
 
 /** Opened, a lay is looked for so long; then it is for the maker to look on. */
@@ -120,11 +120,11 @@ export function useLay(id: string, jobs: readonly Job[], material: Material, clo
       };
       try {
         const asked = { seed: SEED, locked, forMs };
-        const ended = await atTheLay<LookEnded>((face) =>
+        const why = await atTheLay((face) =>
           face.look(jobs, material, cloth, asked, proxy(tell), proxy(takeProved(own))),
         );
         if (run.current !== own) return;
-        set({ isLooking: false, complaint: "complaints" in ended ? (ended.complaints[0] ?? null) : null });
+        set({ isLooking: false, complaint: why?.[0] ?? null });
         if (forMs !== null) void prove();
       } catch {
         if (run.current === own) set({ isLooking: false });

@@ -184,14 +184,13 @@ function stepsOf(
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
       { name: own.name ?? "" },
     );
-    dartsOff(read[half]).forEach((far, i) => {
-      const name = `${half}Dart${i + 1}`;
-      drafter.number(name, quantity(far, "measured on the bodice brought in"));
-      drafter.step(
-        panel.id,
-        phrase`Leave out the dart of the ${half} whose tip lies {${name}} from the waist: it opens neither there nor on the side.`,
-      );
-    });
+    drafter.leaveOut(
+      panel.id,
+      dartsOff(read[half]),
+      "measured on the bodice brought in",
+      (far) =>
+        phrase`Leave out the dart of the ${half} whose tip lies {${far}} from the waist: it opens neither there nor on the side.`,
+    );
   }
   return drafter.steps;
 }

@@ -217,15 +217,13 @@ function recordSteps(
     );
   }
   for (const kind of ["front", "back"] as const)
-    off[kind].forEach((far, i) => {
-      const name = `${kind}Dart${i + 1}`;
-      drafter.number(name, quantity(far, "measured on the block brought in"));
-      drafter.step(
-        kind,
-        phrase`Leave out the dart of the ${kind} whose tip lies {${name}} from the waist: it does not open there.`,
-        {},
-      );
-    });
+    drafter.leaveOut(
+      kind,
+      off[kind],
+      "measured on the block brought in",
+      (far) =>
+        phrase`Leave out the dart of the ${kind} whose tip lies {${far}} from the waist: it does not open there.`,
+    );
   done.forEach(({ panel, by, date, template }, i) => {
     const name = `corrected${i + 1}`;
     drafter.number(name, quantity(by, "as the fitting says"));
