@@ -30,7 +30,9 @@ async function main(): Promise<void> {
     .getByText(/^At .* wide$/)
     .first()
     .waitFor();
-  await page.waitForTimeout(6000);
+  // What no lay is under is proved after that, better and better for some fifteen seconds.
+  await page.getByText(/no lay is under/).waitFor({ timeout: 30_000 });
+  await page.waitForTimeout(25_000);
   await page.screenshot({ path: "docs/screenshots/cloth.png" });
   await page.goto(`${base}/make?job=${job}`);
   await page.getByText(/take a sheet at least/).waitFor();
