@@ -169,6 +169,16 @@ const CHANGES: readonly Change[] = [
     says: say`A transferred back whose side is set out by more than its centre comes in is wider by the difference on the hip line.`,
     concerns: ({ block: { rules } }) => rules.back?.how === "transferred",
   },
+  {
+    since: 6,
+    says: say`Above and below a full hip the side is rounded over a longer stretch, up to ${15} further out between hip and knee; it used to turn too sharply to be sewn without a pucker.`,
+    concerns: () => true,
+  },
+  {
+    since: 6,
+    says: say`A straight band whose depth nobody stated is narrower where the usual one would gape on the body.`,
+    concerns: (job) => finished(job, "waist").includes("straight-band"),
+  },
 ];
 
 /** What of a job is drawn otherwise than when it was last looked at; nothing for a job of today. */

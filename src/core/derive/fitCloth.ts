@@ -55,14 +55,13 @@ interface Range {
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
 /** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
-const MS_A_LOOK = 560;
+const MS_A_LOOK = 500;
 /** The whole takes no longer than so many times the time asked, however slow the machine; until then no look is ended by a clock. */
 const LONGEST = 6;
 /** Where between two numbers the next is tried, by the seed: what lies may lie in a small part of a range alone. */
 const BETWEEN = [0.5, 0.62, 0.38, 0.7, 0.3] as const;
-/** So much of the looks is kept for the end: looks of so many steps, at numbers so many divisions above the largest found. */
-const KEPT = 0.35;
-const LONG = 3600;
+/** At the end, looks of so many steps for each millisecond asked, at numbers so many divisions above the largest found, until so many find none. */
+const LONG = 0.45;
 const LITTLE = 1.5;
 const LONG_SEEDS = 3;
 /** A number is given up once so many seeds have found no lay for it. */
@@ -121,10 +120,10 @@ export function* fitCloth(
       say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${asked.number.slice(0, 30)}” to fit.`,
     );
   const from = performance.now();
-  const allLooks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
-  let looks = Math.ceil(allLooks * (1 - KEPT));
+  let looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
   const atMost = asked.atMost ?? LONGEST * asked.milliseconds;
-  const isLeft = (): boolean => looks > 0 && performance.now() - from < atMost;
+  const isOver = (): boolean => performance.now() - from >= atMost;
+  const isLeft = (): boolean => looks > 0 && !isOver();
   const withValue = (value: number): Job => ({
     ...job,
     moves: moves.map((m, i) =>
@@ -179,22 +178,18 @@ export function* fitCloth(
     const value = least + ((most - least) * i) / PLACES;
     if (yield* look(value)) low = value;
   }
-  // The number as it is now may lie where the search did not find one: as it lies on the table, or looked for.
+  // The number as it is now lies as it lies on the table. Without that it is looked for no more than any other, or the
+  // search would find more from one number than from another.
   const present = presentOf(job, index, asked.number);
-  const onTable = asked.laid && asked.laid.length <= length + 1e-6 ? asked.laid : null;
   const { most: largest } = range;
-  function* lookAtPresent(): Generator<Tried, void, void> {
-    if (present === null || present <= (Number.isNaN(low) ? -Infinity : low) || present > largest) return;
-    if (onTable) {
-      proof = { value: present, lay: onTable };
-      tries.push({ value: present, length: onTable.length, fits: true });
-    }
-    // Its looks are not counted, or the search would go less far from one number than from another.
-    const counted = looks;
-    if (onTable || (yield* look(present)) || (yield* look(present, 1))) low = present;
-    looks = counted;
+  const onTable = asked.laid ?? null;
+  function knowPresent(): void {
+    if (!onTable || onTable.length > length + 1e-6 || present === null || present > largest || present <= low) return;
+    proof = { value: present, lay: onTable };
+    tries.push({ value: present, length: onTable.length, fits: true });
+    low = present;
   }
-  if (Number.isNaN(low)) yield* lookAtPresent();
+  if (Number.isNaN(low)) knowPresent();
   if (Number.isNaN(low)) {
     return (
       refusal ??
@@ -215,7 +210,7 @@ export function* fitCloth(
   let given = low >= most ? SEEDS : 0;
   for (let seed = 1; given < SEEDS && isLeft(); seed++) {
     const before = low;
-    for (let top = most; top - low > range.step && isLeft();) {
+    for (let top = hopeless(tries, length) ?? most; top - low > range.step && isLeft();) {
       const value = low + (top - low) * (BETWEEN[seed % BETWEEN.length] as number);
       if (yield* look(value, seed)) low = value;
       else top = value;
@@ -223,16 +218,17 @@ export function* fitCloth(
     given = low > before ? 0 : given + 1;
   }
   // Last, so that the search goes the same way from any number.
-  yield* lookAtPresent();
-  // What was kept goes into the numbers just above the largest found, each looked at for long.
-  looks += allLooks - Math.ceil(allLooks * (1 - KEPT));
-  for (let seed = SEEDS + 1; seed <= SEEDS + LONG_SEEDS && isLeft(); seed++) {
-    let onward = LITTLE * range.step;
-    while (low + onward <= most && isLeft()) {
-      looks -= LONG / STEPS - 1;
-      if (!(yield* look(low + onward, seed, LONG))) break;
+  knowPresent();
+  // What was kept goes into the numbers just above the largest found, each looked at for long; one that lies is followed up.
+  let onward = LITTLE * range.step;
+  for (let seed = SEEDS + 1, missed = 0; missed < LONG_SEEDS && low + onward <= most && !isOver(); seed++) {
+    if (yield* look(low + onward, seed, Math.round(LONG * asked.milliseconds))) {
       low += onward;
       onward *= 2;
+      missed = 0;
+    } else {
+      onward = LITTLE * range.step;
+      missed++;
     }
   }
   const isNarrowed = given >= SEEDS && (high !== null || low >= most);
@@ -246,6 +242,17 @@ export function* fitCloth(
     isNarrowed,
     locked,
   };
+}
+
+/** A lay this much longer than the cloth is not shortened to it by another look; one look alone may be unlucky. */
+const FAR_OFF = 1.03;
+
+/** The least of the numbers that two looks at or below it, and above all that came near, found far too large; null without. */
+function hopeless(tries: readonly Tried[], length: Mm): Mm | null {
+  const isFar = (t: Tried): boolean => t.length !== null && t.length > FAR_OFF * length;
+  const near = Math.max(...tries.filter((t) => !isFar(t) && t.length !== null).map((t) => t.value));
+  const far = tries.filter((t) => isFar(t) && t.value > near).map((t) => t.value);
+  return far.sort((a, b) => a - b)[1] ?? null;
 }
 
 /** A range is looked over at so many places for numbers that can be made, and its ends narrowed by so many halvings. */

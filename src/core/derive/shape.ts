@@ -108,7 +108,10 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   const body = bodyOf(job.body);
   if (!body.ok) return fault(400, body.errors);
   const { measures } = body;
-  const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, job.body.unit);
+  const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, {
+    measures,
+    unit: job.body.unit,
+  });
   const {
     rules: ownRules,
     preset,

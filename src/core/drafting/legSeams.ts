@@ -1,5 +1,15 @@
-import type { Mm } from "../units";
-import { hermiteByLevel, line, type Path, type Point } from "../geometry";
+import type { Mm, Radians } from "../units";
+import {
+  cubic,
+  hermiteByLevel,
+  line,
+  segmentAt,
+  segmentDerivative,
+  solveRising,
+  type Path,
+  type Point,
+  type Segment,
+} from "../geometry";
 
 /**
  * Slope (dx/dy) at the knee of a seam through three levels: upright where the leg narrows above and widens below or
@@ -19,7 +29,7 @@ export function kneeToHem(knee: Point, hem: Point, slopeAtKnee: number): Path {
 }
 
 /** A seam through places further and further down, leaving the first with a slope; no stretch between them waves. */
-export function seamThrough(places: readonly Point[], start: number): Path {
+export function seamThrough(places: readonly Point[], start: number, first?: typeof fromHip): Path {
   const slopes = places.slice(0, -1).map((place, i) => {
     const before = places[i - 1];
     return before ? kneeSlope(chordSlope(before, place), chordSlope(place, places[i + 1] as Point)) : start;
@@ -27,8 +37,49 @@ export function seamThrough(places: readonly Point[], start: number): Path {
   return slopes.flatMap((slope, i) => {
     const [from, to] = [places[i] as Point, places[i + 1] as Point];
     const next = slopes[i + 1];
+    if (i === 0 && first && next !== undefined) return [first(from, to, next)];
     return next === undefined ? kneeToHem(from, to, slope) : [hermiteByLevel(from, to, slope, next)];
   });
+}
+
+/** Over this much of its way a side turns by no more than this at the hip; more is a corner that puckers. */
+const STRETCH: Mm = 60;
+const GENTLE: Radians = (11 * Math.PI) / 180;
+/** Its handle at the hip, as a share of the way: a third where that is gentle, and up to half where it is not. */
+const [USUAL_HANDLE, LONGEST_HANDLE] = [1 / 3, 1 / 2];
+/** Stretches begin at the hip, or so far from it. */
+const FURTHER: readonly Mm[] = [20, 40, 60, 80, 100, 120];
+const LOOKS = 24;
+
+/** A side seam that leaves the hip upright, up or down, and arrives at `to` with a slope (dx/dy); rounded where it would corner. */
+export function fromHip(hip: Point, to: Point, slope: number): Segment {
+  const way = to[1] - hip[1];
+  const drawn = (handle: number): Segment =>
+    cubic(hip, [hip[0], hip[1] + handle * way], [to[0] - (slope * way) / 3, to[1] - way / 3], to);
+  /** How far it leans from the upright so far from the hip. */
+  const leaning = (handle: number): ((away: Mm) => Radians) => {
+    const seen = Array.from({ length: LOOKS + 1 }, (_, i): Point => {
+      const [x, y] = segmentDerivative(drawn(handle), i / LOOKS);
+      return [Math.abs(segmentAt(drawn(handle), i / LOOKS)[1] - hip[1]), Math.atan(x / y)];
+    });
+    return (away) => {
+      const i = Math.max(
+        1,
+        seen.findIndex(([at]) => at >= away),
+      );
+      const [a, b] = [seen[i - 1] as Point, seen[i] as Point];
+      return a[1] + ((b[1] - a[1]) * (away - a[0])) / (b[0] - a[0]);
+    };
+  };
+  const further = FURTHER.filter((away) => away <= Math.abs(way) - STRETCH);
+  /** By how much the turn at the hip is less than is gentle, or than the turn further on where that is more. */
+  const spare = (handle: number): Radians => {
+    const lean = leaning(handle);
+    const turned = (from: Mm): Radians => Math.abs(lean(from + STRETCH) - lean(from));
+    return Math.max(GENTLE, ...further.map(turned)) - turned(0);
+  };
+  if (Math.abs(way) <= STRETCH || spare(USUAL_HANDLE) >= 0) return drawn(USUAL_HANDLE);
+  return drawn(solveRising(spare, 0, USUAL_HANDLE, LONGEST_HANDLE));
 }
 
 /** A side that falls straight lies no further than this from its chord. */
@@ -39,7 +90,7 @@ const FALLS_WITHIN: Mm = 2.5;
  * that falls straight runs on in its chord, which is softened toward the upright by as much as nobody sees.
  */
 export function lowerSideSeam(hip: Point, turns: readonly Point[], hem: Point, falls: boolean): Path {
-  if (!falls) return seamThrough([hip, ...turns, hem], 0);
+  if (!falls) return seamThrough([hip, ...turns, hem], 0, fromHip);
   const chord = chordSlope(hip, hem);
   // A start that differs by d from the chord stands out by 4/27 of d x height.
   const most = (FALLS_WITHIN * 27) / 4 / (hem[1] - hip[1]);

@@ -16,14 +16,15 @@ import {
   segmentAt,
   segmentLength,
   segmentMap,
+  segmentReverse,
   segmentSplit,
-  hermiteByLevel,
   line,
   meetingParameter,
   type Point,
   type Segment,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
+import { fromHip } from "./legSeams";
 
 /** Darts of one panel: how many, how wide each mouth is, how long their legs are, where and which way they run. */
 export interface DartPlan {
@@ -68,7 +69,7 @@ const WAIST_SLOPE = 1.2;
 /** The side seam from waist to hip: slope 1.2 x chord at the waist, upright at the hip. */
 function upperSideSeam(side: Point, hip: Point): Segment {
   const chord = (hip[0] - side[0]) / (hip[1] - side[1]);
-  return hermiteByLevel(side, hip, WAIST_SLOPE * chord, 0);
+  return segmentReverse(fromHip(hip, side, WAIST_SLOPE * chord));
 }
 
 /** Share of the closed waist at which each dart stands: evenly, or the first where the maker wants it. */

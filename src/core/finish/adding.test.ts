@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { seededRandom } from "../testing/bodies";
-import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
+import { derivedOf, HAND_BODY, palazzoJob, shapeOf } from "../testing/jobs";
 import { randomParams } from "../testing/randomParams";
 import { statedLength } from "../params";
 import { complaintsOfSchema, say, tell, type Complaint, type Quantity, type Unit } from "../units";
@@ -34,6 +34,7 @@ function read(entry: object, unit: Unit): { readonly width: Quantity; readonly e
   const asked = readEntry(ribbon as unknown as AnyFinish, { kind: "ribbon", ...entry }, undefined, {
     path: "finish.waist",
     unit,
+    measures: shapeOf(palazzoJob(HAND_BODY)).measures,
     errors,
   });
   return { width: asked.width as Quantity, errors };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { BodyMeasures } from "../body";
 import { shapeOf, type Params, type ReadOf, type StatedOf } from "../params";
 import type { Mm, Quantity, Tape } from "../units";
 import type { FinishContext, Garment } from "./garment";
@@ -71,6 +72,8 @@ interface Definition<R extends Room, K extends string, P extends Params> {
   readonly note?: string;
   readonly params: P;
   readonly facts: Facts<ReadOf<P, Quantity>>[R];
+  /** What is usual on this body, where the usual of a parameter does not suit every body. */
+  usualFor?(measures: BodyMeasures, tape: Tape): Partial<ReadOf<P, Quantity>>;
   /**
    * The garment with it sewn on; what does not suit the garment is said there, never left out silently. Left out where
    * it adds nothing to the garment but what its facts say.
@@ -109,5 +112,6 @@ export interface AnyFinish<R extends Room = Room> {
   readonly params: Params;
   readonly schema: z.ZodType;
   readonly facts: Facts<object>[R];
+  usualFor?(measures: BodyMeasures, tape: Tape): object;
   make?(garment: Garment, asked: object, context: Finishing): Garment;
 }

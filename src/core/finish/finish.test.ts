@@ -14,24 +14,44 @@ const style: Finish = {
   inside: "overlocked",
 };
 
+const CARD = { measures: shapeOf(palazzoJob(HAND_BODY)).measures, unit: "cm" } as const;
+
 describe("finish", () => {
   test("the maker's entry lies over the style's; what it leaves out stays the style's", () => {
-    const { finish } = resolveFinish(style, { waist: { kind: "straight-band", depth: "2 in" } }, "cm");
+    const { finish } = resolveFinish(style, { waist: { kind: "straight-band", depth: "2 in" } }, CARD);
     expect(finish.waist).toMatchObject({ kind: "straight-band", sits: "above", overlap: { mm: 30 } });
     expect(finish.waist && "depth" in finish.waist && finish.waist.depth.mm).toBeCloseTo(50.8, 6);
     expect(finish.undecided).toEqual([]);
   });
 
   test("undecided is a value: listed, never invented", () => {
-    const { finish } = resolveFinish(style, { waist: "undecided", hem: "undecided", fastening: "undecided" }, "cm");
+    const { finish } = resolveFinish(style, { waist: "undecided", hem: "undecided", fastening: "undecided" }, CARD);
     expect(finish).toMatchObject({ waist: null, fastening: null, hem: null });
     expect(finish.undecided).toHaveLength(3);
   });
 
   test("a band on the waist lowers the panels by its depth, one above does not", () => {
     const sits = (where: "on" | "above") =>
-      waistLevelEffect(resolveFinish(style, { waist: { kind: "straight-band", sits: where } }, "cm").finish);
+      waistLevelEffect(resolveFinish(style, { waist: { kind: "straight-band", sits: where } }, CARD).finish);
     expect([sits("on"), sits("above")]).toEqual([-40, 0]);
+  });
+
+  test("a straight band is no deeper than lies on the body, unless its maker says so", () => {
+    const bandOn = (waist: number, depth?: string, unit: "cm" | "in" = "cm") => {
+      const { measures } = shapeOf(
+        palazzoJob({ name: "Plain", unit, measures: { hip: "1200 mm", waist: `${waist} mm`, waistToHip: "200 mm" } }),
+      );
+      const asked = resolveFinish(
+        {},
+        { waist: { kind: "straight-band", ...(depth && { depth }) } },
+        { measures, unit },
+      );
+      return asked.finish.waist && "depth" in asked.finish.waist ? asked.finish.waist.depth.mm : NaN;
+    };
+    // Over 40 of the 200 to its hip the body widens by a fifth of hip less waist: 60 at the most.
+    expect([bandOn(900), bandOn(899), bandOn(800), bandOn(700)]).toEqual([40, 35, 30, 20]);
+    expect(bandOn(700, "60 mm")).toBe(60);
+    expect(bandOn(800, undefined, "in")).toBeCloseTo(25.4, 6);
   });
 
   test.each([
@@ -39,7 +59,7 @@ describe("finish", () => {
     [{ hem: { kind: "turned", depth: "deep" } }, "finish.hem.depth"],
     [{ fastening: { kind: "zip-centre-back", length: "2 cm" } }, "finish.fastening.length"],
   ])("what cannot be sewn is refused with its place: %j", (own, path) => {
-    const { errors } = resolveFinish(style, own as Finish, "cm");
+    const { errors } = resolveFinish(style, own as Finish, CARD);
     expect(errors).toEqual([{ path, says: expect.toSay(/\.$/) }]);
   });
 

@@ -1,3 +1,4 @@
+import type { BodyMeasures } from "../body";
 import { readWithin, usualOf, type Param } from "../params";
 import { quantity, say, tapeOf, type Complaint, type LengthInput, type Mm, type Unit } from "../units";
 import type { AnyFinish } from "./define";
@@ -12,19 +13,24 @@ export type Asked = Readonly<Record<string, unknown>> & { readonly kind: string 
 export interface Reading {
   readonly path: string;
   readonly unit: Unit;
+  readonly measures: BodyMeasures;
   readonly errors: Complaint[];
 }
 
 /**
  * Reads one entry by its kind's parameters; what it leaves out is the style's where that is of the same kind, then the
- * usual. What cannot be read or made is an error at its path.
+ * usual on this body. What cannot be read or made is an error at its path.
  */
 export function readEntry(finish: AnyFinish, entry: Entry, style: Entry | undefined, reading: Reading): Asked {
   const inherited = style && style.kind === entry.kind ? style : {};
-  const read = Object.entries(finish.params).map(([name, param]) => [
-    name,
-    readParam(param, entry[name] ?? inherited[name], { ...reading, path: `${reading.path}.${name}` }),
-  ]);
+  const usual: Readonly<Record<string, unknown>> = {
+    ...finish.usualFor?.(reading.measures, tapeOf(reading.unit)),
+  };
+  const read = Object.entries(finish.params).map(([name, param]) => {
+    const stated = entry[name] ?? inherited[name];
+    const taken = stated === undefined ? usual[name] : undefined;
+    return [name, taken ?? readParam(param, stated, { ...reading, path: `${reading.path}.${name}` })];
+  });
   return { kind: finish.kind, ...(Object.fromEntries(read) as object) };
 }
 

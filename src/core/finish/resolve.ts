@@ -1,3 +1,4 @@
+import type { BodyMeasures } from "../body";
 import { type Mm, type Quantity, type Unit, say, type Sentence, type Complaint } from "../units";
 import type { Facts, OpensAt, Room } from "./define";
 import { finishKind } from "./kinds";
@@ -22,11 +23,11 @@ const asEntry = (value: unknown): Entry | undefined =>
 export function resolveFinish(
   style: Finish,
   own: Finish,
-  unit: Unit,
+  { measures, unit }: { readonly measures: BodyMeasures; readonly unit: Unit },
 ): { readonly finish: ResolvedFinish; readonly errors: readonly Complaint[] } {
   const errors: Complaint[] = [];
   const undecided: Sentence[] = [];
-  const at = (path: string): Reading => ({ path: `finish.${path}`, unit, errors });
+  const at = (path: string): Reading => ({ path: `finish.${path}`, unit, measures, errors });
   const read = (room: Room, path: string, entry: Entry, styles: unknown): Asked | null => {
     const kind = finishKind(room, String(entry.kind ?? room));
     return kind && readEntry(kind, entry, asEntry(styles), at(path));

@@ -1,6 +1,6 @@
 import { edgeOf, isBodice, legOf, panelWidthAt, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
-import { cuffGirth, pulledOn, STRETCHES } from "../finish";
+import { cuffGirth, MOST_GAPE, pulledOn, STRETCHES, widensOver } from "../finish";
 import { boxOf, pathFlatten, pathLength } from "../geometry";
 import { plain, type Mm, say, type Sentence } from "../units";
 import {
@@ -236,12 +236,10 @@ export const bandGapes: CheckRule = {
   measure({ finish, measures, legs }) {
     const { waist } = finish;
     if (waist?.kind !== "straight-band" || waist.sits === "outside" || pulledOn(finish)) return null;
-    // Over the depth of the band the body grows from the waist toward the hip.
-    const over = (deep: Mm): Mm => ((measures.hip.mm - measures.waist.mm) * waist.depth.mm) / Math.max(100, deep);
-    const value = over(measures.waistToHip.mm);
+    const value = widensOver(measures, waist.depth.mm);
     return verdict(this, {
       status: byEstimate(measures.waistToHip, (slack) =>
-        byLimits(over(measures.waistToHip.mm + slack), MOST_GAPE, Infinity),
+        byLimits(widensOver(measures, waist.depth.mm, slack), MOST_GAPE, Infinity),
       ),
       value,
       limit: MOST_GAPE,
@@ -255,6 +253,3 @@ export const bandGapes: CheckRule = {
     });
   },
 };
-
-/** More than this over the depth of a band cannot be pressed into it. */
-const MOST_GAPE: Mm = 60;
