@@ -16,6 +16,7 @@ const config = [
     ignores: [
       ".next/**",
       ".workers/**",
+      ".tests/**",
       "node_modules/**",
       "coverage/**",
       "test-results/**",

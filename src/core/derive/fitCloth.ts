@@ -171,7 +171,7 @@ export function* fitCloth(
     const made = shapesOfAll([tried, ...others], "shell", cloth);
     return made.ok && isMade(tried, index) ? areaOf(made.shapes) : null;
   };
-  const { least, most } = reachOf(range, areaAt, cloth.width * length);
+  const { least, most, isRuledOut } = reachOf(range, areaAt, cloth.width * length);
   if ((yield* look(least)) || (yield* look(least, 1))) low = least;
   // Locked pieces may leave the least no room, and a larger one some.
   for (let i = 1; Number.isNaN(low) && locked > 0 && i <= PLACES && isLeft(); i++) {
@@ -200,7 +200,7 @@ export function* fitCloth(
     );
   }
   high = most;
-  if (most > low && (yield* look(most))) [low, high] = [most, null];
+  if (most > low && !isRuledOut && (yield* look(most))) [low, high] = [most, null];
   while (high !== null && high - low > range.step && isLeft()) {
     const value = (low + high) / 2;
     if (yield* look(value)) low = value;
@@ -261,13 +261,13 @@ const HALVINGS = 7;
 
 /**
  * The part of a range that is worth laying: from the least number that can be made to the largest that can be made and is
- * not ruled out by its area. All of it where none can be made.
+ * not ruled out by its area, with whether more than that is ruled out. All of it where none can be made.
  */
 function reachOf(
   { least, most, usual, step }: Range,
   areaAt: (value: number) => number | null,
   cloth: number,
-): { readonly least: number; readonly most: number } {
+): { readonly least: number; readonly most: number; readonly isRuledOut: boolean } {
   const spaced = (from: number, to: number): number[] =>
     Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
   const [low = least, high = most] = usual;
@@ -278,7 +278,7 @@ function reachOf(
   const isMadeAt = (area: number | null): boolean => area !== null;
   const isLaidAt = (area: number | null): boolean => area !== null && area <= cloth;
   const first = areas.findIndex(isMadeAt);
-  if (first < 0) return { least, most };
+  if (first < 0) return { least, most, isRuledOut: false };
   /** The last of the numbers from one that holds toward one that does not. */
   const end = (from: number, toward: number, holds: (area: number | null) => boolean): number => {
     let [good, bad] = [from, toward];
@@ -296,6 +296,7 @@ function reachOf(
   return {
     least: before === undefined ? lowest : end(lowest, before, isMadeAt),
     most: after === undefined ? highest : end(highest, after, isLaidAt),
+    isRuledOut: after !== undefined && isMadeAt(areas[last + 1] ?? null),
   };
 }
 

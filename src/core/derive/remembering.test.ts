@@ -1,3 +1,4 @@
+/** @alone: it loads the engine anew. */
 import type * as Engine from "./shape";
 import { HAND_BODY, palazzoJob } from "../testing/jobs";
 import type { Job } from "../files";

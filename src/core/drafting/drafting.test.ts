@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { landmarkOf, roleLength } from "../pattern";
 import { said } from "../testing/said";
 import fc from "fast-check";
@@ -108,7 +109,7 @@ describe("random plausible bodies", () => {
         expect(Math.abs(waist - (body.measures.waist as number))).toBeLessThan(0.05);
         expect(roleLength(b, "crotch")).toBeGreaterThan(roleLength(f, "crotch"));
       }),
-      { numRuns: 200, seed: 20261123 },
+      { numRuns: RUNS, seed: 20261123 },
     );
   });
 });

@@ -47,6 +47,7 @@ const STRETCH: Mm = 60;
 const GENTLE: Radians = (11 * Math.PI) / 180;
 /** Its handle at the hip, as a share of the way: a third where that is gentle, and up to half where it is not. */
 const [USUAL_HANDLE, LONGEST_HANDLE] = [1 / 3, 1 / 2];
+const SHORT = { up: 100, down: 200 } as const;
 /** Stretches begin at the hip, or so far from it. */
 const FURTHER: readonly Mm[] = [20, 40, 60, 80, 100, 120];
 const LOOKS = 24;
@@ -78,8 +79,10 @@ export function fromHip(hip: Point, to: Point, slope: number): Segment {
     const turned = (from: Mm): Radians => Math.abs(lean(from + STRETCH) - lean(from));
     return Math.max(GENTLE, ...further.map(turned)) - turned(0);
   };
-  if (Math.abs(way) <= STRETCH || spare(USUAL_HANDLE) >= 0) return drawn(USUAL_HANDLE);
-  return drawn(solveRising(spare, 0, USUAL_HANDLE, LONGEST_HANDLE));
+  // On a short way, as a child's, a stretch is most of it: the shorter, the nearer to the usual curve.
+  const room = Math.min(1, (Math.abs(way) - (way > 0 ? SHORT.down : SHORT.up)) / STRETCH);
+  if (room <= 0 || spare(USUAL_HANDLE) >= 0) return drawn(USUAL_HANDLE);
+  return drawn(solveRising(spare, 0, USUAL_HANDLE, USUAL_HANDLE + room * (LONGEST_HANDLE - USUAL_HANDLE)));
 }
 
 /** A side that falls straight lies no further than this from its chord. */

@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { edgeOf, landmarkOf, roleLength } from "../pattern";
 import { Refusal } from "../units";
 import { said } from "../testing/said";
@@ -258,7 +259,7 @@ describe("every school and every back, on random plausible bodies", () => {
     const own = schoolRules(school, "cm").back.how === how;
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 2 ** 31 }), (seed) => expect(faults(seed, rules)).toEqual([])),
-      { numRuns: own ? 200 : 40, seed: 20261123 },
+      { numRuns: own ? RUNS : Math.ceil((2 * RUNS) / 3), seed: 20261123 },
     );
   });
 
@@ -287,7 +288,7 @@ describe("every school and every back, on random plausible bodies", () => {
         };
         expect(faults(seed, rules)).toEqual([]);
       }),
-      { numRuns: 200, seed: 20261123 },
+      { numRuns: RUNS, seed: 20261123 },
     );
   });
 });

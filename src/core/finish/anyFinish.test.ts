@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { said } from "../testing/said";
 import fc from "fast-check";
 import { derive, type Derived } from "../derive";
@@ -43,7 +44,7 @@ test("any finish on any worksheet: sound parts, equal seams, cut lines that can 
       const whole = derive(palazzoJob(body, { style: { id: style, params: {} }, moves, finish }));
       expect(whole.ok ? wrongIn(whole) : []).toEqual([]);
     }),
-    { numRuns: 150, seed: 20261124 },
+    { numRuns: RUNS, seed: 20261124 },
   );
 });
 

@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { derive, type Derived } from "../derive";
 import type { Fitting } from "../fitting";
 import { boxOf, type Point } from "../geometry";
@@ -37,8 +38,8 @@ const LEFT_ALONE: Fitting = {
   changes: [{ move: "set-length", param: "length", by: 15 }],
 };
 
-/** More in the long run: CARDS_COUNT=200. */
-const COUNT = Number(process.env.CARDS_COUNT ?? 40);
+/** Each is drawn in three kinds of cards. */
+const COUNT = Math.ceil(RUNS / 3);
 const RANDOM = Array.from({ length: COUNT }, (_, seed) => {
   const { style, moves } = randomWorksheet(seed);
   return derive(palazzoJob(plausibleBody(seed), { style: { id: style, params: {} }, moves }));

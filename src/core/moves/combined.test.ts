@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { NOT_WORDS, said } from "../testing/said";
 import fc from "fast-check";
 import { derive } from "../derive";
@@ -65,7 +66,7 @@ describe("any moves in any order", () => {
         const shape = deriveShape(job);
         expect(shape.ok ? wrongIn(shape) : wrongRefusal(job, shape)).toEqual([]);
       }),
-      { numRuns: 300, seed: 20261124 },
+      { numRuns: RUNS, seed: 20261124 },
     );
   });
 
@@ -83,7 +84,7 @@ describe("any moves in any order", () => {
         }
         for (const check of whole.checks) expect(NOT_WORDS.test(said(check.message))).toBe(false);
       }),
-      { numRuns: 60, seed: 20261124 },
+      { numRuns: RUNS, seed: 20261124 },
     );
   });
 });

@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { said } from "../testing/said";
 import fc from "fast-check";
 import { deriveShape } from "../derive/shape";
@@ -22,6 +23,6 @@ test("every cut on 60 random bodies: sound outlines and equal seams, or passed o
       expect([which, badPattern(shape.panels, shape.joins, 3)]).toEqual([which, []]);
       for (const l of shape.worksheet) expect(l.passed === null || said(l.passed).endsWith(".")).toBe(true);
     }),
-    { numRuns: 120, seed: 20261123 },
+    { numRuns: RUNS, seed: 20261123 },
   );
 });

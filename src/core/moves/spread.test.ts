@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import { edgeOf, landmarkOf, roleLength, slashAndSpread } from "../pattern";
 import fc from "fast-check";
 import { deriveShape } from "../derive/shape";
@@ -68,7 +69,7 @@ describe("slash and spread", () => {
           expect(landmarkOf(open[panel], "creaseHem")[0]).toBeCloseTo(0, 6);
         }
       }),
-      { numRuns: 200, seed: SEED },
+      { numRuns: RUNS, seed: SEED },
     );
   });
 

@@ -1,3 +1,4 @@
+import { RUNS } from "../testing/runs";
 import fc from "fast-check";
 import { derive, type Derived } from "../derive";
 import { plausibleBody, seededRandom } from "../testing/bodies";
@@ -52,7 +53,7 @@ test("any garment: a seam has one allowance, unless one of its sides was set apa
       const whole = derive(palazzoJob(plausibleBody(seed), { style: { id: style, params: {} }, moves, finish }));
       expect(whole.ok ? unequal(whole) : []).toEqual([]);
     }),
-    { numRuns: 120, seed: 20261128 },
+    { numRuns: RUNS, seed: 20261128 },
   );
 });
 

@@ -1,3 +1,4 @@
+/** @alone: the rules are remembered as they were first read, and it adds one. */
 import { tell, say } from "../../units";
 import { statedLength } from "../../params";
 import { ANY_RULES, isUsed, RULE_SECTIONS, RULES, ruleAt, resolveRules, rulesSchema, type RuleRow } from ".";

@@ -10,7 +10,7 @@ import { derive } from "../../derive";
 import type { Job } from "../job";
 import { writeSvg } from "../drawing/svg";
 
-const hand = readFileSync(join(__dirname, "fixtures/hand-drawn.svg"), "utf8");
+const hand = readFileSync(join(process.cwd(), "src/core/files/bringIn/fixtures/hand-drawn.svg"), "utf8");
 
 function outlines(text: string, unit: number | null = null) {
   const read = bringIn(text, unit);

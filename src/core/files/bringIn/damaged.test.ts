@@ -13,8 +13,8 @@ const WITHIN_MS = 2000;
 const RUNS = 1500;
 
 /** A DXF of two legs as a pattern program writes them: polylines with vertex ids, lines, an arc and a block. */
-const DXF = readFileSync(join(__dirname, "fixtures/two-legs.dxf"), "utf8");
-const SVG = readFileSync(join(__dirname, "fixtures/hand-drawn.svg"), "utf8");
+const DXF = readFileSync(join(process.cwd(), "src/core/files/bringIn/fixtures/two-legs.dxf"), "utf8");
+const SVG = readFileSync(join(process.cwd(), "src/core/files/bringIn/fixtures/hand-drawn.svg"), "utf8");
 
 function read(text: string): string {
   const from = processorTime();
