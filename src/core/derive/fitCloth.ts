@@ -219,7 +219,7 @@ export function* fitCloth(
   }
   // Last, so that the search goes the same way from any number.
   knowPresent();
-  // What was kept goes into the numbers just above the largest found, each looked at for long; one that lies is followed up.
+  // At the end the numbers just above the largest found are each looked at for long; one that lies is followed up.
   let onward = LITTLE * range.step;
   for (let seed = SEEDS + 1, missed = 0; missed < LONG_SEEDS && low + onward <= most && !isOver(); seed++) {
     if (yield* look(low + onward, seed, Math.round(LONG * asked.milliseconds))) {

@@ -47,6 +47,7 @@ const STRETCH: Mm = 60;
 const GENTLE: Radians = (11 * Math.PI) / 180;
 /** Its handle at the hip, as a share of the way: a third where that is gentle, and up to half where it is not. */
 const [USUAL_HANDLE, LONGEST_HANDLE] = [1 / 3, 1 / 2];
+/** Where the way up to the waist, or down to the first turn, is no longer than this, the handle is the usual one. */
 const SHORT = { up: 100, down: 200 } as const;
 /** Stretches begin at the hip, or so far from it. */
 const FURTHER: readonly Mm[] = [20, 40, 60, 80, 100, 120];
@@ -57,22 +58,28 @@ export function fromHip(hip: Point, to: Point, slope: number): Segment {
   const way = to[1] - hip[1];
   const drawn = (handle: number): Segment =>
     cubic(hip, [hip[0], hip[1] + handle * way], [to[0] - (slope * way) / 3, to[1] - way / 3], to);
-  /** How far it leans from the upright so far from the hip. */
+  const across = (to[0] - hip[0]) / way;
+  const long = Math.abs(way);
+  /** How far it leans from the upright so far from the hip: read between places that are worked out from the curve's sums. */
   const leaning = (handle: number): ((away: Mm) => Radians) => {
-    const seen = Array.from({ length: LOOKS + 1 }, (_, i): Point => {
-      const [x, y] = segmentDerivative(drawn(handle), i / LOOKS);
-      return [Math.abs(segmentAt(drawn(handle), i / LOOKS)[1] - hip[1]), Math.atan(x / y)];
-    });
+    const [aways, leans] = [new Float64Array(LOOKS + 1), new Float64Array(LOOKS + 1)];
+    for (let i = 0; i <= LOOKS; i++) {
+      const t = i / LOOKS;
+      const u = 1 - t;
+      aways[i] = long * (3 * u * u * t * handle + 2 * u * t * t + t * t * t);
+      const beside = 6 * u * t * (across - slope / 3) + t * t * slope;
+      const onward = 3 * u * u * handle + 6 * u * t * (2 / 3 - handle) + t * t;
+      leans[i] = Math.atan(beside / onward);
+    }
     return (away) => {
-      const i = Math.max(
-        1,
-        seen.findIndex(([at]) => at >= away),
-      );
-      const [a, b] = [seen[i - 1] as Point, seen[i] as Point];
-      return a[1] + ((b[1] - a[1]) * (away - a[0])) / (b[0] - a[0]);
+      let i = 1;
+      while (i < LOOKS && (aways[i] as Mm) < away) i++;
+      const [from, to] = [aways[i - 1] as Mm, aways[i] as Mm];
+      const lean = leans[i - 1] as Radians;
+      return lean + (((leans[i] as Radians) - lean) * (away - from)) / (to - from);
     };
   };
-  const further = FURTHER.filter((away) => away <= Math.abs(way) - STRETCH);
+  const further = FURTHER.filter((away) => away <= long - STRETCH);
   /** By how much the turn at the hip is less than is gentle, or than the turn further on where that is more. */
   const spare = (handle: number): Radians => {
     const lean = leaning(handle);
@@ -80,7 +87,7 @@ export function fromHip(hip: Point, to: Point, slope: number): Segment {
     return Math.max(GENTLE, ...further.map(turned)) - turned(0);
   };
   // On a short way, as a child's, a stretch is most of it: the shorter, the nearer to the usual curve.
-  const room = Math.min(1, (Math.abs(way) - (way > 0 ? SHORT.down : SHORT.up)) / STRETCH);
+  const room = Math.min(1, (long - (way > 0 ? SHORT.down : SHORT.up)) / STRETCH);
   if (room <= 0 || spare(USUAL_HANDLE) >= 0) return drawn(USUAL_HANDLE);
   return drawn(solveRising(spare, 0, USUAL_HANDLE, USUAL_HANDLE + room * (LONGEST_HANDLE - USUAL_HANDLE)));
 }
