@@ -1,15 +1,5 @@
 import type { Mm, Radians } from "../units";
-import {
-  cubic,
-  hermiteByLevel,
-  line,
-  segmentAt,
-  segmentDerivative,
-  solveRising,
-  type Path,
-  type Point,
-  type Segment,
-} from "../geometry";
+import { cubic, hermiteByLevel, line, solveRising, type Path, type Point, type Segment } from "../geometry";
 
 /**
  * Slope (dx/dy) at the knee of a seam through three levels: upright where the leg narrows above and widens below or
