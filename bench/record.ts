@@ -13,8 +13,7 @@ import { SAMPLE_JOBS } from "../src/store/sampleWorkroom";
 
 /**
  * Records the sample jobs and some 340 random ones (legs, bodices with sleeves and cowls, blocks and bodices brought in) with
- * what they come to, before the form of a job changes: the program that
- * follows has to draw the same from them. Run once for each version of the job file. Where shapes change on purpose, with
+ * what they come to, before the form of a job changes: the program that follows has to draw the same from them. Run once for each version of the job file. Where shapes change on purpose, with
  * an edition of their own, AGAIN=1 (or 2, …) takes the jobs of that version as they were kept and records what they come
  * to now.
  */

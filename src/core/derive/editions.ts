@@ -172,7 +172,7 @@ const CHANGES: readonly Change[] = [
   {
     since: 6,
     says: say`Above and below a full hip the side is rounded over a longer stretch, up to ${15} further out between hip and knee; it used to turn too sharply to be sewn without a pucker.`,
-    concerns: () => true,
+    concerns: ({ block }) => block.school !== "own",
   },
   {
     since: 6,
