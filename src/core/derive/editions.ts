@@ -179,6 +179,16 @@ const CHANGES: readonly Change[] = [
     says: say`A straight band whose depth nobody stated is narrower where the usual one would gape on the body.`,
     concerns: (job) => finished(job, "waist").includes("straight-band"),
   },
+  {
+    since: 7,
+    says: say`Where a full hip lies close above the knee, a knee or a hem that nobody stated is wider, so that the side runs in gently and the hem lies flat.`,
+    concerns: ({ style }) => Object.keys(STYLES[style.id]?.autos ?? {}).includes("shape-leg.knee"),
+  },
+  {
+    since: 7,
+    says: say`Where the hip lies close below the waist the darts take more and the side less, or it would turn too sharply.`,
+    concerns: ({ block }) => block.school !== "own",
+  },
 ];
 
 /** What of a job is drawn otherwise than when it was last looked at; nothing for a job of today. */

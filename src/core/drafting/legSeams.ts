@@ -43,11 +43,15 @@ const SHORT = { up: 100, down: 200 } as const;
 const FURTHER: readonly Mm[] = [20, 40, 60, 80, 100, 120];
 const LOOKS = 24;
 
-/** A side seam that leaves the hip upright, up or down, and arrives at `to` with a slope (dx/dy); rounded where it would corner. */
-export function fromHip(hip: Point, to: Point, slope: number): Segment {
+/** The curve of a side that leaves the hip upright, its handle there a share of the way, and arrives at `to` with a slope (dx/dy). */
+export function sideFromHip(hip: Point, to: Point, slope: number, handle: number): Segment {
   const way = to[1] - hip[1];
-  const drawn = (handle: number): Segment =>
-    cubic(hip, [hip[0], hip[1] + handle * way], [to[0] - (slope * way) / 3, to[1] - way / 3], to);
+  return cubic(hip, [hip[0], hip[1] + handle * way], [to[0] - (slope * way) / 3, to[1] - way / 3], to);
+}
+
+/** The handle at the hip with which a side goes up or down from it: the usual one, and longer where it would corner. */
+export function handleAtHip(hip: Point, to: Point, slope: number): number {
+  const way = to[1] - hip[1];
   const across = (to[0] - hip[0]) / way;
   const long = Math.abs(way);
   /** How far it leans from the upright so far from the hip: read between places that are worked out from the curve's sums. */
@@ -78,9 +82,13 @@ export function fromHip(hip: Point, to: Point, slope: number): Segment {
   };
   // On a short way, as a child's, a stretch is most of it: the shorter, the nearer to the usual curve.
   const room = Math.min(1, (long - (way > 0 ? SHORT.down : SHORT.up)) / STRETCH);
-  if (room <= 0 || spare(USUAL_HANDLE) >= 0) return drawn(USUAL_HANDLE);
-  return drawn(solveRising(spare, 0, USUAL_HANDLE, USUAL_HANDLE + room * (LONGEST_HANDLE - USUAL_HANDLE)));
+  if (room <= 0 || spare(USUAL_HANDLE) >= 0) return USUAL_HANDLE;
+  return solveRising(spare, 0, USUAL_HANDLE, USUAL_HANDLE + room * (LONGEST_HANDLE - USUAL_HANDLE));
 }
+
+/** A side seam that leaves the hip upright, up or down, and arrives at `to` with a slope (dx/dy); rounded where it would corner. */
+export const fromHip = (hip: Point, to: Point, slope: number): Segment =>
+  sideFromHip(hip, to, slope, handleAtHip(hip, to, slope));
 
 /** A side that falls straight lies no further than this from its chord. */
 const FALLS_WITHIN: Mm = 2.5;

@@ -16,6 +16,9 @@ import { backExtensionSum, crotchDepthSum, frontExtensionSum, limited, widthSum 
  * the maker draws it, and closer where the sides could not be joined otherwise.
  */
 export const SIDE_DIFFERENCES: readonly Mm[] = [42, 20];
+/** Most that a side takes in of the waist beside a dart: so much, and so much of the height from waist to hip, or it corners there. */
+const SIDE_LIMITS = { front: 35, back: 45 } as const;
+const STEEPEST_SIDE = 0.21;
 /** Least front extension that leaves a crotch to sew. */
 const LEAST_EXTENSION: Mm = 20;
 
@@ -83,7 +86,7 @@ export function planLeg(
     hipX - frontWaist - quarter.mm,
     fitted ? rules.waist.frontIntake : 0,
     rules.waist.frontLength,
-    35,
+    Math.min(SIDE_LIMITS.front, STEEPEST_SIDE * room),
     room,
   );
   const dartAt = dartPlace(m, rules, drafter);
@@ -115,7 +118,7 @@ export function planLeg(
       made.hipX - raised - made.quarter,
       fitted ? rules.waist.backIntake : 0,
       rules.waist.backLength,
-      45,
+      Math.min(SIDE_LIMITS.back, STEEPEST_SIDE * room),
       room + Math.max(0, made.rise) / 2,
     );
   // A back side that leans far more than the front's cannot be sewn to it: the centre back takes the difference.

@@ -24,7 +24,7 @@ import {
   type Segment,
 } from "../geometry";
 import type { Mm, Radians } from "../units";
-import { fromHip } from "./legSeams";
+import { handleAtHip, sideFromHip } from "./legSeams";
 
 /** Darts of one panel: how many, how wide each mouth is, how long their legs are, where and which way they run. */
 export interface DartPlan {
@@ -63,14 +63,13 @@ interface Closed {
   readonly symmetric: Radians;
 }
 
+/** Rounds in which a waist's curve, its darts and its open side settle. */
+const ROUNDS = 4;
 /** Slope of the side at the waist: a little more than the chord, so that the hip stays round. */
 const WAIST_SLOPE = 1.2;
 
-/** The side seam from waist to hip: slope 1.2 x chord at the waist, upright at the hip. */
-function upperSideSeam(side: Point, hip: Point): Segment {
-  const chord = (hip[0] - side[0]) / (hip[1] - side[1]);
-  return segmentReverse(fromHip(hip, side, WAIST_SLOPE * chord));
-}
+/** Slope of the side at the waist, from where it ends there. */
+const slopeAtWaist = (side: Point, hip: Point): number => (WAIST_SLOPE * (hip[0] - side[0])) / (hip[1] - side[1]);
 
 /** Share of the closed waist at which each dart stands: evenly, or the first where the maker wants it. */
 export function dartShares(darts: DartPlan, net: Mm): readonly number[] {
@@ -83,9 +82,10 @@ export function dartShares(darts: DartPlan, net: Mm): readonly number[] {
 /**
  * Draws the waist with its darts closed from a guessed closed side point. The side part is then turned back
  * open about each dart tip. `lean` is how far from square the waist meets the side (plus opens the corner).
- * The curve, the tips and the open side depend on each other, so a few rounds settle them.
+ * The curve, the tips and the open side depend on each other, so a few rounds settle them. `handle` is the side's at the
+ * hip, as a share of the way up.
  */
-function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 4): Closed {
+function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, handle: number): Closed {
   const { centre, hip, darts } = task;
   const leave = pointScale(pointQuarterTurn(task.centreDown), -1);
   const chord = pointSubtract(closedSide, centre);
@@ -101,10 +101,9 @@ function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 
   let curve = line(centre, closedSide);
   let side = closedSide;
   let square: Point = [1, 0];
-  for (let round = 0; round < rounds; round++) {
+  for (let round = 0; round < ROUNDS; round++) {
     side = openSide(closedSide, placed);
-    const slope = (WAIST_SLOPE * (hip[0] - side[0])) / (hip[1] - side[1]);
-    square = pointRotate(pointUnit([1, -slope]), [0, 0], -angle * darts.count);
+    square = pointRotate(pointUnit([1, -slopeAtWaist(side, hip)]), [0, 0], -angle * darts.count);
     curve = curveByDirections(centre, leave, closedSide, pointRotate(square, [0, 0], lean));
     placed = placed.map((dart, i) => {
       const base = pointBetween(centre, closedSide, shares[i] as number);
@@ -116,7 +115,9 @@ function drawClosed(task: WaistTask, closedSide: Point, lean: Radians, rounds = 
   side = openSide(closedSide, placed);
   const alpha = angleFromTo(leave, chord);
   const symmetric = angleFromTo(square, pointRotate(pointUnit(chord), [0, 0], alpha));
-  return { curve, side, upperSide: upperSideSeam(side, hip), darts: placed, symmetric };
+  // From waist to hip: slope 1.2 x chord at the waist, upright at the hip.
+  const upperSide = segmentReverse(sideFromHip(hip, side, slopeAtWaist(side, hip), handle));
+  return { curve, side, upperSide, darts: placed, symmetric };
 }
 
 /** A point of the side part, turned open about the dart tips: the dart nearest the side first. */
@@ -195,18 +196,21 @@ function solveSide(
   expected: Mm,
   tolerance: number,
 ): { readonly at: Point; readonly drawn: Closed } | null {
+  // How round the side is at the hip is worked out from the guess, which is as good as exact by the last round.
+  const { side: guessed } = drawClosed(task, guess, lean, 0);
+  const handle = handleAtHip(task.hip, guessed, slopeAtWaist(guessed, task.hip));
   // Wide darts lift the closed side far above the open one; a few higher starts cover the fullest figures.
   for (const lift of [0, 30, 60, 100]) {
     const at = newton2(
       (x) => {
-        const drawn = drawClosed(task, x, lean);
+        const drawn = drawClosed(task, x, lean, handle);
         return [segmentLength(drawn.curve) - task.net, second(drawn)];
       },
       [guess[0], guess[1] - lift],
       { tolerance },
     );
     if (!at) continue;
-    const drawn = drawClosed(task, at, lean);
+    const drawn = drawClosed(task, at, lean, handle);
     // A second solution lies near the hip, with the waist swung down the side: it is never meant.
     if (drawn.side[1] < expected + 0.35 * (task.hip[1] - expected)) return { at, drawn };
   }

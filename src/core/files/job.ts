@@ -10,7 +10,7 @@ import { JOB_FORMAT } from "./format";
 import { JOB_VERSION } from "./migrations";
 
 /** The edition of Eland's drawing: it rises when the same job is drawn otherwise on purpose. */
-export const EDITION = 6;
+export const EDITION = 7;
 
 const moveEntrySchema = z.strictObject({
   id: z.string().min(1).max(40),

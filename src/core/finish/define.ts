@@ -72,8 +72,12 @@ interface Definition<R extends Room, K extends string, P extends Params> {
   readonly note?: string;
   readonly params: P;
   readonly facts: Facts<ReadOf<P, Quantity>>[R];
-  /** What is usual on this body, where the usual of a parameter does not suit every body. */
-  usualFor?(measures: BodyMeasures, tape: Tape): Partial<ReadOf<P, Quantity>>;
+  /** What is usual on this body beside what is stated, where the usual of a parameter does not suit every body. */
+  usualFor?(
+    measures: BodyMeasures,
+    tape: Tape,
+    stated: Readonly<Record<string, unknown>>,
+  ): Partial<ReadOf<P, Quantity>>;
   /**
    * The garment with it sewn on; what does not suit the garment is said there, never left out silently. Left out where
    * it adds nothing to the garment but what its facts say.
@@ -112,6 +116,6 @@ export interface AnyFinish<R extends Room = Room> {
   readonly params: Params;
   readonly schema: z.ZodType;
   readonly facts: Facts<object>[R];
-  usualFor?(measures: BodyMeasures, tape: Tape): object;
+  usualFor?(measures: BodyMeasures, tape: Tape, stated: Readonly<Record<string, unknown>>): object;
   make?(garment: Garment, asked: object, context: Finishing): Garment;
 }

@@ -24,7 +24,7 @@ export interface Reading {
 export function readEntry(finish: AnyFinish, entry: Entry, style: Entry | undefined, reading: Reading): Asked {
   const inherited = style && style.kind === entry.kind ? style : {};
   const usual: Readonly<Record<string, unknown>> = {
-    ...finish.usualFor?.(reading.measures, tapeOf(reading.unit)),
+    ...finish.usualFor?.(reading.measures, tapeOf(reading.unit), { ...inherited, ...entry }),
   };
   const read = Object.entries(finish.params).map(([name, param]) => {
     const stated = entry[name] ?? inherited[name];

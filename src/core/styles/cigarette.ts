@@ -2,7 +2,7 @@ import { garmentLengthSchema } from "../params";
 import { z } from "zod";
 import { quantity, say, autoLengthSchema } from "../units";
 import { defineStyle } from "./style";
-import { bentKnee } from "./sums";
+import { bentKnee, tapered } from "./sums";
 
 export const cigarette = defineStyle((on) => ({
   id: "cigarette",
@@ -22,15 +22,13 @@ export const cigarette = defineStyle((on) => ({
   ],
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { length: "ankle" },
-  autos: {
-    "shape-leg.knee": bentKnee(on.mm(40)),
-    "shape-leg.hem": ({ ankle, heel }) =>
-      quantity(
-        Math.max(ankle.mm + on.mm(60), heel.mm + on.mm(10)),
-        say`the larger of ankle ${ankle.mm} + ${on.mm(60)} and heel ${heel.mm} + ${on.mm(10)}`,
-        { ankle, heel },
-      ),
-  },
+  autos: tapered(bentKnee(on.mm(40)), ({ ankle, heel }) =>
+    quantity(
+      Math.max(ankle.mm + on.mm(60), heel.mm + on.mm(10)),
+      say`the larger of ankle ${ankle.mm} + ${on.mm(60)} and heel ${heel.mm} + ${on.mm(10)}`,
+      { ankle, heel },
+    ),
+  ),
   finish: {
     waist: { kind: "contour-band", depth: on.length(50), sits: "cut" },
     fastening: { kind: "zip-side", length: "auto" },

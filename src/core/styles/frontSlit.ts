@@ -1,7 +1,8 @@
 import { garmentLengthSchema } from "../params";
 import { z } from "zod";
-import { quantity, say, autoLengthSchema } from "../units";
-import { defineStyle, type Style } from "./style";
+import { autoLengthSchema } from "../units";
+import { defineStyle } from "./style";
+import { easedKnee, ofOneWidth } from "./sums";
 
 export const frontSlit = defineStyle((on) => ({
   id: "front-slit",
@@ -22,15 +23,7 @@ export const frontSlit = defineStyle((on) => ({
     { id: "m4", move: "placket", on: true, params: {} },
   ],
   feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth" },
-  autos: Object.fromEntries(
-    ["knee", "hem"].map((param) => [
-      `shape-leg.${param}`,
-      ({ knee }: Parameters<Style["autos"][string]>[0]) => {
-        const ease = knee.net ? on.mm(40) : 0;
-        return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
-      },
-    ]),
-  ),
+  autos: ofOneWidth(easedKnee(on.mm(40))),
   finish: {
     waist: { kind: "casing", depth: on.length(50), elastic: "waist-less" },
     fastening: { kind: "none" },

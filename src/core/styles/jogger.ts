@@ -2,7 +2,7 @@ import { garmentLengthSchema } from "../params";
 import { z } from "zod";
 import { quantity, say, autoLengthSchema } from "../units";
 import { defineStyle } from "./style";
-import { CASED } from "./sums";
+import { CASED, easedKnee, tapered } from "./sums";
 
 export const jogger = defineStyle((on) => ({
   id: "jogger",
@@ -23,17 +23,17 @@ export const jogger = defineStyle((on) => ({
   feeds: { "shape-leg.hem": "hemGirth", "set-length.less": "cuff" },
   defaults: { length: "ankle" },
   autos: {
-    "shape-leg.knee": ({ knee }) => {
-      const ease = knee.net ? on.mm(80) : 0;
-      return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
-    },
     // The foot has to pass the leg as well as the cuff.
-    "shape-leg.hem": ({ ankle, heel }) =>
-      quantity(
-        Math.max(1.35 * ankle.mm, heel.mm + on.mm(10)),
-        say`the larger of 1.35 x ankle ${ankle.mm} and heel ${heel.mm} + ${on.mm(10)}`,
-        { ankle, heel },
-      ),
+    ...tapered(
+      easedKnee(on.mm(80)),
+      ({ ankle, heel }) =>
+        quantity(
+          Math.max(1.35 * ankle.mm, heel.mm + on.mm(10)),
+          say`the larger of 1.35 x ankle ${ankle.mm} and heel ${heel.mm} + ${on.mm(10)}`,
+          { ankle, heel },
+        ),
+      on.mm(60),
+    ),
     "casing.depth": () => quantity(on.mm(40), say`the style's own: ${on.mm(40)}`),
   },
   finish: {

@@ -2,7 +2,7 @@ import { garmentLengthSchema } from "../params";
 import { z } from "zod";
 import { quantity, say, autoLengthSchema } from "../units";
 import { defineStyle } from "./style";
-import { ankleAnd, bentKnee, CASED } from "./sums";
+import { ankleAnd, bentKnee, CASED, tapered } from "./sums";
 
 export const paperBag = defineStyle((on) => ({
   id: "paper-bag",
@@ -24,8 +24,7 @@ export const paperBag = defineStyle((on) => ({
   feeds: { "shape-leg.hem": "hemGirth" },
   defaults: { length: "ankle" },
   autos: {
-    "shape-leg.knee": bentKnee(on.mm(100)),
-    "shape-leg.hem": ankleAnd(on.mm(140)),
+    ...tapered(bentKnee(on.mm(100)), ankleAnd(on.mm(140))),
     "casing.frill": () => quantity(on.mm(45), say`the style's own: ${on.mm(45)}`),
     "casing.depth": () => quantity(on.mm(35), say`the style's own: ${on.mm(35)}`),
   },

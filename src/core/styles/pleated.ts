@@ -2,7 +2,7 @@ import { garmentLengthSchema, levelSchema } from "../params";
 import { autoLengthSchema } from "../units";
 import { z } from "zod";
 import { defineStyle } from "./style";
-import { ankleAnd, BAND_AND_ZIP, bentKnee } from "./sums";
+import { ankleAnd, BAND_AND_ZIP, bentKnee, tapered } from "./sums";
 
 export const pleated = defineStyle((on) => ({
   id: "pleated",
@@ -28,6 +28,6 @@ export const pleated = defineStyle((on) => ({
   // The depth is a pleat's, of no other line.
   feeds: { "shape-leg.hem": "hemGirth", "flounce.depth": "none", "casing.depth": "none" },
   defaults: { count: 2, depth: on.length(30), run: "knee" },
-  autos: { "shape-leg.knee": bentKnee(on.mm(90)), "shape-leg.hem": ankleAnd(on.mm(150)) },
+  autos: tapered(bentKnee(on.mm(90)), ankleAnd(on.mm(150))),
   finish: { ...BAND_AND_ZIP, fastening: { kind: "fly", length: "auto" }, pockets: [{ kind: "slant" }] },
 }));

@@ -21,6 +21,6 @@ export const sideFullness = defineStyle((on) => ({
     { id: "m2", move: "set-length", on: true, params: {} },
     { id: "m3", move: "side-panel", on: true, params: {} },
   ],
-  autos: { "shape-leg.knee": straightLeg(0.8, on.mm(60)), "shape-leg.hem": straightLeg(0.8, on.mm(60)) },
+  autos: straightLeg(0.8, on.mm(60)),
   finish: BAND_AND_ZIP,
 }));

@@ -19,6 +19,6 @@ export const straight = defineStyle((on) => ({
     { id: "m2", move: "set-length", on: true, params: {} },
   ],
   feeds: { "shape-leg.knee": "hemGirth", "shape-leg.hem": "hemGirth" },
-  autos: { "shape-leg.knee": straightLeg(0.8, on.mm(60)), "shape-leg.hem": straightLeg(0.8, on.mm(60)) },
+  autos: straightLeg(0.8, on.mm(60)),
   finish: BAND_AND_ZIP,
 }));

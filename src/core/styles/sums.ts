@@ -2,29 +2,82 @@ import type { BodyMeasures } from "../body";
 import { quantity, type Mm, type Quantity, say } from "../units";
 import type { Style } from "./style";
 
-/** A leg of one width from knee to hem, as wide as a share of the thigh and the knee with its ease ask for. */
-export function straightLeg(share: number, kneeEase: Mm): (measures: BodyMeasures) => Quantity {
-  return ({ thigh, knee }) => {
+/** What a number of a style comes to on a wearer's measures while nobody states it. */
+type Sum = (measures: BodyMeasures) => Quantity;
+
+/** A knee is no closer than lets the side run in gently from a full hip that lies not far above it. */
+const gentle =
+  (kneeOf: Sum): Sum =>
+  (measures) => {
+    const knee = kneeOf(measures);
+    const { hip, waistToHip, waistToKnee } = measures;
+    const way = waistToKnee.mm - waistToHip.mm;
+    const least = 0.8 * hip.mm - 1.25 * way;
+    return knee.mm >= least
+      ? knee
+      : quantity(least, say`0.80 x hip ${hip.mm} - 1.25 x ${way} from hip to knee, so that the side runs in gently`, {
+          hip,
+          waistToHip,
+          waistToKnee,
+        });
+  };
+
+/** The knee with ease. */
+export const easedKnee = (add: Mm): Sum =>
+  gentle(({ knee }) => {
+    const ease = knee.net ? add : 0;
+    return quantity(knee.mm + ease, say`knee ${knee.mm} + ${ease}`, { knee });
+  });
+
+/** The bent knee with ease, unless it is carded with its own. */
+export const bentKnee = (add: Mm): Sum =>
+  gentle(({ kneeBent }) => {
+    const ease = kneeBent.net ? add : 0;
+    return quantity(kneeBent.mm + ease, say`knee, bent, ${kneeBent.mm} + ${ease}`, { kneeBent });
+  });
+
+/** Knee and hem of one width, as wide as a share of the thigh and the knee with its ease ask for. */
+export function straightLeg(share: number, kneeEase: Mm): Style["autos"] {
+  const width = gentle(({ thigh, knee }) => {
     const ease = knee.net ? kneeEase : 0;
     return quantity(
       Math.max(share * thigh.mm, knee.mm + ease),
       say`the larger of ${share.toFixed(2)} x thigh ${thigh.mm} and knee ${knee.mm} + ${ease}`,
       { thigh, knee },
     );
-  };
+  });
+  return ofOneWidth(width);
 }
 
-/** The bent knee with ease, unless it is carded with its own. */
-export function bentKnee(add: Mm): (measures: BodyMeasures) => Quantity {
-  return ({ kneeBent }) => {
-    const ease = kneeBent.net ? add : 0;
-    return quantity(kneeBent.mm + ease, say`knee, bent, ${kneeBent.mm} + ${ease}`, { kneeBent });
-  };
-}
+/** Knee and hem of one width. */
+export const ofOneWidth = (width: Sum): Style["autos"] => ({ "shape-leg.knee": width, "shape-leg.hem": width });
 
 /** The ankle with ease. */
-export function ankleAnd(add: Mm): (measures: BodyMeasures) => Quantity {
-  return ({ ankle }) => quantity(ankle.mm + add, say`ankle ${ankle.mm} + ${add}`, { ankle });
+export const ankleAnd =
+  (add: Mm): Sum =>
+  ({ ankle }) =>
+    quantity(ankle.mm + add, say`ankle ${ankle.mm} + ${add}`, { ankle });
+
+/**
+ * A leg that narrows from knee to ankle, or so far above it: by no more than lets its hem lie flat where the seams are sewn.
+ */
+export function tapered(kneeOf: Sum, hemOf: Sum, above: Mm = 0): Style["autos"] {
+  return {
+    "shape-leg.knee": kneeOf,
+    "shape-leg.hem": (measures) => {
+      const { waistToKnee, waistToAnkle } = measures;
+      const [knee, hem] = [kneeOf(measures), hemOf(measures)];
+      const way = waistToAnkle.mm - above - waistToKnee.mm;
+      const least = knee.mm - 0.48 * way;
+      return hem.mm >= least
+        ? hem
+        : quantity(least, say`leg at the knee ${knee.mm} - 0.48 x ${way} from knee to hem, so that the hem lies flat`, {
+            knee,
+            waistToKnee,
+            waistToAnkle,
+          });
+    },
+  };
 }
 
 /** Close to the bent knee and out on each edge from there. */

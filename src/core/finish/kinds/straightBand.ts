@@ -66,8 +66,9 @@ export const straightBand = defineFinish({
     depth: ({ depth }) => depth.mm,
     raises: ({ sits, depth }) => (sits === "on" ? -depth.mm : 0),
   },
-  usualFor: (measures, tape) => {
-    const depth = narrowerThanUsual(measures, tape);
+  usualFor: (measures, tape, { sits }) => {
+    // Turned over the panels it is stitched down, and cannot gape.
+    const depth = sits === "outside" ? null : narrowerThanUsual(measures, tape);
     return depth === null ? {} : { depth: quantity(depth, say`${depth}, so that it does not gape`) };
   },
   make: (garment, { depth, overlap, fit, contrast, sits, interfaced }, context) =>
