@@ -13,7 +13,6 @@ const TRIES = 16;
 test("damaged drawings in the dialog: each is read or refused in a sentence, and the page goes on", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "block");
   await page.getByRole("radio", { name: /My own block/ }).check();
   await page.getByRole("button", { name: "Bring in a block" }).click();

@@ -2,7 +2,7 @@ import { join } from "node:path";
 import { expect, test, type Page } from "@playwright/test";
 import { HAND_BODY, palazzoJob } from "../src/core/testing/jobs";
 import { ownBodiceOf } from "../src/core/testing/ownBodice";
-import { expectSaved, openSample, openStage } from "./support";
+import { expectSaved, openStage } from "./support";
 
 const rule = (page: Page, name: string) => page.getByRole("region", { name: "Rules", exact: true }).getByLabel(name);
 
@@ -12,7 +12,6 @@ async function choose(page: Page, label: string, option: string): Promise<void> 
 }
 
 test("another school and another back redraw the block; a changed rule shows and can be put back", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "block");
   const numbers = page.getByRole("region", { name: "Numbers" });
   await page.getByRole("radio", { name: /Traced/ }).check();
@@ -39,7 +38,6 @@ test("another school and another back redraw the block; a changed rule shows and
 test("a garment's block is set up by choosing alone: slit front, steered at the hip line, hip-wide", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "block", "sample-wren-shorts");
   await choose(page, "Back's extra at the hip", "left out");
   await choose(page, "Crotch curve steered by", "a point outside the hip line");
@@ -57,7 +55,6 @@ test("a garment's block is set up by choosing alone: slit front, steered at the 
 });
 
 test("the construction plays back step by step, with its sums", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "block");
   await page.getByRole("tab", { name: "Step by step" }).click();
   const playback = page.getByRole("region", { name: "Construction, step by step" });
@@ -78,7 +75,6 @@ test("the construction plays back step by step, with its sums", async ({ page })
 });
 
 test("schools are compared on the same body, by drawing, number and chart", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "block");
   await page.getByRole("tab", { name: "Compare" }).click();
   await expect(page.getByRole("img", { name: "Hinged, back" })).toBeVisible();
@@ -100,7 +96,6 @@ test("schools are compared on the same body, by drawing, number and chart", asyn
 });
 
 test("the width budget follows a level", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "block");
   await page.getByRole("tab", { name: "Widths" }).click();
   const widths = page.getByRole("region", { name: "Width budget" });
@@ -111,7 +106,6 @@ test("the width budget follows a level", async ({ page }) => {
 });
 
 test("a block drawn by hand is brought in, its places moved, and restyled; a bad file is refused", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "block");
   await page.getByRole("radio", { name: /My own block/ }).check();
   await expect(page.getByText(/There is no own block yet/).first()).toBeVisible();
@@ -149,7 +143,6 @@ test("a bodice is brought in above the trousers of a one-piece, and says what it
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="900mm" height="600mm" viewBox="-300 -500 900 600">
     <path id="bodice-front" d="${bodice.panels.front.path}"/>
     <path id="bodice-back" transform="translate(200 0)" d="${bodice.panels.back.path}"/></svg>`;
-  await openSample(page);
   await openStage(page, "block", "sample-bell-ringer");
   await page.getByRole("button", { name: "Bring in a bodice" }).click();
   const dialog = page.getByRole("dialog", { name: "Bring in a bodice" });

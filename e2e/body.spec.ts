@@ -1,8 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { expectSaved, openSample, openStage } from "./support";
+import { expectSaved, openStage } from "./support";
 
 test("the tape lights where the measure in focus is taken, on a figure of this wearer", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "body");
   const lit = page.locator("[data-tape=lit]");
   await expect(page.getByRole("img", { name: "Figure, front" })).toBeVisible();
@@ -21,7 +20,6 @@ test("the tape lights where the measure in focus is taken, on a figure of this w
 });
 
 test("a girth that already holds its ease gets no more, and says so", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "body");
   await page.getByLabel("Hip", { exact: true }).focus();
   await page.getByLabel("This girth already holds its ease; add no more").check();
@@ -31,7 +29,6 @@ test("a girth that already holds its ease gets no more, and says so", async ({ p
 });
 
 test("cards are kept by date, go out and come in as CSV, and a newer one is offered", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "body");
   const cards = page.getByRole("region", { name: "Cards by date" });
   await expect(cards.getByText("12 Oct 2026, in use")).toBeVisible();

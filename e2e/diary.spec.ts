@@ -2,7 +2,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { expectSaved, openSample, openStage } from "./support";
+import { EMPTY_BROWSER, expectSaved, openStage } from "./support";
 
 const violations = async (page: Page): Promise<string[]> =>
   (await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze()).violations.map((v) => v.id);
@@ -21,7 +21,6 @@ async function picture(page: Page): Promise<Buffer> {
 test("a fitting by keyboard: a symptom, its amounts, applied with its note, which stands at the rule and can be undone", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "diary");
   await page.getByRole("button", { name: "smiles at the front crotch", exact: true }).focus();
   await page.keyboard.press("Enter");
@@ -69,7 +68,6 @@ test("a block brought in is corrected as a drafted one is, and says so beside it
 test("what was pinned on one side may stay there: the legs are then cut apart, and the diary says so", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "diary");
   await page.getByRole("button", { name: "All that can be seen" }).click();
   await page.getByRole("button", { name: "hem too short", exact: true }).click();
@@ -84,7 +82,6 @@ test("what was pinned on one side may stay there: the legs are then cut apart, a
 });
 
 test("photos are scaled and kept over a reload; what is no picture, or too large, is said", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "diary");
   await page.getByRole("button", { name: /7 Nov 2026, toile/ }).click();
   const input = page.getByLabel("Photos for this page");
@@ -110,7 +107,6 @@ test("photos are scaled and kept over a reload; what is no picture, or too large
 test("good cloth waits for the toile: passed in the diary, it may be cut, and that is written down", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "make");
   await page.getByRole("tab", { name: "Order" }).click();
   await expect(page.getByLabel("Good cloth is cut")).toBeDisabled();
@@ -128,7 +124,6 @@ test("good cloth waits for the toile: passed in the diary, it may be cut, and th
 });
 
 test("what was learned with a wearer is offered, taken, and then said to be taken", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "diary");
   const learned = page.getByRole("region", { name: "Learned" });
   await expect(learned).toContainText("Back rise up, twice");
@@ -155,7 +150,6 @@ test("a week of work goes out as one file, and comes in on an empty browser exac
   page,
   browser,
 }) => {
-  await openSample(page);
   await openStage(page, "diary");
   await page.getByRole("button", { name: /7 Nov 2026, toile/ }).click();
   const input = page.getByLabel("Photos for this page");
@@ -169,7 +163,7 @@ test("a week of work goes out as one file, and comes in on an empty browser exac
   const coming = page.waitForEvent("download");
   await page.getByRole("button", { name: "Hand over the workroom" }).click();
   const content = readFileSync(await (await coming).path());
-  const elsewhere = await browser.newContext();
+  const elsewhere = await browser.newContext({ storageState: EMPTY_BROWSER });
   const other = await elsewhere.newPage();
   await other.goto(page.url());
   const file = { name: "all.eland.zip", mimeType: "application/zip", buffer: content };

@@ -21,8 +21,6 @@ const value = (page: Page, id: string) =>
     .then((text) => Number(text));
 
 test.describe("every handle", () => {
-  test.beforeEach(async ({ page }) => openSample(page));
-
   for (const [job, ids] of JOBS) {
     test(`by keys and by mouse: ${job}`, async ({ page }) => {
       await openStage(page, "restyle", job);
@@ -95,7 +93,6 @@ test.describe("every handle", () => {
 });
 
 test("one side only: the side gains, the crease no longer halves the hem, and says so", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle", "sample-ferry-flare");
   await page.getByLabel("pull one side only").check();
   await handle(page, "front-hem-side").focus();
@@ -105,7 +102,6 @@ test("one side only: the side gains, the crease no longer halves the hem, and sa
 });
 
 test("every style is chosen from the shelf and its moves are made on this wearer", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const shelf = page.getByRole("region", { name: "Styles for this wearer" });
   for (const [name, part] of [
@@ -124,7 +120,6 @@ test("every style is chosen from the shelf and its moves are made on this wearer
 });
 
 test("a flounce is added to a worksheet, and a move that no longer makes sense says why", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const add = async (name: RegExp) => {
     await page.getByRole("button", { name: "Add a line" }).click();

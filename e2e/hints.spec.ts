@@ -2,7 +2,6 @@ import { expect, test } from "@playwright/test";
 import { openSample, openStage } from "./support";
 
 test("hints are asked for once, and each is done by doing what it says", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await expect(page.getByText("Try it.")).toHaveCount(0);
   await page.goto("/");
@@ -46,7 +45,6 @@ test("the guide is one page, from the workroom and from the search of commands",
 test("where colours are forced, the pattern and the choice at hand are still seen", async ({ browser }) => {
   const context = await browser.newContext({ forcedColors: "active", colorScheme: "dark" });
   const page = await context.newPage();
-  await openSample(page);
   await openStage(page, "restyle");
   const drawn = page.getByRole("group", { name: /on the table/ }).locator("path");
   // The table is of the person's own colour, and lines are not.

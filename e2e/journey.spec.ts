@@ -1,80 +1,83 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "@playwright/test";
-import { expectSaved, openSample, openStage, reading, tabTo } from "./support";
+import { EMPTY_BROWSER, expectSaved, openStage, reading, tabTo } from "./support";
 
-test("a new user goes from an empty card to a printed palazzo", async ({ page }) => {
-  await page.goto("/");
-  await page.getByRole("button", { name: "Start a job" }).click();
-  await expect(page.getByRole("radio", { name: "Palazzo" })).toBeChecked();
-  await page.getByLabel("Name of the job").fill("First wide leg");
-  await page.getByRole("button", { name: "Take the measures" }).click();
+test.describe("in an empty workroom", () => {
+  test.use({ storageState: EMPTY_BROWSER });
 
-  await expect(page).toHaveURL(/\/body\?job=/);
-  // One calm line, a plain figure, and nothing red before a mistake.
-  await expect(page.getByText("Waist and hip are enough for a first pattern")).toBeVisible();
-  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
-  await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
-  await expect(page.locator(".Mui-error")).toHaveCount(0);
-  await page.getByRole("textbox", { name: "Wearer" }).fill("Pia Marlow");
-  await page.getByLabel("Waist", { exact: true }).fill("29 1/8 in");
-  await page.getByLabel("Hip", { exact: true }).fill("104");
-  await page.getByLabel("Waist to floor").fill("104,5");
-  await page.getByLabel("Waist to floor").press("Enter");
-  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+  test("a new user goes from an empty card to a printed palazzo", async ({ page }) => {
+    await page.goto("/");
+    await page.getByRole("button", { name: "Start a job" }).click();
+    await expect(page.getByRole("radio", { name: "Palazzo" })).toBeChecked();
+    await page.getByLabel("Name of the job").fill("First wide leg");
+    await page.getByRole("button", { name: "Take the measures" }).click();
 
-  await page.getByRole("link", { name: /3 Restyle/ }).click();
-  await expect(reading(page, "Hem, one leg")).toContainText("to");
-  await page.getByLabel("Or: hem of one leg").fill("96 cm");
-  await page.getByLabel("Or: hem of one leg").press("Enter");
-  await expect(reading(page, "Hem, one leg")).toContainText("96.0");
+    await expect(page).toHaveURL(/\/body\?job=/);
+    // One calm line, a plain figure, and nothing red before a mistake.
+    await expect(page.getByText("Waist and hip are enough for a first pattern")).toBeVisible();
+    await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+    await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
+    await expect(page.locator(".Mui-error")).toHaveCount(0);
+    await page.getByRole("textbox", { name: "Wearer" }).fill("Pia Marlow");
+    await page.getByLabel("Waist", { exact: true }).fill("29 1/8 in");
+    await page.getByLabel("Hip", { exact: true }).fill("104");
+    await page.getByLabel("Waist to floor").fill("104,5");
+    await page.getByLabel("Waist to floor").press("Enter");
+    await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
 
-  await page.getByRole("button", { name: "Hand over" }).click();
-  const coming = page.waitForEvent("download");
-  await expect(page.getByRole("img", { name: /pages: Front/ })).toBeVisible();
-  await page.getByRole("button", { name: "PDF on A4" }).click();
-  const file = await coming;
-  expect(file.suggestedFilename()).toBe("first-wide-leg-a4.pdf");
-  expect(
-    readFileSync(await file.path())
-      .subarray(0, 5)
-      .toString(),
-  ).toBe("%PDF-");
-  await expect(page.getByText("Estimated, not measured:")).toBeVisible();
-});
+    await page.getByRole("link", { name: /3 Restyle/ }).click();
+    await expect(reading(page, "Hem, one leg")).toContainText("to");
+    await page.getByLabel("Or: hem of one leg").fill("96 cm");
+    await page.getByLabel("Or: hem of one leg").press("Enter");
+    await expect(reading(page, "Hem, one leg")).toContainText("96.0");
 
-test("the same by keyboard alone: nothing but keys, from an empty workroom", async ({ page }) => {
-  await page.goto("/");
-  await expect(page.getByText("Nothing is on the table yet")).toBeVisible();
-  await tabTo(page, page.getByRole("button", { name: "New job" }));
-  await page.keyboard.press("Enter");
-  await expect(page.getByRole("radio", { name: "A new card, centimetres" })).toBeFocused();
-  await page.keyboard.press("Enter");
-  await expect(page).toHaveURL(/\/body\?job=/);
-  // The first measure is one key away.
-  await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
-  await page.keyboard.type("74");
-  await page.keyboard.press("Tab");
-  await page.keyboard.type("104");
-  await page.keyboard.press("Enter");
-  await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
-  // Single keys act only outside a field.
-  await tabTo(page, page.getByRole("link", { name: /3 Restyle/ }), "Shift+Tab");
-  await page.keyboard.press("3");
-  const handle = page.getByRole("slider", { name: "front hem" }).first();
-  await expect(handle).toBeVisible();
-  await tabTo(page, handle);
-  await page.keyboard.press("Shift+ArrowRight");
-  await expect(page.getByText("25.0 cm", { exact: true })).toBeVisible();
-  await page.keyboard.press("h");
-  await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();
-  await tabTo(page, page.getByRole("button", { name: "PDF on A4" }));
-  const coming = page.waitForEvent("download");
-  await page.keyboard.press("Enter");
-  expect((await coming).suggestedFilename()).toBe("palazzo-a4.pdf");
+    await page.getByRole("button", { name: "Hand over" }).click();
+    const coming = page.waitForEvent("download");
+    await expect(page.getByRole("img", { name: /pages: Front/ })).toBeVisible();
+    await page.getByRole("button", { name: "PDF on A4" }).click();
+    const file = await coming;
+    expect(file.suggestedFilename()).toBe("first-wide-leg-a4.pdf");
+    expect(
+      readFileSync(await file.path())
+        .subarray(0, 5)
+        .toString(),
+    ).toBe("%PDF-");
+    await expect(page.getByText("Estimated, not measured:")).toBeVisible();
+  });
+
+  test("the same by keyboard alone: nothing but keys, from an empty workroom", async ({ page }) => {
+    await page.goto("/");
+    await expect(page.getByText("Nothing is on the table yet")).toBeVisible();
+    await tabTo(page, page.getByRole("button", { name: "New job" }));
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("radio", { name: "A new card, centimetres" })).toBeFocused();
+    await page.keyboard.press("Enter");
+    await expect(page).toHaveURL(/\/body\?job=/);
+    // The first measure is one key away.
+    await expect(page.getByLabel("Waist", { exact: true })).toBeFocused();
+    await page.keyboard.type("74");
+    await page.keyboard.press("Tab");
+    await page.keyboard.type("104");
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("img", { name: "Front" })).toBeVisible();
+    // Single keys act only outside a field.
+    await tabTo(page, page.getByRole("link", { name: /3 Restyle/ }), "Shift+Tab");
+    await page.keyboard.press("3");
+    const handle = page.getByRole("slider", { name: "front hem" }).first();
+    await expect(handle).toBeVisible();
+    await tabTo(page, handle);
+    await page.keyboard.press("Shift+ArrowRight");
+    await expect(page.getByText("25.0 cm", { exact: true })).toBeVisible();
+    await page.keyboard.press("h");
+    await expect(page.getByRole("dialog", { name: "Hand over" })).toBeVisible();
+    await tabTo(page, page.getByRole("button", { name: "PDF on A4" }));
+    const coming = page.waitForEvent("download");
+    await page.keyboard.press("Enter");
+    expect((await coming).suggestedFilename()).toBe("palazzo-a4.pdf");
+  });
 });
 
 test("bad input says what to do, and the last good pattern stays", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "body");
   const waist = page.getByLabel("Waist", { exact: true });
   await waist.fill("seventy");
@@ -98,7 +101,6 @@ test("bad input says what to do, and the last good pattern stays", async ({ page
 });
 
 test("pieces: a finish and an allowance change what is cut, and the proof follows", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "pieces");
   await expect(page.getByText("14 of 14 pass").or(page.getByText("Fold what passes"))).toBeVisible();
   await page.getByLabel("Depth, mirrored").fill("4");
@@ -113,7 +115,6 @@ test("pieces: a finish and an allowance change what is cut, and the proof follow
 });
 
 test("a job goes out as a file and comes in again, a bad file is refused", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByRole("button", { name: "Hand over" }).click();
   const coming = page.waitForEvent("download");

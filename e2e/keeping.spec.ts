@@ -5,7 +5,6 @@ import { chromium, expect, test } from "@playwright/test";
 import { expectSaved, openSample, openStage } from "./support";
 
 test("undo goes back through more than a hundred steps, and forward again", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "body");
   const hip = page.getByLabel("Hip", { exact: true });
   await hip.focus();
@@ -21,7 +20,6 @@ test("undo goes back through more than a hundred steps, and forward again", asyn
 });
 
 test("a reload keeps the work; a second tab follows; two tabs never overwrite silently", async ({ page, context }) => {
-  await openSample(page);
   await openStage(page, "body");
   const hip = page.getByLabel("Hip", { exact: true });
   await hip.fill("103");
@@ -75,7 +73,8 @@ test("a browser restart keeps the work", async ({ baseURL }) => {
   try {
     const first = await chromium.launchPersistentContext(profile, options);
     const page = await first.newPage();
-    await openSample(page);
+    await page.goto("/?workroom=sample");
+    await expect(page.getByText("Heron walk, wide leg")).toBeVisible();
     await openStage(page, "restyle");
     await page.getByLabel("Opened, each panel").fill("18");
     await page.getByLabel("Opened, each panel").press("Enter");

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
-import { openSample, openStage } from "./support";
+import { openStage } from "./support";
 
 const choose = async (page: Page, label: string, option: string): Promise<void> => {
   await page.getByRole("combobox", { name: label, exact: true }).click();
@@ -8,8 +8,6 @@ const choose = async (page: Page, label: string, option: string): Promise<void> 
 const cut = (page: Page) => page.getByRole("region", { name: "Cut" });
 
 test.describe("pieces", () => {
-  test.beforeEach(async ({ page }) => openSample(page));
-
   test("a contour band and a fly: chosen, drawn, cut, and nothing at fault", async ({ page }) => {
     await openStage(page, "pieces", "sample-lantern-bearer");
     await choose(page, "How it opens", "fly, centre front");

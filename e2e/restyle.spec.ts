@@ -1,10 +1,9 @@
 import { expect, test, type Page } from "@playwright/test";
-import { expectSaved, openSample, openStage, reading } from "./support";
+import { expectSaved, openStage, reading } from "./support";
 
 const worksheet = (page: Page) => page.getByRole("region", { name: "Worksheet lines" });
 
 test("another style brings its own moves; its knee and hem are pulled by keys on the pattern", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByRole("button", { name: "Flare", exact: true }).click();
   await expect(worksheet(page).getByText(/flare it from there/)).toBeVisible();
@@ -17,7 +16,6 @@ test("another style brings its own moves; its knee and hem are pulled by keys on
 });
 
 test("moves are added, switched, doubled, taken out and put in another order by keys", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const lines = worksheet(page).getByRole("listitem");
   await page.getByRole("button", { name: "Add a line" }).click();
@@ -57,7 +55,6 @@ test("moves are added, switched, doubled, taken out and put in another order by 
 });
 
 test("the silhouette stands on the floor, and the girths are charted against block and body", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByRole("tab", { name: "Figure" }).click();
   await expect(page.getByRole("img", { name: "Silhouette, back" })).toBeVisible();
@@ -68,7 +65,6 @@ test("the silhouette stands on the floor, and the girths are charted against blo
 });
 
 test("a version is kept, laid over the pattern with what differs, and returned to", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const before = await reading(page, "Hem, one leg").textContent();
   await page.getByRole("tab", { name: "Versions" }).click();
@@ -85,7 +81,6 @@ test("a version is kept, laid over the pattern with what differs, and returned t
 });
 
 test("a style made here is kept and used on another wearer", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByRole("button", { name: "Flare", exact: true }).click();
   await page.getByRole("button", { name: "Keep this as a style of mine" }).click();
@@ -148,7 +143,6 @@ test.describe("leg shapes made from the screen", () => {
 
   for (const { style, line, set, says } of SHAPES) {
     test(style, async ({ page }) => {
-      await openSample(page);
       await openStage(page, "restyle");
       await page.getByRole("button", { name: style, exact: true }).click();
       const row = worksheet(page).getByRole("button", { name: line });
@@ -169,7 +163,6 @@ test.describe("leg shapes made from the screen", () => {
 test("a hem asked of a flounce gives the share of the circle up, and the share takes the hem back", async ({
   page,
 }) => {
-  await openSample(page);
   await openStage(page, "restyle", "sample-moth-bell");
   const field = (label: string) => worksheet(page).getByLabel(label, { exact: true });
   await field("Or: hem of one leg").fill("200 cm");
@@ -189,7 +182,6 @@ test("a hem asked of a flounce gives the share of the circle up, and the share t
 });
 
 test("the shelf is one row, opens to all styles, and keeps the maker's moves where asked", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const shelf = page.getByRole("region", { name: "Styles for this wearer" });
   const row = await shelf.getByRole("button", { name: "Palazzo" }).boundingBox();

@@ -1,8 +1,7 @@
 import { expect, test } from "@playwright/test";
-import { openSample, openStage, reading } from "./support";
+import { openStage, reading } from "./support";
 
 test("pulling a wedge: the number follows the hand, one undo step, long tasks counted", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await expect(page.getByText("Fold what passes")).toBeVisible();
   const before = await reading(page, "Hem, one leg").textContent();
@@ -37,7 +36,6 @@ test("pulling a wedge: the number follows the hand, one undo step, long tasks co
 });
 
 test("a handle still pulls after the hem was typed as a girth", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByLabel("Or: hem of one leg").fill("90");
   await page.getByLabel("Or: hem of one leg").press("Enter");
@@ -48,7 +46,6 @@ test("a handle still pulls after the hem was typed as a girth", async ({ page })
 });
 
 test("Esc lets go of a pull without a change", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   const before = await reading(page, "Hem, one leg").textContent();
   const handle = page.getByRole("slider", { name: "back hem" }).first();
@@ -65,7 +62,6 @@ test("Esc lets go of a pull without a change", async ({ page }) => {
 });
 
 test("keys: front, back, ghost, tape, command search, list of keys", async ({ page }) => {
-  await openSample(page);
   await openStage(page, "restyle");
   await page.getByRole("link", { name: /3 Restyle/ }).focus();
   await page.keyboard.press("f");

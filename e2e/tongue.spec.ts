@@ -56,7 +56,6 @@ test("in German the rules of access hold as in English, and nothing is wider tha
   const wrong: string[] = [];
   for (const path of ["/", ...["restyle", "pieces", "make"].map((stage) => `/${stage}?job=sample-heron-walk`)]) {
     await page.goto(path);
-    await page.addStyleTag({ content: "* { transition: none !important; animation: none !important; }" });
     await expect(page.getByRole("main").or(page.getByRole("heading")).first()).toBeVisible();
     for (const size of [
       { width: 390, height: 844 },

@@ -10,7 +10,7 @@ import { finishGarment, type Notion } from "./finish";
 import { symptomOf } from "./fitting";
 import { inspect, type Check, type Inspected } from "./inspect";
 import { cutPieces, grainWords, seamsOf, type Piece, type Seam } from "./pieces";
-import { isStated, type Mm, type Quantity, say, tapeOf, type Sentence } from "./units";
+import { isStated, type Mm, type Quantity, say, tapeOf, type Sentence, type EngineFault } from "./units";
 
 /** Everything a job comes to. */
 export interface Derived extends Shape {
@@ -23,6 +23,8 @@ export interface Derived extends Shape {
   readonly checks: readonly Check[];
   readonly advice: readonly Advice[];
   readonly undecided: readonly Sentence[];
+  /** Acts at which Eland itself failed: they are left out, and said among the lines, the checks or what is undecided. */
+  readonly faults: readonly EngineFault[];
 }
 
 /** The whole way: shape, then finishes, pieces, seams, proof and advice. */
@@ -78,9 +80,12 @@ export function derive(job: Job): Derived | DeriveFault {
     moves: shape.moves,
     finishSource: job.finish ?? {},
     cloth: clothOf(job).cloth,
-    passedOver: shape.worksheet.flatMap(({ on, passed, label }) => (on && passed ? [{ label, why: passed }] : [])),
+    passedOver: shape.worksheet.flatMap(({ on, passed, label, fault }) =>
+      on && passed ? [{ label, why: passed, byEland: fault !== undefined }] : [],
+    ),
     asked: { hem: askedHem(job, shape) },
   };
+  const checks = inspect(inspected);
   return {
     ...shape,
     sewn: garment.panels,
@@ -88,7 +93,7 @@ export function derive(job: Job): Derived | DeriveFault {
     pieces,
     seams,
     notions: garment.notions,
-    checks: inspect(inspected).map((check) => {
+    checks: checks.map((check) => {
       const why = check.status === "pass" ? undefined : (job.meant?.[check.id] ?? meantByFitting(job, check.id));
       return why === undefined ? check : { ...check, meant: why };
     }),
@@ -102,6 +107,11 @@ export function derive(job: Job): Derived | DeriveFault {
       ...garment.undecided,
       ...(job.cloth ? [] : [say`The cloth is not decided.`]),
       ...foldedAgainst(pieces, job.cloth?.grain ?? {}),
+    ],
+    faults: [
+      ...shape.worksheet.flatMap((l) => l.fault ?? []),
+      ...garment.faults,
+      ...checks.flatMap((c) => c.failed ?? []),
     ],
   };
 }

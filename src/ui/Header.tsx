@@ -2,9 +2,6 @@
 import { phrase } from "@/core/words";
 import { useTyping } from "@/store/typing";
 import { useStoreState } from "@/store/shelf";
-import RedoIcon from "@mui/icons-material/Redo";
-import SearchIcon from "@mui/icons-material/Search";
-import UndoIcon from "@mui/icons-material/Undo";
 import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import Tooltip from "@mui/material/Tooltip";
@@ -15,6 +12,7 @@ import { changeJob, redo, undo, useHistory, useJobStore } from "@/store/jobStore
 import { setView, useView } from "@/store/viewStore";
 import { shortDayOf } from "./dayOf";
 import { HeaderToggle } from "./HeaderToggle";
+import { RedoIcon, SearchIcon, UndoIcon } from "./icons";
 import { useOpenJob } from "./JobContext";
 import { stageHref } from "./stages";
 import { usePhone } from "./usePhone";

@@ -84,8 +84,8 @@ const face = {
   proof(job: Job): Proof | null {
     const derived = derive(job);
     if (!derived.ok) return null;
-    const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided } = withCures(job, derived);
-    return { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, notices: noticesOf(derived) };
+    const { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, faults } = withCures(job, derived);
+    return { sewn, notions, hemDepth, pieces, seams, checks, advice, undecided, faults, notices: noticesOf(derived) };
   },
 
   /** The chalk cards of a job; none where it cannot be derived. */

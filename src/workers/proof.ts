@@ -7,7 +7,7 @@ import type { Sentence } from "@/core/units";
 /** What the worker works out behind the page: everything after the seam lines. */
 export type Proof = Pick<
   Derived,
-  "sewn" | "notions" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided"
+  "sewn" | "notions" | "hemDepth" | "pieces" | "seams" | "checks" | "advice" | "undecided" | "faults"
 > & {
   readonly notices: readonly Sentence[];
 };

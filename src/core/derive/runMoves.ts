@@ -19,6 +19,9 @@ import {
   limitsOf,
   nearestOf,
   complaintsOfSchema,
+  faultOf,
+  saidOfFault,
+  type EngineFault,
   type Complaint,
 } from "../units";
 
@@ -94,7 +97,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
       throw new Refusal(first.path, [`${move.label}: `, ...first.says], { unreadable: true });
     }
     const { id, label } = move;
-    const unmade = (on: boolean, passed: Sentence | null): void => {
+    const unmade = (on: boolean, passed: Sentence | null, fault?: EngineFault): void => {
       before = state;
       const nothing = { numbers: {}, figures: {}, handles: [], drawn: [], drafted: null };
       act({
@@ -108,6 +111,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         ...nothing,
         after: state,
         passed,
+        ...(fault && { fault }),
       });
     };
     if (!entry.on) {
@@ -148,7 +152,11 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         passed: null,
       });
     } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
+      if (!(error instanceof Refusal)) {
+        const fault = faultOf(label, error);
+        unmade(true, saidOfFault(fault), fault);
+        return;
+      }
       if (nearestOf(error) === undefined && !error.unreadable) {
         passOver(error.says);
         return;

@@ -1,7 +1,7 @@
 import type { Drawing } from "../pattern";
 import type { Numbers } from "../drafting";
 import type { Handle, MoveResult, StyleState } from "../moves";
-import type { Figure, Sentence } from "../units";
+import type { EngineFault, Figure, Sentence } from "../units";
 
 /** One line of the worksheet: a move that was made or was switched off, or the reconciling between them. */
 export interface WorksheetLine {
@@ -30,6 +30,8 @@ export interface WorksheetLine {
   readonly drafted: MoveResult["drafted"] | null;
   /** Why the move could not be made here; it is passed over, and the others are made without it. */
   readonly passed: Sentence | null;
+  /** Set where it was passed over because Eland failed at it. */
+  readonly fault?: EngineFault;
 }
 
 /** The pattern that moves have made, and the lines that made it. */

@@ -1,5 +1,5 @@
 import { hasLegs, isBodice, isSewnOn, rimEdges, withFoldsWithin, type Join, type Panel } from "../pattern";
-import { say } from "../units";
+import { faultOf, saidOfFault, say, type EngineFault } from "../units";
 import { boughtFor } from "./bought";
 import { withFacingEnds } from "./facingEnds";
 import { withLining } from "./lining";
@@ -16,9 +16,13 @@ const WHERE: Readonly<Record<Exclude<OpensAt, "none">, string>> = {
   side: "side seam",
 };
 
-/** A garment with its finishes, and the rooms of them that are undecided or could not be made as asked. */
+/**
+ * A garment with its finishes, the rooms of them that are undecided or could not be made as asked, and the finishes at which
+ * Eland failed.
+ */
 export interface Finished extends Garment {
   readonly open: ReadonlySet<Room>;
+  readonly faults: readonly EngineFault[];
 }
 
 /**
@@ -33,11 +37,19 @@ export function finishGarment(
 ): Finished {
   const opens = opensAt(finish);
   const open = new Set<Room>();
+  const faults: EngineFault[] = [];
   const zip: readonly Notion[] = context.zip > 0 ? [zipNotion(context.zip, context.tape)] : [];
   let garment: Garment = { panels, joins, notions: zip, marks: [], undecided: finish.undecided };
   const make = (room: Room, chosen: { readonly kind: string } | null): void => {
     const said = garment.undecided.length;
-    if (chosen) garment = finishKind(room, chosen.kind)?.make?.(garment, chosen, { ...context, opens }) ?? garment;
+    const kind = chosen && finishKind(room, chosen.kind);
+    try {
+      if (kind) garment = kind.make?.(garment, chosen, { ...context, opens }) ?? garment;
+    } catch (error) {
+      const fault = faultOf(kind?.words ?? room, error);
+      faults.push(fault);
+      garment = unsettled(garment, saidOfFault(fault));
+    }
     if (!chosen || garment.undecided.length > said) open.add(room);
   };
   if (finish.waist && !waistIsCutOn(finish) && panels.some((p) => p.worn?.casings?.waist)) {
@@ -86,7 +98,7 @@ export function finishGarment(
     notions: boughtFor(garment, finish, { ...context, opens }),
   });
   const laid = garment.panels.map(withFoldsWithin);
-  return { ...garment, panels: [...laid.filter(isLeg), ...laid.filter((p) => !isLeg(p))], open };
+  return { ...garment, panels: [...laid.filter(isLeg), ...laid.filter((p) => !isLeg(p))], open, faults };
 }
 
 /** True for a bodice whose waist is sewn to nothing, beside trousers. */

@@ -5,7 +5,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { plain, say, type Mm, type Sentence, type Tape } from "../units";
+import { plain, say, type EngineFault, type Mm, type Sentence, type Tape } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -26,6 +26,8 @@ export interface Check {
   readonly remedy?: Remedy | null;
   /** Why its maker means it so; it is then listed and printed, and counts as nothing to settle. */
   readonly meant?: string;
+  /** Set where nothing was measured because Eland failed at it. */
+  readonly failed?: EngineFault;
 }
 
 /** True for what is left to settle: neither passed nor meant so. */
@@ -85,8 +87,8 @@ export interface Inspected {
     readonly liningWidth: Mm | null;
     readonly stretch: number;
   };
-  /** Lines that were to be made and were passed over, with why. */
-  readonly passedOver: readonly { readonly label: string; readonly why: Sentence }[];
+  /** Lines that were to be made and were passed over, with why; `byEland` where Eland itself failed at one. */
+  readonly passedOver: readonly { readonly label: string; readonly why: Sentence; readonly byEland: boolean }[];
   /** Girths of one leg that the moves were asked for; null where none was stated. */
   readonly asked: { readonly hem: Mm | null };
 }

@@ -11,7 +11,8 @@ import {
   yokeAndFly,
 } from "./construction";
 import { armhole, backBulge, bodiceMatch, trunk } from "./bodice";
-import type { Check, CheckRule, Inspected } from "./check";
+import { faultOf, saidOfFault } from "../units";
+import { verdict, type Check, type CheckRule, type Inspected } from "./check";
 import { floorClearance, pullOn, waistEase, zipLength } from "./fit";
 import { hemTurn } from "./hemTurn";
 import { labels } from "./labels";
@@ -74,6 +75,25 @@ export const CHECKS: readonly CheckRule[] = [
 export function inspect(inspected: Inspected): Check[] {
   const onLegs = hasLegs(inspected.legs);
   return CHECKS.filter((rule) => onLegs || !rule.onLegs)
-    .map((rule) => rule.measure(inspected))
+    .map((rule) => measured(rule, inspected))
     .filter((check): check is Check => check !== null);
+}
+
+/** What a check finds; where Eland fails at it, that, and the others are made. */
+function measured(rule: CheckRule, inspected: Inspected): Check | null {
+  try {
+    return rule.measure(inspected);
+  } catch (error) {
+    const failed = faultOf(rule.label, error);
+    return verdict(rule, {
+      status: "fault",
+      value: 1,
+      limit: 0,
+      unit: "pieces",
+      message: saidOfFault(failed),
+      where: null,
+      fix: null,
+      failed,
+    });
+  }
 }

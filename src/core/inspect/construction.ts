@@ -152,14 +152,15 @@ export const linesMade: CheckRule = {
   label: "All lines are made",
   note: "No line of the worksheet is passed over: what is missing of the style is said.",
   measure({ passedOver }) {
-    const [first, ...others] = passedOver;
+    const first = passedOver.find(({ byEland }) => byEland) ?? passedOver[0];
     if (!first) return null;
+    const others = passedOver.length - 1;
     return verdict(this, {
-      status: "look",
+      status: first.byEland ? "fault" : "look",
       value: passedOver.length,
       limit: 0,
       unit: "pieces",
-      message: say`“${first.label}” is not made: ${first.why}${others.length > 0 ? say` And ${count(others.length)} more.` : ""}`,
+      message: say`“${first.label}” is not made: ${first.why}${others > 0 ? say` And ${count(others)} more.` : ""}`,
       where: null,
       fix: say`Change what stands in its way, or take the line out.`,
     });

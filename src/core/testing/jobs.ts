@@ -54,12 +54,14 @@ export function withLegs<T extends { readonly panels: readonly Panel[] }>(patter
 export function shapeOf(job: Job): Shape & WithLegs {
   const shape = deriveShape(job);
   if (!shape.ok) throw new Error(complaintsOf(shape.errors));
+  for (const { fault } of shape.worksheet) if (fault) throw new Error(`${fault.act}: ${fault.error}`);
   return withLegs(shape);
 }
 
 export function derivedOf(job: Job): Derived & WithLegs {
   const derived = derive(job);
   if (!derived.ok) throw new Error(complaintsOf(derived.errors));
+  for (const { act, error } of derived.faults) throw new Error(`${act}: ${error}`);
   return withLegs(derived);
 }
 

@@ -8,4 +8,5 @@ export * from "./told";
 export * from "./tell";
 export * from "./quantity";
 export * from "./refusal";
+export * from "./engineFault";
 export * from "./schemaSentences";

@@ -4,7 +4,6 @@ import { sentenceOf } from "../sentenceOf";
 import { tapeOf } from "@/core/units";
 import { Sentence } from "../Sentence";
 import IconButton from "@mui/material/IconButton";
-import DeleteOutlineIcon from "@mui/icons-material/DeleteOutlined";
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import type { Job } from "@/core/files";
@@ -12,6 +11,7 @@ import type { StoredJob } from "@/store/database";
 import { miniatureOf } from "@/workers/client";
 import type { Miniature } from "@/workers/proof";
 import { MiniOutline } from "../MiniOutline";
+import { RemoveIcon } from "../icons";
 import { stageHref } from "../stages";
 
 /** The outline of a job, drawn behind the page so that the start page does not carry the engine. */
@@ -63,7 +63,7 @@ export function JobCard({ record, onRemove }: { readonly record: StoredJob; read
         onClick={onRemove}
         sx={{ position: "absolute", right: 6, top: 6 }}
       >
-        <DeleteOutlineIcon fontSize="small" />
+        <RemoveIcon fontSize="small" />
       </IconButton>
     </li>
   );

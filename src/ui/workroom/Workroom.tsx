@@ -1,6 +1,5 @@
 "use client";
 import { phrase } from "@/core/words";
-import FolderOpenIcon from "@mui/icons-material/FolderOpen";
 import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import dynamic from "next/dynamic";
@@ -11,6 +10,7 @@ import { useEffect, useRef, useState, type DragEvent } from "react";
 import type { Job } from "@/core/files";
 import type { StoredJob } from "@/store/database";
 import { sizeInWords } from "@/store/room";
+import { OpenIcon } from "../icons";
 import { PaneTabs } from "../PaneTabs";
 import { PlainHeader } from "../PlainHeader";
 import { TongueChoice } from "../words/TongueChoice";
@@ -132,7 +132,7 @@ export function Workroom() {
             disabled={files.busy}
             onClick={() => chooser.current?.click()}
           >
-            <FolderOpenIcon />
+            <OpenIcon />
           </IconButton>
         ) : (
           <Button
