@@ -1,3 +1,4 @@
+import { partsOf } from "../src/core/units";
 import { writeFileSync } from "node:fs";
 import { derive, type Derived } from "../src/core/derive";
 import { deriveShape, type Shape } from "../src/core/derive/shape";
@@ -150,8 +151,8 @@ const lengthOf = (run: readonly Pt[]): number =>
 /** A width is told as drawn where the sentence does not say that it is passed over. */
 const said = (line: Shape["worksheet"][number]) => ({
   includes: (_level: number, girth: number): boolean =>
-    !line.sentence.some((part) => typeof part === "string" && part.includes("passed over")) ||
-    line.sentence.every((part) => typeof part === "string" || part.kind !== "length" || part.mm !== girth),
+    !partsOf(line.sentence).some((part) => typeof part === "string" && part.includes("passed over")) ||
+    partsOf(line.sentence).every((part) => typeof part === "string" || part.kind !== "length" || part.mm !== girth),
 });
 
 const garment = (seed: number): Job => {

@@ -1,3 +1,4 @@
+import { tell } from "../src/core/units";
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { readJobText } from "../src/core/files";
@@ -94,7 +95,7 @@ const DOORS: Readonly<Record<string, Door>> = {
   "job files": () => {
     last = "";
     const read = readJobText(mutatedText(pick(jobs), random));
-    return read.kind === "job" ? [] : read.errors.map((e) => e.says.join(""));
+    return read.kind === "job" ? [] : read.errors.map((e) => tell(e.says, "mm"));
   },
   drawings: () => {
     const got = bringIn(mutatedText(pick(drawings), random), 1);

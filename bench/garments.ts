@@ -9,7 +9,7 @@ import { isOpen, readingRows } from "../src/core/inspect";
 import { cardsOf, cuttingList, makingOrder, USUAL_SCHOOLS } from "../src/core/making";
 import { isOf, panelOutline, type Panel } from "../src/core/pattern";
 import { FOUR_BODIES } from "../src/core/testing/jobs";
-import { formatLength, tapeOf, tell, type Tape } from "../src/core/units";
+import { formatLength, tapeOf, tell, type Tape, NOTHING } from "../src/core/units";
 import { WORKED_EXAMPLES } from "../src/store/workedExamples";
 
 /**
@@ -49,7 +49,7 @@ function picture(panels: readonly Panel[], lay: ClothLay | null): string {
 function figures(job: Job, body: Body, labels: readonly string[], tape: Tape): string {
   const derived = derive({ ...job, body });
   if (!derived.ok)
-    return `| ${body.name} | ${tell(derived.errors[0]?.says ?? [], tape)} |${" |".repeat(labels.length)}`;
+    return `| ${body.name} | ${tell(derived.errors[0]?.says ?? NOTHING, tape)} |${" |".repeat(labels.length)}`;
   const rows = new Map(readingRows(derived.readings).map(({ label, read }) => [label, read(derived.readings)]));
   const faults = derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => c.label.toLowerCase());
   const cells = labels.map((label) => {
@@ -83,7 +83,7 @@ const SHOWN = [
 function garment(id: string, teaches: string, job: Job): string {
   const derived = derive(job);
   const tape = tapeOf(job.body.unit);
-  if (!derived.ok) throw new Error(`${id}: ${tell(derived.errors[0]?.says ?? [], tape)}`);
+  if (!derived.ok) throw new Error(`${id}: ${tell(derived.errors[0]?.says ?? NOTHING, tape)}`);
   const shapes = shapesOf(job, "shell");
   const laid = shapes.ok ? layWithin(shapes.shapes, CLOTH, 1, { steps: 2500, milliseconds: 60_000 }) : shapes;
   writeFileSync(
@@ -106,7 +106,7 @@ ${teaches}
 
 ${derived.style.label}, ${derived.pieces.length} pieces: ${pieceLines(derived)}.
 
-${laid.ok ? `On open cloth of 150 cm: ${formatLength(laid.lay.length, tape)}, ${(100 * laid.lay.utilisation).toFixed(0)} % used; no lay is under ${formatLength(laid.lay.bound, tape)}.` : tell(laid.errors[0]?.says ?? [], tape)} Cards: ${count("paper")} on paper, ${count("cloth")} on cloth, ${count("short")} from a cut block. ${makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }).length} steps of making.
+${laid.ok ? `On open cloth of 150 cm: ${formatLength(laid.lay.length, tape)}, ${(100 * laid.lay.utilisation).toFixed(0)} % used; no lay is under ${formatLength(laid.lay.bound, tape)}.` : tell(laid.errors[0]?.says ?? NOTHING, tape)} Cards: ${count("paper")} on paper, ${count("cloth")} on cloth, ${count("short")} from a cut block. ${makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }).length} steps of making.
 
 | Wearer | ${labels.join(" | ")} | Faults |
 | --- | ${labels.map(() => "---").join(" | ")} | --- |

@@ -5,7 +5,7 @@ import { jobInStyle } from "../src/core/derive/newJob";
 import { panelPath, isOf, type Panel } from "../src/core/pattern";
 import { STYLES } from "../src/core/styles";
 import { FOUR_BODIES } from "../src/core/testing/jobs";
-import { tell } from "../src/core/units";
+import { tell, NOTHING } from "../src/core/units";
 import { arrange } from "../src/ui/table/arrange";
 import { boundsOf, pathData } from "../src/ui/table/layout";
 
@@ -33,7 +33,7 @@ const rows = Object.values(STYLES).map(({ id, label }, row) => {
     const shape = deriveShape(jobInStyle(id, body));
     const inside = shape.ok
       ? drawn(shape.panels)
-      : `<text x="8" y="40" font-size="12">${tell(shape.errors[0]?.says ?? [], "cm")}</text>`;
+      : `<text x="8" y="40" font-size="12">${tell(shape.errors[0]?.says ?? NOTHING, "cm")}</text>`;
     return `<g transform="translate(${110 + column * WIDE} ${34 + row * HIGH})">${inside}</g>`;
   });
   return `<text x="10" y="${34 + row * HIGH + 24}" font-size="15" font-weight="700">${label}</text>${cells.join("")}`;

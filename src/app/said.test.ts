@@ -1,7 +1,7 @@
 import type { Param } from "@/core/params";
 import { derive, type Derived } from "@/core/derive";
 import { noticesOf } from "@/core/derive/handOver";
-import { tell, tellSum, wordsOn, type Sentence, type Tape, type Words } from "@/core/units";
+import { tell, tellSum, wordsOn, type Sentence, type Tape, type Words, joined, partsOf, say } from "@/core/units";
 import { SAMPLE_JOBS } from "@/store/sampleWorkroom";
 import { RULE_SECTIONS } from "@/core/drafting";
 import { FINISHES } from "@/core/finish";
@@ -11,7 +11,11 @@ const MAKER = /\d ?mm\b/;
 
 /** A sentence without what is told in millimetres on every tape: the tolerances of making. */
 const withoutMaking = (sentence: Sentence): Sentence =>
-  sentence.filter((part) => typeof part === "string" || part.kind !== "making");
+  joined(
+    partsOf(sentence)
+      .filter((part) => typeof part === "string" || part.kind !== "making")
+      .map((part) => say`${part}`),
+  );
 
 /** What the rows of some parameters say. */
 const rowsOf = (params: Readonly<Record<string, Param>>): Words[] =>

@@ -14,7 +14,7 @@ import {
   type CardKind,
 } from "@/core/making";
 import { readJob } from "@/core/files";
-import { complaintsOfSchema, roundToTape, tapeOf, tell, type Tape } from "@/core/units";
+import { complaintsOfSchema, roundToTape, tapeOf, tell, type Tape, NOTHING } from "@/core/units";
 import { complaints, json, refused, type Answer } from "./reply";
 
 /** A length as it is drawn, and as it stands on the maker's tape. */
@@ -73,7 +73,7 @@ export function makingAnswer(value: unknown): Answer {
         count: 1,
         length: laid?.ok ? laid.lay.length : null,
         width: width ?? USUAL_WIDTH.shell,
-        note: laid && !laid.ok ? tell(laid.errors[0]?.says ?? [], tape) : null,
+        note: laid && !laid.ok ? tell(laid.errors[0]?.says ?? NOTHING, tape) : null,
       },
       ...shoppingList(derived).map(({ label, note, ...bought }) => ({
         ...bought,

@@ -1,6 +1,6 @@
 import { bodySchema } from "@/core/body";
 import { readJob, versionSchema } from "@/core/files";
-import { complaintsOfSchema, type Complaint } from "@/core/units";
+import { complaintsOfSchema, type Complaint, say } from "@/core/units";
 import {
   RECORD_VERSION,
   type Binned,
@@ -38,8 +38,8 @@ const isLater = (raw: Kept): boolean => {
   return typeof version === "number" && version > RECORD_VERSION;
 };
 
-const EMPTY: readonly Complaint[] = [{ path: "", says: ["This record holds nothing."] }];
-const LATER: readonly Complaint[] = [{ path: "", says: ["A newer Eland kept this record."] }];
+const EMPTY: readonly Complaint[] = [{ path: "", says: say`This record holds nothing.` }];
+const LATER: readonly Complaint[] = [{ path: "", says: say`A newer Eland kept this record.` }];
 
 export function readStoredJob(raw: Kept): Read<StoredJob> {
   if (isLater(raw)) return unreadable("jobs", raw, "job", true, LATER);

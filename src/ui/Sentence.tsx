@@ -1,12 +1,12 @@
 import { phrase } from "@/core/words";
-import { isQuantity, tellNumber, tellSum, type Sentence as Said, type Tape, type Told } from "@/core/units";
+import { isQuantity, tellNumber, tellSum, type Sentence as Said, type Tape, type Told, partsOf } from "@/core/units";
 import { Length } from "./Length";
 
 /** A sentence with its numbers in it, on the maker's tape; a number that was worked out tells its sum on hover. */
 export function Sentence({ says, tape }: { readonly says: Said; readonly tape: Tape }) {
   return (
     <>
-      {says.map((part, i) =>
+      {partsOf(says).map((part, i) =>
         typeof part === "string" ? <span key={i}>{part}</span> : <ToldNumber key={i} told={part} tape={tape} />,
       )}
     </>

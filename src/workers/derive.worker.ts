@@ -13,7 +13,7 @@ import type { HandedFile, Job } from "@/core/files";
 import { symptomOf, type Fitting } from "@/core/fitting";
 import { cardsOf, type Card, type CardKind } from "@/core/making";
 import { STYLES } from "@/core/styles";
-import { Refusal, tapeOf, tell, type Sentence, type Tape } from "@/core/units";
+import { Refusal, tapeOf, tell, type Sentence, type Tape, say } from "@/core/units";
 import { pagePlan } from "@/core/files/paper/pagePlan";
 import type { PrintOptions } from "@/core/files/paper/options";
 import { pagesShown, type PagesShown } from "@/core/files/paper/pagesShown";
@@ -21,7 +21,7 @@ import { asDrawn, exerciseOf, type DrawnExercise } from "@/core/derive/practice"
 import { wornOf } from "@/core/derive/worn";
 import type { Miniature, Proof, WornGarment } from "./proof";
 
-const CANNOT: Sentence = ["This job cannot be drawn."];
+const CANNOT = say`This job cannot be drawn.`;
 
 /** The end of a piece of work, as a sentence on the maker's tape. */
 const cannot = (job: Job, says: Sentence = CANNOT): WorkEnded => new WorkEnded(tell(says, tapeOf(job.body.unit)));

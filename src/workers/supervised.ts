@@ -1,5 +1,5 @@
 import { wrap, type Remote } from "comlink";
-import { tellTongue } from "./hearTongue";
+import { tellTongue } from "./tellTongue";
 
 const WORK_ENDED = "WorkEnded";
 

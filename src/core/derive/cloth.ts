@@ -1,7 +1,7 @@
 import type { Cloth, LayCloth } from "../cloth";
 import type { Job } from "../files";
 import { boxOf, polygonSelfCrossing, type Point } from "../geometry";
-import { readLength, type LengthInput, type Mm, range, say, type Complaint, type Unit } from "../units";
+import { readLength, type LengthInput, type Mm, range, say, type Complaint, type Unit, asSentence } from "../units";
 
 /** The cloth in hand; null for what is not said. `stretch` is the share it gives across. */
 export interface ClothInHand {
@@ -41,7 +41,7 @@ export function readCloth(
   const lengthAt = (path: string, input: LengthInput | undefined, [least, most]: readonly [Mm, Mm]): Mm | null => {
     if (input === undefined) return null;
     const length = readLength(input, unit);
-    if (!length.ok) errors.push({ path: `cloth.${path}`, says: [length.message] });
+    if (!length.ok) errors.push({ path: `cloth.${path}`, says: asSentence(length.message) });
     else if (length.mm < least || length.mm > most) {
       errors.push({ path: `cloth.${path}`, says: say`Cloth is ${range(least, most)} here.` });
     } else return length.mm;

@@ -1,3 +1,4 @@
+import { NOTHING } from "../units";
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
 import type { Fitting } from "../fitting";
@@ -61,8 +62,8 @@ function piecesToRecut(before: Derived, after: Derived): readonly PieceToRecut[]
 /** The garment with one more fitting, and how it differs from the one without; or why it cannot be drawn. */
 export function corrected(job: Job, fitting: Fitting): Corrected | { readonly refused: Sentence } {
   const [before, after] = [derive(job), derive(withFitting(job, fitting))];
-  if (!before.ok) return { refused: before.errors[0]?.says ?? [] };
-  if (!after.ok) return { refused: after.errors[0]?.says ?? [] };
+  if (!before.ok) return { refused: before.errors[0]?.says ?? NOTHING };
+  if (!after.ok) return { refused: after.errors[0]?.says ?? NOTHING };
   const was = new Map(before.checks.map((c) => [c.id, c]));
   return {
     panels: after.panels,

@@ -3,7 +3,7 @@ import type { Job } from "../files";
 import { polygonArea } from "../geometry";
 import { MOVES } from "../moves";
 import type { Param } from "../params";
-import { say, type Complaint, type Mm } from "../units";
+import { say, type Complaint, type Mm, typed } from "../units";
 import { deriveShape } from "./shape";
 import { movesOfStyle } from "./newJob";
 import { layWithin, shapesOfAll, type LayFault } from "./lay";
@@ -109,7 +109,7 @@ export function* fitCloth(
   others: readonly Job[] = [],
 ): Generator<Tried, Fitted | LayFault, void> {
   const line = lineOf(job, asked.move);
-  if (!line) return fault("move", say`There is no line “${asked.move.slice(0, 30)}” that is made.`);
+  if (!line) return fault("move", say`There is no line “${typed(asked.move.slice(0, 30))}” that is made.`);
   const { moves, index } = line;
   const entry = moves[index] as NonNullable<Job["moves"]>[number];
   const param = MOVES[entry.move]?.params[asked.number];
@@ -117,7 +117,7 @@ export function* fitCloth(
   if (!param || !range)
     return fault(
       "number",
-      say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${asked.number.slice(0, 30)}” to fit.`,
+      say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${typed(asked.number.slice(0, 30))}” to fit.`,
     );
   const from = performance.now();
   let looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));

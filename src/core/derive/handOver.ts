@@ -13,7 +13,7 @@ import { printPdf } from "../files/paper/printPdf";
 import { workSheetPdf } from "../files/paper/workSheet";
 import { isOpen } from "../inspect";
 import { isBodice } from "../pattern";
-import { say, tapeOf, tell, type Sentence } from "../units";
+import { say, tapeOf, tell, type Sentence, typed } from "../units";
 import { tableCsv } from "./tables";
 import { workSheetOf } from "./workSheet";
 
@@ -44,7 +44,7 @@ export function noticesOf(derived: Derived): Sentence[] {
   return [
     ...derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => say`Fault: ${c.message}`),
     ...derived.checks.flatMap(({ label, message, meant }) =>
-      meant === undefined ? [] : [say`Meant so, ${inSentence(label)}: ${message}${meant && ` ${meant}`}`],
+      meant === undefined ? [] : [say`Meant so, ${inSentence(label)}: ${message}${meant ? typed(` ${meant}`) : ""}`],
     ),
     ...derived.undecided,
     ...(estimates.length > 0 ? [say`Estimated, not measured: ${estimates.join(", ")}.`] : []),

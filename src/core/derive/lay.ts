@@ -11,7 +11,7 @@ import {
 } from "../cloth";
 import type { Job } from "../files";
 import type { Material } from "../pattern";
-import { Refusal, say, type Complaint, type Mm } from "../units";
+import { Refusal, say, type Complaint, type Mm, typed } from "../units";
 import { derive } from "../derive";
 
 /** Why a job cannot be laid. */
@@ -62,7 +62,13 @@ export function shapesOfAll(
     if (!found.ok)
       return bundle === 0
         ? found
-        : { ...found, errors: found.errors.map((e) => ({ ...e, says: say`${job.name || "Unnamed job"}: ${e.says}` })) };
+        : {
+            ...found,
+            errors: found.errors.map((e) => ({
+              ...e,
+              says: say`${job.name ? typed(job.name) : "Unnamed job"}: ${e.says}`,
+            })),
+          };
     shapes.push(...found.shapes.map((shape) => ({ ...shape, bundle, piece: pieceOnCloth(bundle, shape.piece) })));
   }
   return { ok: true, shapes };

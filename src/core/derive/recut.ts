@@ -2,7 +2,7 @@ import { clothOtherwise, type ClothLay, type CutShape, type LayCloth } from "../
 import { leftBy } from "../cloth/remnant";
 import type { Job } from "../files";
 import { boxOf, type Point } from "../geometry";
-import { say, type Mm, type Sentence } from "../units";
+import { say, type Mm, type Sentence, NOTHING } from "../units";
 import { clothOf } from "./cloth";
 import { layWithin, shapesOf } from "./lay";
 
@@ -45,7 +45,7 @@ export function recutOf(job: Job, pieces: readonly string[], lay: ClothLay | nul
   const cloth = { ...lies, width };
   const open = lies.outline ? cloth : clothOtherwise(cloth, { fold: "open" });
   const made = shapesOf(job, "shell", open);
-  if (!made.ok) return { kind: "unknown", why: made.errors[0]?.says ?? [] };
+  if (!made.ok) return { kind: "unknown", why: made.errors[0]?.says ?? NOTHING };
   const left = lies.outline ? 0 : Math.max(0, length - lay.length);
   const again = made.shapes.filter((shape) => pieces.includes(shape.piece));
   if (again.length === 0) return { kind: "fits", on: "width", needs: 0, left };
@@ -57,6 +57,6 @@ export function recutOf(job: Job, pieces: readonly string[], lay: ClothLay | nul
     if (beside) return beside;
   }
   if (!whole) return { kind: "none" };
-  if (!whole.ok) return { kind: "unknown", why: whole.errors[0]?.says ?? [] };
+  if (!whole.ok) return { kind: "unknown", why: whole.errors[0]?.says ?? NOTHING };
   return { kind: "short", needs: whole.lay.length, left };
 }

@@ -23,6 +23,9 @@ import {
   saidOfFault,
   type EngineFault,
   type Complaint,
+  asSentence,
+  joined,
+  typed,
 } from "../units";
 
 /** A limit as it is told: to a tenth of a millimetre, rounded to the inner side. */
@@ -90,11 +93,13 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const path = `moves.${index}`;
     const move = MOVES[entry.move];
     if (!move)
-      throw new Refusal(`${path}.move`, say`There is no move “${entry.move.slice(0, 30)}”.`, { unreadable: true });
+      throw new Refusal(`${path}.move`, say`There is no move “${typed(entry.move.slice(0, 30))}”.`, {
+        unreadable: true,
+      });
     const parsed = move.schema.safeParse(entry.params);
     if (!parsed.success) {
       const [first] = complaintsOfSchema(parsed.error, [path, "params"]) as [Complaint];
-      throw new Refusal(first.path, [`${move.label}: `, ...first.says], { unreadable: true });
+      throw new Refusal(first.path, say`${move.label}: ${first.says}`, { unreadable: true });
     }
     const { id, label } = move;
     const unmade = (on: boolean, passed: Sentence | null, fault?: EngineFault): void => {
@@ -106,7 +111,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
         move: id,
         label,
         on,
-        sentence: [label],
+        sentence: asSentence(label),
         gaveWay: null,
         ...nothing,
         after: state,
@@ -176,10 +181,7 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
     const words: Sentence[] = [];
     for (;;) {
       try {
-        const gaveWay =
-          words.length > 0
-            ? say` The style's own number gives way: ${words.flatMap((w, i) => (i ? [" ", ...w] : w))}`
-            : null;
+        const gaveWay = words.length > 0 ? say` The style's own number gives way: ${joined(words, " ")}` : null;
         return { result: move.apply(state, { ...params, ...given }, context), gaveWay };
       } catch (error) {
         if (!(error instanceof Refusal) || error.unreadable) throw error;
@@ -205,10 +207,11 @@ export function runMoves(block: Block, moves: readonly MoveEntry[], context: Mov
   /** What a line asked of the legs, as it came out on them. */
   function told(line: WorksheetLine): WorksheetLine {
     const toldOf = line.on && !line.passed ? MOVES[line.move]?.toldOf : undefined;
-    if (!toldOf || !reconciled) return line.gaveWay ? { ...line, sentence: [...line.sentence, ...line.gaveWay] } : line;
+    if (!toldOf || !reconciled)
+      return line.gaveWay ? { ...line, sentence: joined([line.sentence, line.gaveWay]) } : line;
     const { template, numbers } = toldOf(reconciled.plan, line.numbers, reconciled.legs);
-    const sentence = [...fill(template, line.figures, numbers), ...(line.gaveWay ?? [])];
-    return { ...line, numbers, sentence };
+    const sentence = fill(template, line.figures, numbers);
+    return { ...line, numbers, sentence: line.gaveWay ? joined([sentence, line.gaveWay]) : sentence };
   }
 
   /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */

@@ -36,7 +36,7 @@ import { readPanels, type Readings } from "../inspect";
 import type { MoveContext } from "../moves";
 import { autosOf, movesOf, styleOn, type MoveEntry, type Style } from "../styles";
 import { remembered } from "../remember";
-import { type Mm, Refusal, say, tapeOf, type Complaint, type Tape, complaintsOfSchema } from "../units";
+import { type Mm, Refusal, say, tapeOf, type Complaint, type Tape, complaintsOfSchema, typed } from "../units";
 
 /** Card, rules and block stay as they were while moves are pulled and set. */
 const bodyOf = remembered(resolveBody);
@@ -94,14 +94,15 @@ const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault =>
  */
 export function deriveShape(job: Job): Shape | DeriveFault {
   const style = styleOn(job.style.id, tapeOf(job.body.unit));
-  if (!style) return fault(400, [{ path: "style.id", says: say`There is no style “${job.style.id.slice(0, 30)}”.` }]);
+  if (!style)
+    return fault(400, [{ path: "style.id", says: say`There is no style “${typed(job.style.id.slice(0, 30))}”.` }]);
   const params = style.params.safeParse(job.style.params);
   if (!params.success) {
     return fault(
       400,
       complaintsOfSchema(params.error, ["style", "params"]).map((c) => ({
         ...c,
-        says: [`${style.label}: `, ...c.says],
+        says: say`${style.label}: ${c.says}`,
       })),
     );
   }

@@ -6,7 +6,7 @@ import type { Job } from "../files";
 import { boxOf, polygonArea } from "../geometry";
 import type { JobChange } from "../inspect";
 import { grainWords, leans, TURNED_GRAINS, type Piece } from "../pieces";
-import { plain, say, type Mm, type Sentence } from "../units";
+import { plain, say, type Mm, type Sentence, asSentence } from "../units";
 import { applyChanges } from "./changes";
 import { readCloth } from "./cloth";
 import { fittable } from "./fittable";
@@ -132,7 +132,7 @@ function ideasOf(job: Job, derived: Derived, cloth: LayCloth): readonly Idea[] {
         ]
       : [];
   const folds = (cloth.outline ? [] : FOLDS.filter((fold) => fold !== cloth.fold)).map((fold): Idea => ({
-    says: [FOLD_WORDS[fold]],
+    says: asSentence(FOLD_WORDS[fold]),
     changes: [{ path: ["cloth", "fold"], value: fold }],
   }));
   return [...numbers, ...hems, ...partsOf(job, derived), ...folds];

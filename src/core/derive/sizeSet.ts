@@ -10,7 +10,7 @@ import { paperWord } from "../files/paper/papers";
 import { printPdf } from "../files/paper/printPdf";
 import type { PrintPiece } from "../files/paper/sheet";
 import { readingRows } from "../inspect";
-import { Refusal, say, type Mm } from "../units";
+import { Refusal, say, type Mm, NOTHING, typed } from "../units";
 import { handOver, printSetOf, type HandOver } from "./handOver";
 import { MOST_SIZES } from "./sizeLimit";
 
@@ -47,7 +47,7 @@ export function sizesOf(job: Job, bodies: readonly Body[]): readonly Size[] {
     const name = names[i] as string;
     const derived = derive(own);
     if (derived.ok) return { name, job: own, derived };
-    throw new Refusal(derived.errors[0]?.path ?? "", say`${name}: ${derived.errors[0]?.says ?? []}`);
+    throw new Refusal(derived.errors[0]?.path ?? "", say`${typed(name)}: ${derived.errors[0]?.says ?? NOTHING}`);
   });
 }
 

@@ -1,11 +1,11 @@
 import type { BodyMeasures } from "../body";
-import { quantity, type Mm, type Quantity, say, count, type Sentence } from "../units";
+import { quantity, type Mm, type Quantity, say, count, type Sentence, NOTHING } from "../units";
 import { USUAL_DART } from "./darts";
 import type { ResolvedRules } from "./rules";
 
 /** The sums a maker does before drawing: each rule's construction as a quantity with its formula. */
 
-const added = (add: Mm): Sentence => (add === 0 ? [] : say` ${add < 0 ? "-" : "+"} ${Math.abs(add)}`);
+const added = (add: Mm): Sentence => (add === 0 ? NOTHING : say` ${add < 0 ? "-" : "+"} ${Math.abs(add)}`);
 
 const chosen = (value: Mm, add: Mm): Quantity => quantity(value + add, say`${value} as chosen${added(add)}`);
 

@@ -1,4 +1,4 @@
-import { complaintsOf } from "../testing/said";
+import { complaintsOf, said } from "../testing/said";
 import { PDFDocument, type PDFPage } from "pdf-lib";
 import { catalog } from "../derive/catalog";
 import { handOver, noticesOf } from "../derive/handOver";
@@ -81,7 +81,7 @@ test("what is estimated, undecided or at fault is said with the pattern", () => 
   const poor = derivedOf(
     palazzoJob({ name: "", unit: "cm", measures: { waist: 76, hip: 104 } }, { finish: { hem: "undecided" } }),
   );
-  const notices = noticesOf(poor).join(" ");
+  const notices = noticesOf(poor).map(said).join(" ");
   expect(notices).toContain("The hem is not decided");
   expect(notices).toContain("Estimated, not measured: thigh, knee");
 });

@@ -1,5 +1,5 @@
 import { phrase } from "../words";
-import { complaintsOfSchema, type Complaint } from "../units";
+import { complaintsOfSchema, type Complaint, say, asSentence } from "../units";
 import { JOB_FORMAT } from "./format";
 import { jobSchema, type Job } from "./job";
 import { FIRST_VERSION, JOB_VERSION, migrated } from "./migrations";
@@ -19,10 +19,10 @@ const MAX_DEPTH = 24;
 
 function forbiddenKey(value: unknown, path: string, depth: number): Complaint | null {
   if (typeof value !== "object" || value === null) return null;
-  if (depth > MAX_DEPTH) return { path, says: ["The file is nested too deeply to be a job."] };
+  if (depth > MAX_DEPTH) return { path, says: say`The file is nested too deeply to be a job.` };
   for (const key of Object.keys(value)) {
     const here = path ? `${path}.${key}` : key;
-    if (FORBIDDEN.has(key)) return { path: here, says: ["The file holds a key that is not allowed."] };
+    if (FORBIDDEN.has(key)) return { path: here, says: say`The file holds a key that is not allowed.` };
     const inside = forbiddenKey((value as Record<string, unknown>)[key], here, depth + 1);
     if (inside) return inside;
   }
@@ -31,7 +31,7 @@ function forbiddenKey(value: unknown, path: string, depth: number): Complaint | 
 
 const damaged = (path: string, sentence: string): JobRead => ({
   kind: "damaged",
-  errors: [{ path, says: [sentence] }],
+  errors: [{ path, says: asSentence(sentence) }],
 });
 
 /**
@@ -52,7 +52,7 @@ export function readJob(value: unknown): JobRead {
   }
   if (version > JOB_VERSION) {
     const says = phrase`This job was saved by a newer Eland (version ${version}); this one reads up to ${JOB_VERSION}.`;
-    return { kind: "newer", version, errors: [{ path: "version", says: [says] }] };
+    return { kind: "newer", version, errors: [{ path: "version", says: asSentence(says) }] };
   }
   const parsed = jobSchema.safeParse(migrated(value as Record<string, unknown>, version));
   if (parsed.success) return { kind: "job", job: parsed.data, from: version };

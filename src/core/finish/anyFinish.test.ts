@@ -65,8 +65,16 @@ describe("what one part of a garment takes from another is said, not drawn", () 
 
   test("pleats in the waist leave no flat facing, contour band or yoke", () => {
     const pleats = ["pleats", { panel: "both", count: 2, depth: "20 mm" }] as const;
-    expect(made({ waist: { kind: "facing" } }, pleats).undecided.join()).toMatch(/pleated/);
-    expect(made({ waist: { kind: "contour-band" } }, pleats).undecided.join()).toMatch(/is pleated/);
+    expect(
+      made({ waist: { kind: "facing" } }, pleats)
+        .undecided.map(said)
+        .join(),
+    ).toMatch(/pleated/);
+    expect(
+      made({ waist: { kind: "contour-band" } }, pleats)
+        .undecided.map(said)
+        .join(),
+    ).toMatch(/is pleated/);
     expect(made({}, pleats, ["yoke"]).worksheet.at(-1)?.passed).toSay(/is pleated/);
   });
 
@@ -74,7 +82,7 @@ describe("what one part of a garment takes from another is said, not drawn", () 
     const placket = ["placket", { edge: "centre-front", length: "150 mm" }] as const;
     for (const kind of ["fly", "mock-fly"] as const) {
       const whole = made({ fastening: { kind } }, placket);
-      expect(whole.undecided.join()).toMatch(/centre front is cut or lies on a fold/);
+      expect(whole.undecided.map(said).join()).toMatch(/centre front is cut or lies on a fold/);
       expect(wrongIn(whole)).toEqual([]);
     }
   });
@@ -85,7 +93,7 @@ describe("what one part of a garment takes from another is said, not drawn", () 
       { joined: true, side: "60 mm" },
     ]);
     expect(whole.zip).toBeNull();
-    expect(whole.undecided.join()).toMatch(/side seam is cut/);
+    expect(whole.undecided.map(said).join()).toMatch(/side seam is cut/);
     expect(wrongIn(whole)).toEqual([]);
   });
 

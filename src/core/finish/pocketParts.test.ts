@@ -54,7 +54,7 @@ describe("slant pockets", () => {
 
   test("a dart in the way, or a side with no corner, is said and nothing is cut", () => {
     const wide = made({ pockets: [{ kind: "slant", across: "12 cm" }] });
-    expect(wide.undecided.join(" ")).toContain("stands in the way of the slant pocket");
+    expect(wide.undecided.map(said).join(" ")).toContain("stands in the way of the slant pocket");
     expect(wide.pieces.map((p) => p.id)).toEqual(plain.pieces.map((p) => p.id));
     expect(made({ pockets: [{ kind: "slant" }] }, "side-fullness").undecided).toHaveLength(1);
   });

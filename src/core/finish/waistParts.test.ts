@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { type Panel, panelOutline } from "../pattern";
 import type { Derived } from "../derive";
 import { boxOf } from "../geometry";
@@ -47,7 +48,7 @@ describe("a contour band", () => {
 
   test("a waist that is cut into parts gets none, and that is said", () => {
     const split = made({ waist: { kind: "contour-band" } }, "front-slit");
-    expect(split.undecided.join(" ")).toContain("contour band");
+    expect(split.undecided.map(said).join(" ")).toContain("contour band");
     expect(split.pieces.some((p) => p.panel.id.startsWith("band-"))).toBe(false);
   });
 });
@@ -132,7 +133,7 @@ describe("what is drawn up", () => {
 
   test("a band over a casing that is cut on is not made, and that is said", () => {
     const twice = made({ waist: { kind: "straight-band" } }, "jogger");
-    expect(twice.undecided.join(" ")).toContain("cut on to the waist already");
+    expect(twice.undecided.map(said).join(" ")).toContain("cut on to the waist already");
     expect(twice.pieces.some((p) => p.id === "waistband")).toBe(false);
   });
 

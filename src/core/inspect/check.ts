@@ -5,7 +5,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { plain, say, type EngineFault, type Mm, type Sentence, type Tape } from "../units";
+import { plain, say, type EngineFault, type Mm, type Sentence, type Tape, NOTHING } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -162,7 +162,7 @@ export function byEstimate(measure: BodyMeasure, judge: (slack: Mm) => CheckStat
 
 /** What to measure where a check rests on an estimate; nothing where it was measured. */
 export const estimateSaid = (measure: BodyMeasure, name: string): Sentence =>
-  measure.source === "estimated" ? say` The ${name} is estimated: measure it.` : [];
+  measure.source === "estimated" ? say` The ${name} is estimated: measure it.` : NOTHING;
 
 /** Pass, look or fault for an amount that should be large enough. */
 export function byFloor(value: number, look: number, fault: number): CheckStatus {

@@ -3,7 +3,7 @@ import { creaseHalvesOf } from "./creaseHalves";
 import { legOf, panelById, landmarkOf, refPath, refsLength, type JoinKind } from "../pattern";
 import { pathStart } from "../geometry";
 import type { Seam } from "../pieces";
-import { type Mm, say, making } from "../units";
+import { type Mm, say, making, joined } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type Inspected } from "./check";
 
 interface Walked {
@@ -140,7 +140,7 @@ export const creaseBalance: CheckRule = {
       const at = halves.find((h) => h.panel === worst.panel && h.level === level);
       return at ? [say`${at.side} and ${at.inseam} ${AT[level]}`] : [];
     });
-    const ways = told.reduce((all, one, i) => say`${all}${i === 0 ? "" : ", "}${one}`, []);
+    const ways = joined(told, ", ");
     const panel = panelById(legs, worst.panel);
     const where = panel.landmarks.creaseHem;
     return verdict(this, {

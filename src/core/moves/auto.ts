@@ -8,6 +8,7 @@ import {
   type Quantity,
   Refusal,
   say,
+  asSentence,
 } from "../units";
 import { type MoveContext } from "./move";
 
@@ -17,7 +18,7 @@ const MOST: Mm = 10_000;
 /** Reads a length parameter of a move; throws Refusal with the parameter's name when it cannot be read, or no garment has it. */
 export function readParam(param: string, input: LengthInput, context: MoveContext, how: string): Quantity {
   const read = readLength(input, context.unit);
-  if (!read.ok) throw new Refusal(param, [read.message], { unreadable: true });
+  if (!read.ok) throw new Refusal(param, asSentence(read.message), { unreadable: true });
   if (Math.abs(read.mm) > MOST)
     throw new Refusal(param, say`No garment has a length of more than ${MOST}. Check the unit.`, { most: MOST });
   return quantity(read.mm, say`${read.mm} ${how}`);

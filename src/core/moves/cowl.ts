@@ -222,7 +222,7 @@ export const cowl = defineMove({
         ),
         bust: quantity(bust, "from the shoulder's neck end down to the bust point"),
       },
-      figures: { angle: { ...angle(toDegrees(by)), sum: ["about the underarm"] } },
+      figures: { angle: { ...angle(toDegrees(by)), sum: say`about the underarm` } },
       shown: [],
       handles: [
         {

@@ -186,7 +186,7 @@ function circleOf(
       across: quantity(2 * (radius + depth), "twice radius and depth: the cloth a full circle needs"),
       ...(points > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
-    figures: { share: { ...ratio(share), sum: ["share of a circle"] } },
+    figures: { share: { ...ratio(share), sum: say`share of a circle` } },
     words: phrase`${named}${onFold ? " in one piece" : parts > 1 ? phrase` in ${parts} parts` : ""}${points > 0 ? phrase`, ${points} points,` : ""}`,
   };
 }

@@ -52,7 +52,7 @@ export const hollowDart = defineMove({
       meets: quantity(meets, say`allowance ${allowance.mm} / sine of half the dart`),
       leg: quantity(leg, "from the seam to the tip"),
     };
-    const figures = { angle: { ...angle(toDegrees(between)), sum: ["between its legs"] } };
+    const figures = { angle: { ...angle(toDegrees(between)), sum: say`between its legs` } };
     const rest = { numbers, figures, shown: [], handles: [] };
     if (meets > MOST_FILLED * leg)
       return {

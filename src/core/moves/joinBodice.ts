@@ -134,7 +134,7 @@ export const joinBodice = defineMove({
         legs: quantity(whole("legs"), "waist of the trousers, all round"),
       },
       figures: {
-        ratio: { ...ratio(whole("legs") / whole("bodice")), sum: ["waist of the trousers / waist of the bodice"] },
+        ratio: { ...ratio(whole("legs") / whole("bodice")), sum: say`waist of the trousers / waist of the bodice` },
       },
       shown: [],
       handles: [],

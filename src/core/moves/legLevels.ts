@@ -1,6 +1,6 @@
 import { levelSchema, LEVEL_NAMES } from "../params";
 import { z } from "zod";
-import { lengthInputSchema, quantity, readLength, Refusal, say, type Mm, type Quantity } from "../units";
+import { lengthInputSchema, quantity, readLength, Refusal, say, type Mm, type Quantity, asSentence } from "../units";
 import { panelWidths, passingAbove, passingBelow, passingOf, type LegPlan, type Turn } from "../drafting";
 import { levelOf } from "./level";
 import type { MoveContext, StyleState } from "./move";
@@ -39,7 +39,7 @@ function levelAt(at: Stated["at"], path: string, state: StyleState, context: Mov
   const { hem } = state.plan.levels;
   const from = at.of === "end" ? quantity(hem, say`end of the leg ${hem}`) : levelOf(path, at.of, state, context);
   const by = readLength(at.by, context.unit);
-  if (!by.ok) throw new Refusal(path, [by.message], { unreadable: true });
+  if (!by.ok) throw new Refusal(path, asSentence(by.message), { unreadable: true });
   return quantity(from.mm + by.mm, say`${from.sum} + ${by.mm}`, { from });
 }
 
@@ -52,7 +52,7 @@ export function readLevels(
   const read = (stated ?? []).map((entry, i): LegLevel => {
     const level = levelAt(entry.at, `levels.${i}.at`, state, context);
     const girth = readLength(entry.girth, context.unit);
-    if (!girth.ok) throw new Refusal(`levels.${i}.girth`, [girth.message], { unreadable: true });
+    if (!girth.ok) throw new Refusal(`levels.${i}.girth`, asSentence(girth.message), { unreadable: true });
     refuseLevel(`levels.${i}.at`, level, 20, state, context);
     refuseGirth(`levels.${i}.girth`, girth.mm);
     return { level, girth: quantity(girth.mm, say`${girth.mm} as chosen`) };

@@ -1,3 +1,4 @@
+import { said } from "../testing/said";
 import { jobFrom } from "../testing/jobFrom";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
@@ -107,6 +108,6 @@ describe("the garments of the folder can be made on the screen", () => {
 
   test.each(garments)("%s: its moves are made, none passed over", (_file, job) => {
     const passed = shapeOf(job).worksheet.filter((l) => l.passed);
-    expect(passed.map((l) => `${l.move}: ${l.passed}`)).toEqual([]);
+    expect(passed.map((l) => `${l.move}: ${said(l.passed)}`)).toEqual([]);
   });
 });

@@ -86,7 +86,7 @@ export const pivotDart = defineMove({
       state: next.state,
       template: phrase`Turn the ${into === "bust" ? "waist dart into the bust dart" : "bust dart into the waist dart"} about the bust point${leave.mm > 0 ? ", leaving {leave} in it" : ""}: one dart of {mouth}, {angle} open, its tip {tipBack} back from the bust point.`,
       numbers: { leave, tipBack, mouth: quantity(mouth, "mouth of the dart that took the other") },
-      figures: { angle: { ...angle(degrees), sum: ["between its legs"] } },
+      figures: { angle: { ...angle(degrees), sum: say`between its legs` } },
       shown: [],
       handles: [],
     };

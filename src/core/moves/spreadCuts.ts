@@ -2,7 +2,7 @@ import { inSentence } from "../words";
 import { edgeOf, isOf, landmarkOf, type Panel, outlinePlace, type Cut } from "../pattern";
 import { z } from "zod";
 import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
-import { lengthInputSchema, type Mm, Refusal, say, range } from "../units";
+import { lengthInputSchema, type Mm, Refusal, say, range, typed } from "../units";
 import { readParam } from "./auto";
 import { type MoveContext } from "./move";
 
@@ -82,7 +82,7 @@ function slashPlace(panel: Panel, out: Mm): Mm {
 
 function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   if (!panel.edges.some((edge) => edge.id === place.edge)) {
-    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no edge “${place.edge.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no edge “${typed(place.edge.slice(0, 20))}”.`);
   }
   const { path } = edgeOf(panel, place.edge);
   if (typeof place.at === "number") {
@@ -94,7 +94,7 @@ function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   }
   const landmark = panel.landmarks[place.at];
   if (!landmark)
-    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no landmark “${place.at.slice(0, 20)}”.`);
+    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no landmark “${typed(place.at.slice(0, 20))}”.`);
   return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
 }
 

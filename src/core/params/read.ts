@@ -1,4 +1,14 @@
-import { range, readLength, say, type LengthInput, type Mm, type Sentence, type Tape, type Unit } from "../units";
+import {
+  range,
+  readLength,
+  say,
+  type LengthInput,
+  type Mm,
+  type Sentence,
+  type Tape,
+  type Unit,
+  asSentence,
+} from "../units";
 import { usualOn, type LengthParam, type Param, type RuledParam } from "./param";
 
 /** What is taken of a parameter where nobody says. */
@@ -27,7 +37,7 @@ export function readWithin(
   unit: Unit,
 ): ReadLength {
   const read = readLength(input, unit);
-  if (!read.ok) return { ok: false, says: [read.message] };
+  if (!read.ok) return { ok: false, says: asSentence(read.message) };
   if (!within || (read.mm >= within[0] && read.mm <= within[1])) return { ok: true, mm: read.mm };
   return { ok: false, says: refusal?.(range(...within)) ?? say`Choose between ${range(...within, "and")} here.` };
 }

@@ -169,7 +169,7 @@ describe("how a style is finished", () => {
       for (const part of PARTS[id] as readonly string[])
         expect([id, ids.some((piece) => piece.includes(part)) || ids]).toEqual([id, true]);
       expect(new Set(ids).size).toBe(ids.length);
-      const faults = whole.checks.filter((c) => c.status === "fault").map((c) => `${c.id}: ${c.message}`);
+      const faults = whole.checks.filter((c) => c.status === "fault").map((c) => `${c.id}: ${said(c.message)}`);
       expect([id, faults]).toEqual([id, []]);
     },
   );

@@ -17,7 +17,8 @@ declare global {
   }
 }
 
-const isSentence = (value: unknown): value is Sentence => Array.isArray(value);
+const isSentence = (value: unknown): value is Sentence =>
+  typeof value === "object" && value !== null && "text" in value && "values" in value;
 
 expect.extend({
   toSay(received: unknown, words: string | RegExp) {

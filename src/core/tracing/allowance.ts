@@ -8,7 +8,7 @@ import {
   pointUnit,
   type Point,
 } from "../geometry";
-import { Refusal, range, readLength, say, type LengthInput, type Mm, type Unit } from "../units";
+import { Refusal, range, readLength, say, type LengthInput, type Mm, type Unit, asSentence } from "../units";
 import { FIT_TOLERANCE, type EdgesOf } from "./corners";
 
 /** What an outline holds beyond its seam lines: the same all round, or edge by edge. */
@@ -30,7 +30,7 @@ export function widthsHeld<E extends string>(
   const read = (input: LengthInput | undefined): Mm => {
     if (input === undefined) return 0;
     const length = readLength(input, unit);
-    if (!length.ok) throw new Refusal(path, [length.message]);
+    if (!length.ok) throw new Refusal(path, asSentence(length.message));
     if (length.mm < 0 || length.mm > WIDEST)
       throw new Refusal(path, say`An allowance must lie between ${range(0, WIDEST, "and")}.`);
     return length.mm;

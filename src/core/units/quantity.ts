@@ -1,5 +1,5 @@
 import type { Mm } from "./brands";
-import type { Sentence, Told, ToldLength } from "./told";
+import { asSentence, type Sentence, type Told, type ToldLength } from "./told";
 
 /**
  * A length the maker would compute, which can explain itself.
@@ -23,7 +23,7 @@ export function quantity(
   return {
     kind: "length",
     mm,
-    sum: typeof sum === "string" ? [sum] : sum,
+    sum: typeof sum === "string" ? asSentence(sum) : sum,
     uses: Object.keys(from),
     estimated: Object.values(from).some((source) => source.estimated),
     ...(asked !== undefined && Math.abs(asked - mm) > 0.05 ? { asked } : {}),

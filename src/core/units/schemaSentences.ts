@@ -1,6 +1,7 @@
 import { phrase } from "../words";
 import { z } from "zod";
 import type { Complaint } from "./refusal";
+import { asSentence } from "./told";
 
 /** What a kind of value is called where another was given. */
 const KINDS: Readonly<Record<string, string>> = {
@@ -54,7 +55,7 @@ const MOST = 20;
 export function complaintsOfSchema(error: z.ZodError, at: readonly (string | number)[] = []): Complaint[] {
   return error.issues.slice(0, MOST).map((issue) => {
     const inner = innermost(issue);
-    return { path: [...at, ...inner.path].join("."), says: [inner.message] };
+    return { path: [...at, ...inner.path].join("."), says: asSentence(inner.message) };
   });
 }
 

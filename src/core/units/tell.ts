@@ -3,7 +3,7 @@ import type { Mm } from "./brands";
 import { formatLength, type Tape } from "./format";
 import type { Unit } from "./length";
 import type { Quantity } from "./quantity";
-import { inTongueNow, type Sentence, type Told } from "./told";
+import { partsOf, type Sentence, type Told } from "./told";
 
 /** What lengths are told in: a tape, or the millimetres in which everything is computed. */
 export type Telling = Tape | "mm";
@@ -51,19 +51,21 @@ export function tellNumber(told: Told, telling: Telling, withUnit = true): strin
       return decimal(ratioText(told.ratio));
     case "count":
       return String(told.count);
+    case "typed":
+      return told.text;
   }
 }
 
 /** A sentence as text, its lengths on a tape with their unit. */
 export function tell(sentence: Sentence, telling: Telling): string {
-  return inTongueNow(sentence)
+  return partsOf(sentence)
     .map((part) => (typeof part === "string" ? part : tellNumber(part, telling)))
     .join("");
 }
 
 /** A sum as text, its lengths on a tape without their unit: "hip 41 3/8 / 4 + 1". */
 export function tellSum(sum: Sentence, telling: Telling): string {
-  return inTongueNow(sum)
+  return partsOf(sum)
     .map((part) => (typeof part === "string" ? part : tellNumber(part, telling, false)))
     .join("");
 }

@@ -1,4 +1,4 @@
-import { inTongue, rewordedTemplate, spokenTongue } from "../words";
+import { inTongue } from "../words";
 import type { Degrees, Mm } from "./brands";
 
 /** A length: told on the maker's tape. */
@@ -36,16 +36,32 @@ interface ToldCount {
   readonly count: number;
 }
 
-/** A number within a sentence, of the kind that says how it is told. */
-export type Told = ToldLength | ToldRange | ToldMaking | ToldAngle | ToldRatio | ToldCount;
+/** What somebody wrote herself: told as it stands, in every language. */
+interface ToldTyped {
+  readonly kind: "typed";
+  readonly text: string;
+}
 
-/** What is said to a reader: words and numbers in their order. A sum ("hip 104 / 4 + 2.5") is one as well. */
-export type Sentence = readonly (string | Told)[];
+/** A number within a sentence, of the kind that says how it is told; or what somebody wrote. */
+export type Told = ToldLength | ToldRange | ToldMaking | ToldAngle | ToldRatio | ToldCount | ToldTyped;
+
+/** What stands in a place of a sentence: a number, what somebody wrote, a word of the program, or another sentence. */
+export type Value = string | Told | Sentence;
+
+/**
+ * What is said to a reader: a text in English and what stands in its places, `{1}`, `{2}` … or `{name}`. A sum ("hip 104 / 4 +
+ * 2.5") is one as well. No word of it is looked up before it is told, and then by its whole text.
+ */
+export interface Sentence {
+  readonly text: string;
+  readonly values: Readonly<Record<string, Value>>;
+}
 
 export const making = (mm: Mm): ToldMaking => ({ kind: "making", mm });
 export const angle = (degrees: Degrees): ToldAngle => ({ kind: "angle", degrees });
 export const ratio = (value: number): ToldRatio => ({ kind: "ratio", ratio: value });
 export const count = (value: number): ToldCount => ({ kind: "count", count: value });
+export const typed = (text: string): ToldTyped => ({ kind: "typed", text });
 /** "3 to 12 cm"; a range stated the wrong way round reads upward. */
 export const range = (a: Mm, b: Mm, word: "to" | "and" = "to"): ToldRange => ({
   kind: "range",
@@ -54,13 +70,36 @@ export const range = (a: Mm, b: Mm, word: "to" | "and" = "to"): ToldRange => ({
   word,
 });
 
-type Sayable = string | Mm | Told | Sentence;
+/** A sentence of words alone. */
+export const asSentence = (text: string): Sentence => ({ text, values: {} });
+
+/** Nothing said. */
+export const NOTHING: Sentence = asSentence("");
+
+const isSentence = (value: Value): value is Sentence => typeof value === "object" && "values" in value;
+
+/** Makes a sentence from a template: a bare number in it is a length in millimetres, a text a word of the program. */
+export function say(template: readonly string[], ...values: readonly (Mm | Value)[]): Sentence {
+  const text = template.reduce((all, part, i) => (i === 0 ? part : `${all}{${i}}${part}`), "");
+  const placed = values.map((value, i) => [
+    String(i + 1),
+    typeof value === "number" ? { kind: "length", mm: value } : value,
+  ]);
+  return { text, values: Object.fromEntries(placed) as Sentence["values"] };
+}
+
+/** Sentences one after another, with what stands between each two. */
+export function joined(sentences: readonly Sentence[], between = ""): Sentence {
+  if (sentences.length === 1) return sentences[0] as Sentence;
+  const text = sentences.map((_, i) => `{${i + 1}}`).join(between);
+  return { text, values: Object.fromEntries(sentences.map((sentence, i) => [String(i + 1), sentence])) };
+}
 
 /**
- * Makes a sentence from a template: a bare number in it is a length in millimetres, text and template are taken in the
- * tongue that is spoken, and another sentence is taken in.
+ * A sentence as it is read: words in the language that is spoken, and between them the numbers. Its own text is looked up as a
+ * whole, then what stands in its places, each by itself.
  */
-export function say(words: readonly string[], ...values: readonly Sayable[]): Sentence {
+export function partsOf(sentence: Sentence): readonly (string | Told)[] {
   const parts: (string | Told)[] = [];
   const add = (part: string | Told): void => {
     const last = parts.length - 1;
@@ -68,39 +107,22 @@ export function say(words: readonly string[], ...values: readonly Sayable[]): Se
     if (typeof part === "string" && typeof parts[last] === "string") parts[last] += part;
     else parts.push(part);
   };
-  const addValue = (value: Sayable | undefined): void => {
-    if (value === undefined) return;
-    if (typeof value === "number") add({ kind: "length", mm: value });
-    else if (typeof value === "string") add(inTongue(value));
-    else if (Array.isArray(value)) inTongueNow(value as Sentence).forEach(add);
-    else add(value as Told);
-  };
-  const order = rewordedTemplate(words);
-  if (order) order.forEach((part) => (typeof part === "string" ? add(part) : addValue(values[part])));
-  else
-    words.forEach((text, i) => {
-      add(text);
-      addValue(values[i]);
-    });
+  for (const part of templateOf(inTongue(sentence.text)).parts) {
+    if (typeof part === "string") {
+      add(part);
+      continue;
+    }
+    const value = sentence.values[part.name];
+    if (value === undefined) throw new RangeError(`the sentence “${sentence.text}” has nothing for {${part.name}}`);
+    if (typeof value === "string") add(inTongue(value));
+    else if (isSentence(value)) partsOf(value).forEach(add);
+    else add(value.kind === "typed" ? value.text : value);
+  }
   return parts;
 }
 
-/** A sentence that was made before its tongue was known, such as one that never changes, in the tongue that is spoken. */
-export function inTongueNow(sentence: Sentence): Sentence {
-  if (!spokenTongue()) return sentence;
-  const english = [""];
-  const told: Told[] = [];
-  for (const part of sentence) {
-    if (typeof part === "string") english[english.length - 1] += part;
-    else {
-      told.push(part);
-      english.push("");
-    }
-  }
-  const order = rewordedTemplate(english);
-  if (order) return order.flatMap((part) => (typeof part === "string" ? part : (told[part] ?? [])));
-  return sentence.map((part) => (typeof part === "string" ? inTongue(part) : part));
-}
+/** True where nothing is said. */
+export const isNothing = ({ text }: Sentence): boolean => text === "";
 
 /** A template in its parts: words, and the names of the numbers between them. */
 export interface Template {
@@ -126,17 +148,18 @@ export function templateOf(template: string): Template {
   return read;
 }
 
-/** A template's `{name}` places filled from numbers by their names, the first that has one; throws where one is missing. */
+/** A sentence from a template with `{name}` places and numbers by their names, the first that has one; throws where one is missing. */
 export function fill(template: string, ...numbers: readonly Readonly<Record<string, Told | string>>[]): Sentence {
-  return templateOf(inTongue(template)).parts.map((part) => {
-    if (typeof part === "string") return part;
-    const found = numbers.find((some) => some[part.name] !== undefined)?.[part.name];
-    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number {${part.name}}`);
-    return typeof found === "string" ? inTongue(found) : found;
+  const values = templateOf(template).names.map((name): [string, Value] => {
+    const found = numbers.find((some) => some[name] !== undefined)?.[name];
+    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number {${name}}`);
+    return [name, found];
   });
+  return { text: template, values: Object.fromEntries(values) };
 }
 
 /** True where two sentences say the same. */
 export function sameSentence(a: Sentence, b: Sentence): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b);
+  const [one, other] = [a, b].map((sentence) => JSON.stringify(partsOf(sentence)));
+  return a === b || one === other;
 }

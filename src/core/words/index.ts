@@ -3,12 +3,12 @@ export {
   decimal,
   inSentence,
   inTongue,
+  isTranslated,
   keepAsTyped,
   listOf,
   phrase,
   rewordedTemplate,
   speak,
-  spokenTongue,
   tongueTag,
 } from "./tongue";
-export type { Tongue } from "./tongue";
+export type { Locale } from "./tongue";

@@ -1,21 +1,18 @@
-import { capital, decimal, inSentence, inTongue, keepAsTyped, listOf, phrase, speak, tongueTag, type Tongue } from ".";
-import { count, fill, say, tell } from "../units";
+import { capital, decimal, inSentence, inTongue, keepAsTyped, listOf, phrase, speak, tongueTag, type Locale } from ".";
+import { count, fill, joined, partsOf, say, tell, typed } from "../units";
 
-/** A made-up tongue that turns sentences round and writes with a comma. */
-const TURNED: Tongue = {
-  tag: "xx",
-  decimalMark: ",",
-  keepsCapitals: true,
-  messages: {
-    "{1} of {2}": "aus {2}: {1}",
-    "Lay {1} on {2}.": "Auf {2}: {1}.",
-    "Move it {by} down.": "Abwärts {by}.",
-    "Take {{1}Width} off.": "{{1}Width} ab.",
-    Front: "Vorn",
-    front: "vorn",
-    ", twice": ", zweimal",
-  },
+const MESSAGES: Readonly<Record<string, string>> = {
+  "{1} of {2}": "aus {2}: {1}",
+  "Lay {1} on {2}.": "Auf {2}: {1}.",
+  "Move it {by} down.": "Abwärts {by}.",
+  "Take {{1}Width} off.": "{{1}Width} ab.",
+  Front: "Vorn",
+  front: "vorn",
+  ", twice": ", zweimal",
 };
+
+/** A made-up language that turns sentences round and writes with a comma. */
+const TURNED: Locale = { tag: "xx", decimalMark: ",", keepsCapitals: true, message: (english) => MESSAGES[english] };
 
 beforeEach(() => speak(TURNED));
 afterEach(() => speak(null));
@@ -35,7 +32,7 @@ test("white space at the ends is no part of a text", () => {
 test("a sentence keeps its numbers, whatever place they take", () => {
   const sentence = say`Lay ${say`${count(2)} of ${"Front"}`} on ${1200}.`;
   expect(tell(sentence, "cm")).toBe("Auf 120,0 cm: aus Vorn: 2.");
-  expect(sentence).toContainEqual({ kind: "length", mm: 1200 });
+  expect(partsOf(sentence)).toContainEqual({ kind: "length", mm: 1200 });
 });
 
 test("the name of a number stays, and numbers are filled in by it", () => {
@@ -64,7 +61,7 @@ test("small inside a sentence in English, as it is where nouns are large", () =>
 });
 
 test("a message with a place that English has not is refused", () => {
-  speak({ ...TURNED, messages: { "{1} of {2}": "{3}" } });
+  speak({ ...TURNED, message: (english) => (english === "{1} of {2}" ? "{3}" : undefined) });
   expect(() => phrase`${1} of ${2}`).toThrow(/place that is not in English/);
 });
 
@@ -72,4 +69,10 @@ test("what a maker typed is hers in every tongue, wherever it is put", () => {
   keepAsTyped({ name: "Front", job: { note: "of", moves: [{ id: "front" }] } });
   expect(inTongue("Front")).toBe("Front");
   expect(phrase`${"Front"} of ${"front"}`).toBe("aus vorn: Front");
+});
+
+test("what somebody wrote stands in a sentence as it was written, though it is a word of the program", () => {
+  const sentence = say`Lay ${typed("front")} on ${"front"}.`;
+  expect(tell(sentence, "cm")).toBe("Auf vorn: front.");
+  expect(tell(joined([sentence, say`${typed("of")}`], " "), "cm")).toBe("Auf vorn: front. of");
 });

@@ -1,35 +1,34 @@
 /**
- * What a tongue says for what is said in English: plain words, and templates whose places are `{1}`, `{2}` … in the order
- * of English, or `{name}`. White space at the ends is no part of either.
+ * What the core needs of a language: how it says what is said in English (plain words, and templates whose places are `{1}`,
+ * `{2}` … in the order of English, or `{name}`), and how it writes. White space at the ends is no part of a text.
  */
-export interface Tongue {
-  /** The tongue's tag, as pages and dates are marked with it: "de". */
+export interface Locale {
+  /** The language's tag, as pages and dates are marked with it: "de". */
   readonly tag: string;
   /** What stands between the whole and the tenths of a number. */
   readonly decimalMark: "." | ",";
   /** True where words keep their first letter inside a sentence, as German nouns do. */
   readonly keepsCapitals: boolean;
-  readonly messages: Readonly<Record<string, string>>;
+  /** The English text in this language; undefined where it has none. */
+  readonly message: (english: string) => string | undefined;
 }
 
 /** A template in another tongue: its words, and between them the numbers (from 0) of the English places. */
 type Reworded = readonly (string | number)[];
 
-let spoken: Tongue | null = null;
-let messages: ReadonlyMap<string, string> = new Map();
+let spoken: Locale | null = null;
 const reworded = new Map<string, Reworded>();
 /** Templates that were looked up; a program has a few thousand. */
 const MOST_REWORDED = 6000;
 
 /** The tongue everything is said in from here on; null is English. One page, one worker: one tongue. */
-export function speak(tongue: Tongue | null): void {
-  spoken = tongue;
-  messages = new Map(Object.entries(tongue?.messages ?? {}));
+export function speak(locale: Locale | null): void {
+  spoken = locale;
   reworded.clear();
 }
 
-/** The tongue that is spoken; null for English. */
-export const spokenTongue = (): Tongue | null => spoken;
+/** True where another language than English is spoken. */
+export const isTranslated = (): boolean => spoken !== null;
 
 /** The tag of what is spoken. */
 export const tongueTag = (): string => spoken?.tag ?? "en";
@@ -62,10 +61,10 @@ const ENDS = /^(\s*)([\s\S]*?)(\s*)$/;
 /** The same in the tongue that is spoken; what it has no words for, such as the maker's own, stays as it is. */
 export function inTongue(text: string): string {
   if (!spoken || text === "" || typed.has(text.trim())) return text;
-  const whole = messages.get(text);
+  const whole = spoken.message(text);
   if (whole !== undefined) return whole;
   const [, before = "", middle = "", after = ""] = ENDS.exec(text) ?? [];
-  const known = messages.get(middle);
+  const known = spoken.message(middle);
   return known === undefined ? text : `${before}${known}${after}`;
 }
 

@@ -1,7 +1,7 @@
 "use client";
 import type { Exercise } from "@/core/derive/practice";
 import { MEASURES } from "@/core/body";
-import { formatLength, type Tape } from "@/core/units";
+import { formatLength, type Tape, isNothing } from "@/core/units";
 import { Sentence } from "../Sentence";
 import { PaneHeading } from "../StageLayout";
 
@@ -9,7 +9,7 @@ import { PaneHeading } from "../StageLayout";
 export function OrderSheet({ exercise, tape }: { readonly exercise: Exercise; readonly tape: Tape }) {
   const { sound, job } = exercise;
   const measured = MEASURES.filter(({ key }) => job.body.measures[key] !== undefined);
-  const numbers = Object.entries(sound.block.numbers).filter(([, q]) => q.sum.length > 0);
+  const numbers = Object.entries(sound.block.numbers).filter(([, q]) => !isNothing(q.sum));
   const row = {
     display: "flex",
     justifyContent: "space-between",

@@ -5,7 +5,7 @@ import { useSnackbar } from "notistack";
 import { useMemo, type ReactNode } from "react";
 import { useShallow } from "zustand/react/shallow";
 import type { Handle } from "@/core/moves";
-import { tell } from "@/core/units";
+import { tell, say } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { setPulled, pullOf } from "@/store/pull";
 import { setView, useView } from "@/store/viewStore";
@@ -82,7 +82,7 @@ export function PatternTable({ label, what, upTo }: Props) {
     const drawn = pull?.value === asked.value ? { ok: true as const } : derivePulled(job, asked);
     const kept = drawn.ok ? asked : pull;
     if (!drawn.ok)
-      enqueueSnackbar(tell(drawn.errors[0]?.says ?? ["That cannot be done."], tape), { variant: "warning" });
+      enqueueSnackbar(tell(drawn.errors[0]?.says ?? say`That cannot be done.`, tape), { variant: "warning" });
     if (kept) changeJob((draft) => setPulled(draft, kept));
   }
 

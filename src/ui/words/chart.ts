@@ -1,8 +1,8 @@
-import { inTongue, spokenTongue } from "@/core/words";
+import { inTongue, isTranslated } from "@/core/words";
 
 /** What a chart shows, with every text in it in the tongue that is spoken. */
 export function saidOption<T>(option: T): T {
-  return spokenTongue() ? (said(option) as T) : option;
+  return isTranslated() ? (said(option) as T) : option;
 }
 
 function said(part: unknown): unknown {

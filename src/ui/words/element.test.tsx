@@ -1,15 +1,17 @@
-import { speak, type Tongue } from "@/core/words";
+import { speak } from "@/core/words";
+import type { Catalog } from "@/locale/catalog";
+import { localeOf } from "@/locale/speak";
 import { renderToStaticMarkup } from "react-dom/server";
 import { saidOption } from "./chart";
 
-const TURNED: Tongue = {
+const TURNED: Catalog = {
   tag: "xx",
   decimalMark: ",",
   keepsCapitals: true,
   messages: { "Saved {1} times in {2}": "In {2} {1} Mal", Search: "Suchen", "Kept here": "Hier", Cupboard: "Schrank" },
 };
 
-beforeEach(() => speak(TURNED));
+beforeEach(() => speak(localeOf(TURNED)));
 afterEach(() => speak(null));
 
 test("text with elements in it comes in the order of the tongue", () => {

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { inTongue, rewordedTemplate, spokenTongue } from "@/core/words";
+import { inTongue, rewordedTemplate, isTranslated } from "@/core/words";
 
 /** What an element says in these of its properties is for a reader. */
 const SAID_IN = [
@@ -21,7 +21,7 @@ type Props = Readonly<Record<string, unknown>>;
 
 /** The properties of an element with all that it says in the tongue that is spoken. */
 export function saidProps<P>(props: P): P {
-  if (!spokenTongue()) return props;
+  if (!isTranslated()) return props;
   const own = props as Props;
   if (own.translate === "no") return props;
   let said: Record<string, unknown> | null = null;

@@ -1,10 +1,12 @@
-import type { Tongue } from "@/core/words";
+import type { Catalog } from "@/locale/catalog";
 
 /** The tongues Eland speaks, by their tag, as each names itself; the words of all but English are fetched when spoken. */
 export const TONGUES = {
   en: { name: "English", load: null },
-  de: { name: "Deutsch", load: () => import("@/words/de").then((m) => m.GERMAN) },
-} as const satisfies Readonly<Record<string, { readonly name: string; readonly load: (() => Promise<Tongue>) | null }>>;
+  de: { name: "Deutsch", load: () => import("@/locale/de").then((m) => m.GERMAN) },
+} as const satisfies Readonly<
+  Record<string, { readonly name: string; readonly load: (() => Promise<Catalog>) | null }>
+>;
 
 export type TongueTag = keyof typeof TONGUES;
 

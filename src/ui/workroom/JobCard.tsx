@@ -1,7 +1,7 @@
 "use client";
 import { phrase } from "@/core/words";
 import { sentenceOf } from "../sentenceOf";
-import { tapeOf } from "@/core/units";
+import { tapeOf, asSentence } from "@/core/units";
 import { Sentence } from "../Sentence";
 import IconButton from "@mui/material/IconButton";
 import Link from "next/link";
@@ -22,7 +22,7 @@ function useMiniature(job: Job): Miniature | null {
     miniatureOf(job)
       .then((miniature) => wanted && setDrawn(miniature))
       .catch((error: unknown) => {
-        const says = [sentenceOf(error, "This job could not be drawn.")];
+        const says = asSentence(sentenceOf(error, "This job could not be drawn."));
         if (wanted) setDrawn({ style: job.style.id, panels: [], message: says });
       });
     return () => {

@@ -41,16 +41,16 @@ function panelOf(o: FoundOutline, noDarts: ReadonlySet<string>): TracedPanel {
 
 /** Makes the block or bodice as it stands, or says what is still wrong with it. */
 export function tryOut(what: Brought, outlines: Outlines, said: Said): Tried {
-  const fail = (...says: Sentence): Tried => ({ what: "refused", says });
+  const fail = (says: Sentence): Tried => ({ what: "refused", says });
   const { panels: chosen } = said;
-  if (chosen.front === chosen.back) return fail("Front and back are the same outline. Choose two.");
+  if (chosen.front === chosen.back) return fail(say`Front and back are the same outline. Choose two.`);
   const found = (id: string): FoundOutline | undefined => outlines.found.find((o) => o.id === id);
   const [front, back] = [found(chosen.front), found(chosen.back)];
-  if (!front || !back) return fail("Choose which outline is the front and which the back.");
+  if (!front || !back) return fail(say`Choose which outline is the front and which the back.`);
   const panels = { front: panelOf(front, said.noDarts), back: panelOf(back, said.noDarts) };
   const over = (["front", "back"] as const).find((half) => (panels[half].darts?.length ?? 0) > MOST_DARTS);
   if (over)
-    return fail(...say`The ${over} has more than ${MOST_DARTS} darts. Leave out those that are not sewn as darts.`);
+    return fail(say`The ${over} has more than ${MOST_DARTS} darts. Leave out those that are not sewn as darts.`);
   const whole = {
     ...(said.name ? { name: said.name.slice(0, 120) } : {}),
     panels,
@@ -59,7 +59,7 @@ export function tryOut(what: Brought, outlines: Outlines, said: Said): Tried {
   try {
     return what === "legs" ? triedLegs(whole, front, back, said) : triedBodice(whole, front, back, said);
   } catch (error) {
-    if (error instanceof Refusal) return fail(...error.says);
+    if (error instanceof Refusal) return fail(error.says);
     throw error;
   }
 }

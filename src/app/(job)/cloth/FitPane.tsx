@@ -8,7 +8,7 @@ import { fittable } from "@/core/derive/fittable";
 import type { Fitted, Tried } from "@/core/derive/fitCloth";
 import type { LayFault } from "@/core/derive/lay";
 import type { Job } from "@/core/files";
-import { exactLength, formatLength, inTapeUnits, tell, wordsOn, type Mm, type Tape } from "@/core/units";
+import { exactLength, formatLength, inTapeUnits, tell, wordsOn, type Mm, type Tape, NOTHING } from "@/core/units";
 import { ownMoves } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
@@ -65,7 +65,7 @@ export function FitPane({ others, cloth, length, tape, locked, laid }: Props) {
         ),
       );
       if (run.current !== own || !found) return;
-      if ("ok" in found) setResult({ fitted: null, why: tell(found.errors[0]?.says ?? [], tape) });
+      if ("ok" in found) setResult({ fitted: null, why: tell(found.errors[0]?.says ?? NOTHING, tape) });
       else setResult({ fitted: found, why: null });
     } catch {
       if (run.current === own) setResult({ fitted: null, why: "The search was ended. Look again." });

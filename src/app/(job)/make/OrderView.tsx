@@ -5,7 +5,7 @@ import TextField from "@mui/material/TextField";
 import type { ReactNode } from "react";
 import type { Derived } from "@/core/derive";
 import type { Step } from "@/core/making";
-import { formatLength, sameSentence, type Tape } from "@/core/units";
+import { formatLength, sameSentence, type Tape, NOTHING } from "@/core/units";
 import type { MakingProgress } from "@/store/makingStore";
 import { MiniOutline } from "@/ui/MiniOutline";
 import { Sentence } from "@/ui/Sentence";
@@ -82,7 +82,7 @@ export function OrderView({ head, order, at, pieces, tape, progress, onChange }:
                         .join(", ")}`
                     : "may be done first"}
                 </div>
-                {step.caution && !sameSentence(step.caution, order[step.n - 2]?.caution ?? []) ? (
+                {step.caution && !sameSentence(step.caution, order[step.n - 2]?.caution ?? NOTHING) ? (
                   <div style={{ color: "var(--look)", fontSize: 13 }}>
                     <Sentence says={step.caution} tape={tape} />
                   </div>

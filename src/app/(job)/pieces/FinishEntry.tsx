@@ -1,4 +1,5 @@
 "use client";
+import { asSentence } from "@/core/units";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import { setAtPath } from "@/core/derive/changes";
@@ -60,7 +61,7 @@ function Field({ name, field, path, own, resolved, known, prepare }: FieldProps)
           label={field.label}
           path={at}
           mm={shown?.mm ?? null}
-          note={shown?.sum ?? [field.word?.[1] ?? ""]}
+          note={shown?.sum ?? asSentence(field.word?.[1] ?? "")}
           changed={own[name] !== undefined && own[name] !== field.word?.[0]}
           prepare={prepare}
         />

@@ -2,7 +2,7 @@
 import { phrase } from "@/core/words";
 import { useView } from "@/store/viewStore";
 import { UNDOABLE } from "@/ui/undoable";
-import { tell } from "@/core/units";
+import { tell, NOTHING } from "@/core/units";
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
 import { nanoid } from "nanoid";
@@ -114,7 +114,7 @@ const Shelf = memo(
             />
             <Button
               sx={{ px: 0, flex: 1, justifyContent: "start", textAlign: "left" }}
-              title={tell(drawn[i]?.message ?? [], tape) || undefined}
+              title={tell(drawn[i]?.message ?? NOTHING, tape) || undefined}
               onClick={() => {
                 changeJob((draft) => takeStyle(draft, style));
                 enqueueSnackbar(phrase`“${style.name}” is on the table.`, UNDOABLE);

@@ -6,7 +6,7 @@ import Switch from "@mui/material/Switch";
 import { nanoid } from "nanoid";
 import { memo } from "react";
 import type { WorksheetLine } from "@/core/derive/worksheetLine";
-import { sameSentence } from "@/core/units";
+import { sameSentence, NOTHING } from "@/core/units";
 import { ownMoves } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -130,11 +130,13 @@ function sameRow(a: Props, b: Props): boolean {
     a.onChoose === b.onChoose &&
     x.id === y.id &&
     x.on === y.on &&
-    sameSentence(x.passed ?? [], y.passed ?? []) &&
+    sameSentence(x.passed ?? NOTHING, y.passed ?? NOTHING) &&
     sameSentence(x.sentence, y.sentence) &&
     numbers.length === Object.keys(y.numbers).length &&
     numbers.every(
-      (n) => x.numbers[n]?.mm === y.numbers[n]?.mm && sameSentence(x.numbers[n]?.sum ?? [], y.numbers[n]?.sum ?? []),
+      (n) =>
+        x.numbers[n]?.mm === y.numbers[n]?.mm &&
+        sameSentence(x.numbers[n]?.sum ?? NOTHING, y.numbers[n]?.sum ?? NOTHING),
     )
   );
 }

@@ -1,5 +1,5 @@
 import { inSentence } from "../../words";
-import { Refusal, say, type Mm } from "../../units";
+import { Refusal, say, type Mm, typed } from "../../units";
 import { nestOnSheet } from "./nest";
 import type { PrintOptions } from "./options";
 import { LONGEST_PAGE, PAPERS } from "./papers";
@@ -30,7 +30,7 @@ export function printedPieces<P extends PrintPiece>(
       "pieces",
       strange === undefined
         ? say`No piece is chosen. Choose at least one.`
-        : say`There is no piece “${strange.slice(0, 30)}”. There are: ${pieces.map((p) => p.id).join(", ")}.`,
+        : say`There is no piece “${typed(strange.slice(0, 30))}”. There are: ${pieces.map((p) => p.id).join(", ")}.`,
     );
   return pieces.filter((p) => wanted.includes(p.id));
 }

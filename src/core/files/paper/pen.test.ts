@@ -18,7 +18,12 @@ test("quotes, dashes and accents of any tongue are told in the letters the print
 test("a text is as wide as what is printed for it in the tongue that is spoken", async () => {
   const own = await pen();
   const english = own.widthOf("Hem", 4);
-  speak({ tag: "xx", decimalMark: ".", keepsCapitals: false, messages: { Hem: "Saumlinie" } });
+  speak({
+    tag: "xx",
+    decimalMark: ".",
+    keepsCapitals: false,
+    message: (english) => (english === "Hem" ? "Saumlinie" : undefined),
+  });
   expect(own.widthOf("Hem", 4)).toBeGreaterThan(1.5 * english);
   expect(own.wrapped("Hem", 4, 200)).toEqual(["Saumlinie"]);
   speak(null);

@@ -1,7 +1,7 @@
 import { listOf, phrase } from "../../words";
 import { pathFlatten, pointDistance, type Path, type Point, pointFlipped } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
-import { angle, say, toDegrees, type Mm, type Radians, type Sentence } from "../../units";
+import { angle, say, toDegrees, type Mm, type Radians, type Sentence, asSentence } from "../../units";
 import type { MadeGarment, ToldLine } from "../garment";
 import { letter, type Draft, type LaidEdge } from "./card";
 import { drawing, innerCards, runsThrough, stretchAct, stretchesOf, stretchNumbers, wholeCards } from "./outline";
@@ -94,7 +94,7 @@ function slashCards(
         points: Object.fromEntries(places.map((p) => [nameOf(p), shift(p)])),
       });
       if (slash.length <= MOST_PLACES)
-        return [cut([phrase`Cut from ${listOf(slash.map(nameOf), phrase` to `)}`], slash, true)];
+        return [cut(asSentence(phrase`Cut from ${listOf(slash.map(nameOf), phrase` to `)}`), slash, true)];
       // A slash along a curve is cut stretch by stretch.
       const runs = runsThrough(slash);
       return runs.map((run, k) =>
@@ -187,7 +187,7 @@ const outlineCard = (panel: Panel, group: string): Draft => ({
   name: panel.name,
   drawing: group,
   says: say`${panel.name}: its outline is now ${listed(
-    panel.edges.map((e) => [e.name]),
+    panel.edges.map((e) => asSentence(e.name)),
     ", ",
   )}. Strike out every other line, and true the corners.`,
   numbers: {},

@@ -4,7 +4,7 @@ import ts from "typescript";
 
 /** Parts of the program that say nothing to a maker: tests and their tools, made-up samples, and replies to programs. */
 const SAYS_NOTHING =
-  /\.test\.|\/testing\/|\/store\/sample|workedExamples|\/server\/|\/app\/api\/|\/words\/|src\/(policy|proxy|instrumentation)|core\/files\/drawing\/(dxf|svg)\.ts|core\/files\/csv/;
+  /\.test\.|\/testing\/|\/store\/sample|workedExamples|\/server\/|\/app\/api\/|\/words\/|\/locale\/|src\/(policy|proxy|instrumentation)|core\/files\/drawing\/(dxf|svg)\.ts|core\/files\/csv/;
 
 /** Properties of elements and of plain data whose text is for the program, not for a reader. */
 const FOR_THE_PROGRAM = new Set(
