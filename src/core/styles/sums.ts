@@ -1,9 +1,14 @@
 import type { BodyMeasures } from "../body";
-import { quantity, type Mm, type Quantity, say } from "../units";
+import { quantity, ratio, type Mm, type Quantity, say } from "../units";
 import type { Style } from "./style";
 
 /** What a number of a style comes to on a wearer's measures while nobody states it. */
 type Sum = (measures: BodyMeasures) => Quantity;
+
+/** A side comes in gently where the knee is at least so much of the hip, less so much of the way between them. */
+const [OF_HIP, OF_WAY] = [0.8, 1.25] as const;
+/** A hem lies flat where it is narrower than the knee by no more than this share of the way between them. */
+const STEEPEST_TAPER = 0.48;
 
 /** A knee is no closer than lets the side run in gently from a full hip that lies not far above it. */
 const gentle =
@@ -12,14 +17,18 @@ const gentle =
     const knee = kneeOf(measures);
     const { hip, waistToHip, waistToKnee } = measures;
     const way = waistToKnee.mm - waistToHip.mm;
-    const least = 0.8 * hip.mm - 1.25 * way;
+    const least = OF_HIP * hip.mm - OF_WAY * way;
     return knee.mm >= least
       ? knee
-      : quantity(least, say`0.80 x hip ${hip.mm} - 1.25 x ${way} from hip to knee, so that the side runs in gently`, {
-          hip,
-          waistToHip,
-          waistToKnee,
-        });
+      : quantity(
+          least,
+          say`${ratio(OF_HIP)} x hip ${hip.mm} - ${ratio(OF_WAY)} x ${way} from hip to knee, so that the side runs in gently`,
+          {
+            hip,
+            waistToHip,
+            waistToKnee,
+          },
+        );
   };
 
 /** The knee with ease. */
@@ -68,14 +77,18 @@ export function tapered(kneeOf: Sum, hemOf: Sum, above: Mm = 0): Style["autos"] 
       const { waistToKnee, waistToAnkle } = measures;
       const [knee, hem] = [kneeOf(measures), hemOf(measures)];
       const way = waistToAnkle.mm - above - waistToKnee.mm;
-      const least = knee.mm - 0.48 * way;
+      const least = knee.mm - STEEPEST_TAPER * way;
       return hem.mm >= least
         ? hem
-        : quantity(least, say`leg at the knee ${knee.mm} - 0.48 x ${way} from knee to hem, so that the hem lies flat`, {
-            knee,
-            waistToKnee,
-            waistToAnkle,
-          });
+        : quantity(
+            least,
+            say`leg at the knee ${knee.mm} - ${ratio(STEEPEST_TAPER)} x ${way} from knee to hem, so that the hem lies flat`,
+            {
+              knee,
+              waistToKnee,
+              waistToAnkle,
+            },
+          );
     },
   };
 }

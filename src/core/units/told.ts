@@ -112,9 +112,10 @@ export function partsOf(sentence: Sentence): readonly (string | Told)[] {
       add(part);
       continue;
     }
-    const value = sentence.values[part.name];
-    if (value === undefined) throw new RangeError(`the sentence “${sentence.text}” has nothing for {${part.name}}`);
-    if (typeof value === "string") add(inTongue(value));
+    const value = Object.hasOwn(sentence.values, part.name) ? sentence.values[part.name] : undefined;
+    // Braces that somebody wrote are no place.
+    if (value === undefined) add(`{${part.name}}`);
+    else if (typeof value === "string") add(inTongue(value));
     else if (isSentence(value)) partsOf(value).forEach(add);
     else add(value.kind === "typed" ? value.text : value);
   }
@@ -160,6 +161,5 @@ export function fill(template: string, ...numbers: readonly Readonly<Record<stri
 
 /** True where two sentences say the same. */
 export function sameSentence(a: Sentence, b: Sentence): boolean {
-  const [one, other] = [a, b].map((sentence) => JSON.stringify(partsOf(sentence)));
-  return a === b || one === other;
+  return a === b || JSON.stringify(partsOf(a)) === JSON.stringify(partsOf(b));
 }

@@ -1,5 +1,5 @@
 import { capital, decimal, inSentence, inTongue, keepAsTyped, listOf, phrase, speak, tongueTag, type Locale } from ".";
-import { count, fill, joined, partsOf, say, tell, typed } from "../units";
+import { asSentence, count, fill, joined, partsOf, readLength, say, tell, typed } from "../units";
 
 const MESSAGES: Readonly<Record<string, string>> = {
   "{1} of {2}": "aus {2}: {1}",
@@ -69,6 +69,14 @@ test("what a maker typed is hers in every tongue, wherever it is put", () => {
   keepAsTyped({ name: "Front", job: { note: "of", moves: [{ id: "front" }] } });
   expect(inTongue("Front")).toBe("Front");
   expect(phrase`${"Front"} of ${"front"}`).toBe("aus vorn: Front");
+});
+
+test("braces that somebody wrote are told as they were written", () => {
+  for (const text of ["{a}", "{1}", "{constructor}"]) {
+    const read = readLength(text, "cm");
+    expect(tell(asSentence(read.ok ? "" : read.message), "cm")).toContain(`“${text}” is not a length`);
+    expect(tell(say`Lay ${typed(text)} on ${text}.`, "cm")).toBe(`Auf ${text}: ${text}.`);
+  }
 });
 
 test("what somebody wrote stands in a sentence as it was written, though it is a word of the program", () => {
