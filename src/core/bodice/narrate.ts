@@ -1,8 +1,7 @@
-import { phrase } from "../words";
 import { Drafter, type Numbers, type Step } from "../drafting";
 import { edgesWithRole, findEdge, type Panel } from "../pattern";
 import { pathLength, pointDistance, type Path, type Point } from "../geometry";
-import { quantity, type Quantity } from "../units";
+import { named, quantity, say, type Quantity } from "../units";
 import type { DrawnBodice } from "./halves";
 import { frontLonger, type BodicePlan } from "./plan";
 
@@ -94,7 +93,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      phrase`Neck: {${half}NeckWidth} out from the centre and {${half}NeckDepth} deep. Curve it square to the centre and square to the shoulder.`,
+      say`Neck: ${named(`${half}NeckWidth`)} out from the centre and ${named(`${half}NeckDepth`)} deep. Curve it square to the centre and square to the shoulder.`,
       { points: at(panel, "neckCentre", "neckEnd"), seams: paths(panel, "neck") },
     );
     drafter.step(panel.id, "Shoulder: down its slope from the neck's end, {shoulder} long.", {
@@ -108,7 +107,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      phrase`Armhole: square to the shoulder, upright {${half}ArmholeIn} inside its end, and square to the side.`,
+      say`Armhole: square to the shoulder, upright ${named(`${half}ArmholeIn`)} inside its end, and square to the side.`,
       { seams: paths(panel, "armhole") },
     );
     if (!isBack) {
@@ -140,7 +139,7 @@ export function bodiceSteps(
     );
     drafter.step(
       panel.id,
-      phrase`${hasDarts ? phrase`Waist darts take {${half}Darts}; with them closed the` : "The"} sewn waist is {${half}Waist}, one curve square to the centre and to the side. The sewn side is {${half}Side}.`,
+      say`${hasDarts ? say`Waist darts take ${named(`${half}Darts`)}; with them closed the` : "The"} sewn waist is ${named(`${half}Waist`)}, one curve square to the centre and to the side. The sewn side is ${named(`${half}Side`)}.`,
       {
         points: at(panel, "waistSide"),
         seams: paths(panel, "side", "waist", "dart", "centre", "fold"),

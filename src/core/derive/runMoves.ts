@@ -1,22 +1,19 @@
-import { phrase } from "../words";
-import { hasLegs, isOf, panelOutline, roleLength, type Panel, onPanel, type Drawing, drawingOn } from "../pattern";
-import { LEG_JOINS, type Block } from "../drafting";
-import { pathNearest } from "../geometry";
-import { MOVES, type Handle, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
+import { hasLegs, type Drawing, drawingOn } from "../pattern";
+import { LEG_JOINS, type Block, type LegPlan } from "../drafting";
+import { MOVES, type Made, type Move, type MoveContext, type MoveResult, type StyleState } from "../moves";
 import type { MoveEntry } from "../styles";
 import { mirrored } from "./asItLies";
 import { legsOf, withLegs } from "./drawnLegs";
+import { applied, placeOf } from "./givesWay";
 import { refuseCrossing } from "./lastGate";
+import { withHandles } from "./lineHandles";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import {
-  type Mm,
   type Quantity,
   Refusal,
   fill,
   say,
   type Sentence,
-  isStated,
-  limitsOf,
   nearestOf,
   complaintsOfSchema,
   faultOf,
@@ -28,211 +25,173 @@ import {
   typed,
 } from "../units";
 
-/** A limit as it is told: to a tenth of a millimetre, rounded to the inner side. */
-const toTenth = (mm: Mm): Mm => Math.trunc(mm * 10 + 1e-6 * Math.sign(mm)) / 10 || 0;
-
-const roundedLimits = ({ least, most }: Refusal): Pick<Refusal, "least" | "most"> =>
-  limitsOf({
-    ...(least !== undefined && { least: toTenth(least) }),
-    ...(most !== undefined && { most: toTenth(most) }),
-  });
-
 /**
  * Makes the moves in their order. Moves that redraw side or inseam only change the plan; front and back are drawn and
  * reconciled once, after the last of them and before any cut. A move that makes no sense here is passed over and says
  * why; one whose number is too large, or cannot be read, throws Refusal.
  */
 export function runMoves(block: Block, moves: readonly MoveEntry[], context: MoveContext): MovesRun {
-  let state: StyleState = { plan: block.plan, panels: block.panels, joins: LEG_JOINS };
-  let stale = false;
-  let cutBy: string | null = null;
-  const worksheet: WorksheetLine[] = [];
-  const act = (line: Omit<WorksheetLine, "before" | "isPlanned" | "seams">): void =>
-    void worksheet.push({ ...line, before, isPlanned: stale, seams: newSeams(before, line.after) });
-  let before = state;
-  let reconciled: ReturnType<typeof legsOf> | null = null;
-  const reconcile = (): void => {
-    if (!stale) return;
-    before = state;
-    const { plan, legs } = legsOf(state.plan);
-    state = { ...state, plan, panels: withLegs(state, legs) };
-    reconciled = { plan, legs };
-    stale = false;
+  const run = new Run({ plan: block.plan, panels: block.panels, joins: LEG_JOINS }, context);
+  moves.forEach((entry, index) => run.make(entry, index));
+  return run.end();
+}
+
+/** A line as it is before its sentence is told: how its move was made. */
+type Line = Omit<WorksheetLine, "sentence"> & { readonly made?: Made };
+
+/** What a line shows that drew nothing. */
+const NOTHING_DRAWN = { numbers: {}, figures: {}, handles: [], drawn: [], drafted: null, gaveWay: null } as const;
+
+class Run {
+  private readonly lines: Line[] = [];
+  /** Seams are planned and not drawn yet. */
+  private stale = false;
+  /** The first line that cut the panels. */
+  private cutBy: string | null = null;
+  private reconciled: ReturnType<typeof legsOf> | null = null;
+
+  constructor(
+    private state: StyleState,
+    private readonly context: MoveContext,
+  ) {}
+
+  /** Makes one line of the job. Throws Refusal at its place in the job. */
+  make(entry: MoveEntry, index: number): void {
+    const { move, params } = read(entry, `moves.${index}`);
+    if (!entry.on) return this.unmade(entry, index, move, null);
+    if (move.redraws && this.cutBy)
+      return this.unmade(
+        entry,
+        index,
+        move,
+        say`It redraws the seams, so it has to come before “${this.cutBy}”. Move it up.`,
+      );
+    if (!move.redraws) {
+      this.reconcile();
+      this.cutBy = move.label;
+    }
+    try {
+      const { result, gaveWay } = applied(this.state, move, params, entry, this.context);
+      refuseOverBudget(result.state, `moves.${index}.move`);
+      // What is drafted anew follows from the card and its rules: where that crosses, the garment is refused.
+      if (!result.drafted) refuseCrossing(result.state.panels, this.state.panels);
+      this.stale ||= move.redraws;
+      this.done(entry, index, move, params, result, gaveWay);
+    } catch (error) {
+      if (!(error instanceof Refusal)) {
+        const fault = faultOf(move.label, error);
+        return this.unmade(entry, index, move, saidOfFault(fault), fault);
+      }
+      if (nearestOf(error) === undefined && !error.unreadable) return this.unmade(entry, index, move, error.says);
+      throw error.path.startsWith("moves.") ? error : error.at(placeOf(entry, index, error.path, this.context));
+    }
+  }
+
+  /** Draws what is planned, and tells all. */
+  end(): MovesRun {
+    this.reconcile();
+    const shown = this.lines.filter((l) => l.index !== null).flatMap((l) => l.drawn);
+    // Where the legs were left off in the end, nobody is told how they were walked.
+    const told = hasLegs(this.state.panels) ? this.lines : this.lines.filter((l) => l.index !== null);
+    const worksheet = told.map((line) => withHandles(this.told(line), this.state));
+    return mirrored({ state: this.state, worksheet, shown });
+  }
+
+  private add(line: Omit<Line, "before" | "after" | "isPlanned" | "seams">, after: StyleState): void {
+    const before = this.state;
+    this.state = after;
+    this.lines.push({ ...line, before, after, isPlanned: this.stale, seams: newSeams(before, after) });
+  }
+
+  private done(
+    entry: MoveEntry,
+    index: number,
+    move: Move,
+    params: object,
+    result: MoveResult,
+    gaveWay: Sentence | null,
+  ): void {
+    const { state, numbers, figures = {}, facts, shown = [], handles = [], drafted = null } = result;
+    const made = { params, numbers, asked: numbers, figures, facts, plan: state.plan };
+    this.add(
+      {
+        ...{ id: entry.id, index, move: move.id, label: move.label, on: true, gaveWay, passed: null },
+        ...{ numbers, figures, handles, drawn: shown, drafted, made },
+      },
+      state,
+    );
+  }
+
+  private unmade(entry: MoveEntry, index: number, move: Move, passed: Sentence | null, fault?: EngineFault): void {
+    const { id, on } = entry;
+    this.add(
+      { ...NOTHING_DRAWN, id, index, move: move.id, label: move.label, on, passed, ...(fault && { fault }) },
+      this.state,
+    );
+  }
+
+  /** Draws front and back anew where a line redrew them, so that their seams agree. */
+  private reconcile(): void {
+    if (!this.stale) return;
+    const { plan, legs } = legsOf(this.state.plan);
+    const after = { ...this.state, plan, panels: withLegs(this.state, legs) };
+    this.reconciled = { plan, legs };
+    this.stale = false;
     const { backCrotchDrop, backShorter, reconcilingTook } = legs.solved as Record<string, Quantity>;
     const numbers = {
       ...(backCrotchDrop && { backCrotchDrop }),
       ...(backShorter && { backShorter }),
       ...(reconcilingTook && { reconcilingTook }),
     };
-    act({
-      id: "reconcile",
-      index: null,
-      move: "reconcile",
-      label: "Reconcile front and back",
-      on: true,
-      sentence: fill(
-        phrase`Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter${reconcilingTook ? "; that takes {reconcilingTook} back of what was asked" : ""}.`,
-        numbers,
-      ),
-      gaveWay: null,
-      numbers,
-      figures: {},
-      handles: [],
-      after: state,
-      drawn: state.panels.map((panel) =>
-        drawingOn(panel.id, {
-          points: panel.landmarks.crotchPoint ? { crotchPoint: panel.landmarks.crotchPoint } : {},
-          seams: panel.edges.filter((edge) => edge.role === "side" || edge.role === "inseam").map((edge) => edge.path),
-        }),
-      ),
-      drafted: null,
-      passed: null,
-    });
-  };
-  moves.forEach((entry, index) => {
-    const path = `moves.${index}`;
-    const move = MOVES[entry.move];
-    if (!move)
-      throw new Refusal(`${path}.move`, say`There is no move “${typed(entry.move.slice(0, 30))}”.`, {
-        unreadable: true,
-      });
-    const parsed = move.schema.safeParse(entry.params);
-    if (!parsed.success) {
-      const [first] = complaintsOfSchema(parsed.error, [path, "params"]) as [Complaint];
-      throw new Refusal(first.path, say`${move.label}: ${first.says}`, { unreadable: true });
-    }
-    const { id, label } = move;
-    const unmade = (on: boolean, passed: Sentence | null, fault?: EngineFault): void => {
-      before = state;
-      const nothing = { numbers: {}, figures: {}, handles: [], drawn: [], drafted: null };
-      act({
-        id: entry.id,
-        index,
-        move: id,
-        label,
-        on,
-        sentence: asSentence(label),
-        gaveWay: null,
-        ...nothing,
-        after: state,
-        passed,
-        ...(fault && { fault }),
-      });
-    };
-    if (!entry.on) {
-      unmade(false, null);
-      return;
-    }
-    const passOver = (why: Sentence): void => unmade(true, why);
-    if (move.redraws && cutBy) {
-      passOver(say`It redraws the seams, so it has to come before “${cutBy}”. Move it up.`);
-      return;
-    }
-    if (!move.redraws) {
-      reconcile();
-      cutBy = move.label;
-    }
-    try {
-      const { result, gaveWay } = made(move, parsed.data as object, entry);
-      refuseOverBudget(result.state, `${path}.move`);
-      // What is drafted anew follows from the card and its rules: where that crosses, the garment is refused.
-      if (!result.drafted) refuseCrossing(result.state.panels, state.panels);
-      before = state;
-      state = result.state;
-      stale ||= move.redraws;
-      act({
-        id: entry.id,
-        index,
-        move: id,
-        label,
-        on: true,
-        sentence: fill(result.template, result.figures ?? {}, result.numbers),
-        gaveWay,
-        numbers: result.numbers,
-        figures: result.figures ?? {},
-        handles: result.handles,
-        after: state,
-        drawn: result.shown,
-        drafted: result.drafted ?? null,
-        passed: null,
-      });
-    } catch (error) {
-      if (!(error instanceof Refusal)) {
-        const fault = faultOf(label, error);
-        unmade(true, saidOfFault(fault), fault);
-        return;
-      }
-      if (nearestOf(error) === undefined && !error.unreadable) {
-        passOver(error.says);
-        return;
-      }
-      throw error.path.startsWith("moves.") ? error : error.at(placeOf(entry, index, error.path, context));
-    }
-  });
-  reconcile();
-  const shown = worksheet.filter((l) => l.index !== null).flatMap((l) => l.drawn);
-  // Where the legs were left off in the end, nobody is told how they were walked.
-  const isTold = hasLegs(state.panels) ? worksheet : worksheet.filter((l) => l.index !== null);
-  return mirrored({ state, worksheet: isTold.map(withHandles).map(told), shown });
-
-  /** Makes a move; numbers of the style's own that cannot be made give way to the nearest that can, with a word. */
-  function made(move: Move, params: object, entry: MoveEntry): { result: MoveResult; gaveWay: Sentence | null } {
-    const given: Record<string, string> = {};
-    const words: Sentence[] = [];
-    for (;;) {
-      try {
-        const gaveWay = words.length > 0 ? say` The style's own number gives way: ${joined(words, " ")}` : null;
-        return { result: move.apply(state, { ...params, ...given }, context), gaveWay };
-      } catch (error) {
-        if (!(error instanceof Refusal) || error.unreadable) throw error;
-        const { path, says, yields } = error;
-        const rounded = new Refusal(path, says, {
-          ...roundedLimits(error),
-          ...(yields !== undefined && { yields: toTenth(yields) }),
-        });
-        const nearest = rounded.yields ?? nearestOf(rounded);
-        if (
-          nearest === undefined ||
-          words.length === MOST_GIVEN_WAY ||
-          move.params[path]?.as !== "length" ||
-          isStatedByMaker(entry, path, context)
-        )
-          throw rounded;
-        given[path] = `${nearest} mm`;
-        words.push(says);
-      }
-    }
+    const drawn = after.panels.map((panel) =>
+      drawingOn(panel.id, {
+        points: panel.landmarks.crotchPoint ? { crotchPoint: panel.landmarks.crotchPoint } : {},
+        seams: panel.edges.filter((edge) => edge.role === "side" || edge.role === "inseam").map((edge) => edge.path),
+      }),
+    );
+    this.add(
+      {
+        ...NOTHING_DRAWN,
+        ...{ id: "reconcile", index: null, move: "reconcile", label: "Reconcile front and back", on: true },
+        ...{ numbers, drawn, passed: null },
+      },
+      after,
+    );
   }
 
-  /** What a line asked of the legs, as it came out on them. */
-  function told(line: WorksheetLine): WorksheetLine {
-    const toldOf = line.on && !line.passed ? MOVES[line.move]?.toldOf : undefined;
-    if (!toldOf || !reconciled)
-      return line.gaveWay ? { ...line, sentence: joined([line.sentence, line.gaveWay]) } : line;
-    const { template, numbers } = toldOf(reconciled.plan, line.numbers, reconciled.legs);
-    const sentence = fill(template, line.figures, numbers);
-    return { ...line, numbers, sentence: line.gaveWay ? joined([sentence, line.gaveWay]) : sentence };
-  }
-
-  /** A redrawn seam is pulled where it lies in the end, on whichever part of the panel it came to lie. */
-  function withHandles(line: WorksheetLine): WorksheetLine {
-    const { plan, panels } = state;
-    const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(plan, line.numbers, panels) : undefined;
-    if (!handles) return { ...line, handles: line.handles.map((handle) => finished(handle, panels)) };
-    const placed = handles.flatMap((handle): Handle[] => {
-      const { root } = handle;
-      const on = panels.find((p) => root && isOf(p, root) && p.half !== "left" && standsOn(handle, p));
-      return on ? [finished({ ...handle, panel: on.id }, panels)] : [];
-    });
-    return { ...line, handles: placed };
+  /** A line with its sentence: what it asked of the legs, as it came out on them. */
+  private told({ made, ...line }: Line): WorksheetLine {
+    if (line.index === null) return { ...line, sentence: fill(walked(line.numbers), line.numbers) };
+    const move = MOVES[line.move] as Move;
+    if (!made) return { ...line, sentence: asSentence(line.label) };
+    const as = move.drawnAs && this.reconciled ? drawnOn(made, move.drawnAs, this.reconciled) : made;
+    const sentence = fill(move.says(as), as.figures, as.numbers);
+    return { ...line, numbers: as.numbers, sentence: line.gaveWay ? joined([sentence, line.gaveWay]) : sentence };
   }
 }
 
-/** A handle that pulls the hem tells the hem as it is in the end, whatever later lines have made of it. */
-function finished(handle: Handle, panels: readonly Panel[]): Handle {
-  const panel = handle.ofHem ? panels.find((p) => p.id === handle.panel && p.is.component === "legs") : undefined;
-  const hem = panel ? roleLength(panel, "hem") : 0;
-  return hem > 0 ? { ...handle, reading: hem } : handle;
+/** A move of the job and what is stated of it. Throws Refusal where either cannot be read. */
+function read(entry: MoveEntry, path: string): { readonly move: Move; readonly params: object } {
+  const move = MOVES[entry.move];
+  if (!move)
+    throw new Refusal(`${path}.move`, say`There is no move “${typed(entry.move.slice(0, 30))}”.`, { unreadable: true });
+  const parsed = move.schema.safeParse(entry.params);
+  if (parsed.success) return { move, params: parsed.data as object };
+  const [first] = complaintsOfSchema(parsed.error, [path, "params"]) as [Complaint];
+  throw new Refusal(first.path, say`${move.label}: ${first.says}`, { unreadable: true });
+}
+
+/** What the walking of the seams came to. */
+const walked = ({ reconcilingTook }: WorksheetLine["numbers"]): Sentence =>
+  say`Walk side and inseam: the sides agree, the back crotch point drops {backCrotchDrop}, its inseam is {backShorter} shorter${reconcilingTook ? "; that takes {reconcilingTook} back of what was asked" : ""}.`;
+
+/** A move as it came out on the drawn legs. */
+function drawnOn(
+  made: Made,
+  drawnAs: NonNullable<Move["drawnAs"]>,
+  { plan, legs }: { readonly plan: LegPlan; readonly legs: Parameters<NonNullable<Move["drawnAs"]>>[2] },
+): Made {
+  return { ...made, plan, numbers: drawnAs(plan, made.asked, legs) };
 }
 
 /** How many stretches and inner lines the outlines of a pattern may have: a hundred times what a garment takes. */
@@ -246,36 +205,6 @@ function refuseOverBudget({ panels }: StyleState, path: string): void {
       unreadable: true,
     });
 }
-
-/** So many numbers of a move may give way; one that still cannot be made says so. */
-const MOST_GIVEN_WAY = 4;
-
-/** The name of the style's parameter that fills what a move leaves open. */
-const fedBy = ({ move }: MoveEntry, param: string, { feeds }: MoveContext): string =>
-  feeds[`${move}.${param}`] ?? param;
-
-/** True where the maker stated a move's parameter, with the move or with the style; else it is the style's own. */
-const isStatedByMaker = (entry: MoveEntry, param: string, context: MoveContext): boolean =>
-  isStated(entry.params[param]) || context.stated.has(fedBy(entry, param, context));
-
-/** Where in the job a move's parameter was stated: with the move, or with the style that fills what the move leaves open. */
-function placeOf(entry: MoveEntry, index: number, param: string, context: MoveContext): string {
-  const fed = fedBy(entry, param, context);
-  return !isStated(entry.params[param]) && context.stated.has(fed)
-    ? `style.params.${fed}`
-    : `moves.${index}.params.${param}`;
-}
-
-/** True where a handle's place is still there: inside the panel, on the seam it pulls, or anywhere on the outline. */
-function standsOn({ at, axis, inside }: Handle, panel: Panel): boolean {
-  if (inside) return onPanel(panelOutline(panel), at);
-  const across = Math.abs(axis[0]) > Math.abs(axis[1]);
-  const edges = across ? panel.edges.filter((e) => e.role === "side" || e.role === "inseam") : panel.edges;
-  return edges.some((edge) => pathNearest(edge.path, at).distance < NEAR);
-}
-
-/** A handle stands on the outline if it lies within this of it. */
-const NEAR: Mm = 12;
 
 /** The seams that an act has made, on the panels they are part of. */
 function newSeams(before: StyleState, after: StyleState): Drawing[] {

@@ -1,5 +1,5 @@
 import { drawingOn, type Drawing } from "../pattern";
-import { fill, quantity, templateOf, type Mm, type Quantity, type Sentence } from "../units";
+import { fill, namesIn, quantity, type Mm, type Quantity, type Sentence, type Told, type Words } from "../units";
 
 /** One act of construction: what from where, how far, and which sums it used. */
 export interface Step extends Drawing {
@@ -37,14 +37,9 @@ export class Drafter {
     return value;
   }
 
-  /** Records a step; the numbers it used are read from its template, words that the maker chose are given beside it. */
-  step(
-    panel: string,
-    template: string,
-    drawn: Partial<Drawing> = {},
-    words: Readonly<Record<string, string>> = {},
-  ): void {
-    const numbers = templateOf(template).names.filter((name) => !(name in words));
+  /** Records a step; the numbers it used are read from its template, what the maker wrote is given beside it. */
+  step(panel: string, template: Words, drawn: Partial<Drawing> = {}, words: Readonly<Record<string, Told>> = {}): void {
+    const numbers = namesIn(template).filter((name) => !(name in words));
     const sentence = fill(template, words, this.known);
     this.done.push({ ...drawingOn(panel, drawn), n: this.done.length + 1, sentence, numbers });
   }
@@ -53,7 +48,7 @@ export class Drafter {
    * A step for each dart of a panel brought in that is not taken in; `fars` are how far from the waist their tips lie, and
    * `sentence` tells it with the name of that number.
    */
-  leaveOut(panel: string, fars: readonly Mm[], sum: string, sentence: (name: string) => string): void {
+  leaveOut(panel: string, fars: readonly Mm[], sum: string, sentence: (name: string) => Words): void {
     for (const far of fars) {
       const name = `leftOut${this.done.length + 1}`;
       this.number(name, quantity(far, sum));

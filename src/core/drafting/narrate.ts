@@ -1,4 +1,4 @@
-import { inTongue, phrase } from "../words";
+import { asSentence, joined, named, say, type Sentence, type Words } from "../units";
 import { edgeOf, edgesWithRole, landmarkOf, type Panel } from "../pattern";
 import { pointFlipped, type Path, type Point, type Segment } from "../geometry";
 import { BACK_MAKINGS } from "./backs";
@@ -64,16 +64,15 @@ function crotchDrawing(scene: Scene): { guides: readonly (readonly Point[])[]; p
 }
 
 const CURVE_TEXT = {
-  diagonal: (panel: string): string => phrase`{${panel}Hollow} from the corner on the diagonal, square to the inseam.`,
-  hipPoint: (panel: string): string =>
-    phrase`{${panel}Steer} outside the centre line on the hip line, square to the inseam; it passes the corner at {${panel}Hollow}.`,
-  outAndUp: (panel: string): string =>
-    phrase`{${panel}Steer} up the centre line, round and square to the inseam; it passes the corner at {${panel}Hollow}.`,
+  diagonal: (panel: string): Sentence =>
+    say`${named(`${panel}Hollow`)} from the corner on the diagonal, square to the inseam.`,
+  hipPoint: (panel: string): Sentence =>
+    say`${named(`${panel}Steer`)} outside the centre line on the hip line, square to the inseam; it passes the corner at ${named(`${panel}Hollow`)}.`,
+  outAndUp: (panel: string): Sentence =>
+    say`${named(`${panel}Steer`)} up the centre line, round and square to the inseam; it passes the corner at ${named(`${panel}Hollow`)}.`,
 } as const;
 
 const SHAPING_TEXT = {
-  darts:
-    "Waist {waistQuarter} with the darts closed; darts take {DartIntake}, {DartLength} long, DART_PLACE; the side takes the rest.",
   none: "Waist {waistQuarter} without a dart: side and centre take all of the shaping.",
   hipWide: "Leave the waist as wide as the hip, {waistHipWide} all round, for gathers, pleats or elastic.",
   centreBack:
@@ -82,11 +81,9 @@ const SHAPING_TEXT = {
     "Shape the front to {waistQuarter} at its side, which takes {sideTakes}; the back keeps that side, its centre takes in {centreBackIntake}, and {waistLeft} stays to be fitted on the cloth.",
 } as const;
 
-function shapingText(panel: "front" | "back", rules: ResolvedRules): string {
-  return inTongue(SHAPING_TEXT[rules.waist.shaping])
-    .replace("DART_PLACE", `${inTongue(DART_TEXT[rules.dart.at])}, ${inTongue(RUN_TEXT[rules.dart.run])}`)
-    .replace("{DartIntake}", `{${panel}DartIntake}`)
-    .replace("{DartLength}", `{${panel}DartLength}`);
+function shapingText(panel: "front" | "back", rules: ResolvedRules): Words {
+  if (rules.waist.shaping !== "darts") return SHAPING_TEXT[rules.waist.shaping];
+  return say`Waist {waistQuarter} with the darts closed; darts take ${named(`${panel}DartIntake`)}, ${named(`${panel}DartLength`)} long, ${DART_TEXT[rules.dart.at]}, ${RUN_TEXT[rules.dart.run]}; the side takes the rest.`;
 }
 
 const DART_TEXT = {
@@ -101,14 +98,15 @@ const RUN_TEXT = { square: "square to the waist", parallel: "parallel to the cen
 const sharesCrease = (rules: ResolvedRules): boolean =>
   rules.leg.fall === "shared" && (rules.hang.from === "crease" || rules.hang.from === "offset");
 
-const hangText = (panel: string, rules: ResolvedRules): string =>
-  inTongue(HANG_TEXT[rules.hang.from]).replace("{LegHalf}", `{${panel}LegHalf}`);
+function hangText(panel: string, { hang }: ResolvedRules): Words {
+  if (hang.from === "side" || hang.from === "inseam") return HANG_TEXT[hang.from];
+  const half = named(`${panel}LegHalf`);
+  return hang.from === "crease"
+    ? say`Share the leg about the crease: {blockLegGirth} round at knee and hem, ${half} on this panel to each side.`
+    : say`Share the leg about the crease, which is set off from the middle: {blockLegGirth} round at knee and hem, ${half} on this panel to each side.`;
+}
 
 const HANG_TEXT = {
-  crease:
-    "Share the leg about the crease: {blockLegGirth} round at knee and hem, {LegHalf} on this panel to each side.",
-  offset:
-    "Share the leg about the crease, which is set off from the middle: {blockLegGirth} round at knee and hem, {LegHalf} on this panel to each side.",
   side: "Hang the leg from the side, {hangBy} in from the hip: {blockLegGirth} round, the rest at the inseam.",
   inseam:
     "Hang the leg from the inseam, {hangBy} in from the crotch point: {blockLegGirth} round, the rest at the side.",
@@ -116,11 +114,18 @@ const HANG_TEXT = {
 
 /** What of where the leg hangs from counts for one that falls straight. */
 const FALL_TEXT = {
-  crease: "",
   offset: "The crease is set off {hangBy} from the middle of each panel, toward the side.",
   side: "A leg that falls straight does not hang in from its hip: the {hangBy} are not used.",
   inseam: "A leg that falls straight does not hang in from its crotch point: the {hangBy} are not used.",
 } as const;
+
+function fallText({ hang }: ResolvedRules): Words {
+  const down =
+    "Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together.";
+  return hang.by === 0 || hang.from === "crease"
+    ? down
+    : joined([asSentence(down), asSentence(FALL_TEXT[hang.from])], " ");
+}
 
 /** Writes the construction down step by step: sentence, sums, points, guide lines, and the seam lines as they become final. */
 export function narrate(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, legs: DrawnLegs): void {
@@ -134,7 +139,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
   const { levels } = plan;
   const { points, panel } = scene;
   const hemY = landmarkOf(panel, "creaseHem")[1];
-  const step = (text: string, drawing: Parameters<Drafter["step"]>[2]): void => drafter.step("front", text, drawing);
+  const step = (text: Words, drawing: Parameters<Drafter["step"]>[2]): void => drafter.step("front", text, drawing);
   step("Draw the crease upright and square a waist line across its top.", {
     guides: [
       [
@@ -193,14 +198,14 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
       : "At the waist bring the centre front in {frontIn} and drop it {frontDrop}.",
     { points: points("waistCentre"), seams: [scene.centreLine] },
   );
-  step(phrase`Curve the crotch from the centre line to the crotch point, ${CURVE_TEXT[rules.curve.steer]("front")}`, {
+  step(say`Curve the crotch from the centre line to the crotch point, ${CURVE_TEXT[rules.curve.steer]("front")}`, {
     ...crotchDrawing(scene),
     seams: [scene.crotchCurve],
   });
   step(
     rules.leg.fall === "down"
-      ? phrase`Let side and inseam fall straight down from hip and crotch point: {blockLegGirth} round, both panels together. ${inTongue(FALL_TEXT[rules.hang.by === 0 ? "crease" : rules.hang.from])}`.trimEnd()
-      : phrase`${hangText("front", rules)} The back is {backExtra} wider than the front.`,
+      ? fallText(rules)
+      : say`${hangText("front", rules)} The back is {backExtra} wider than the front.`,
     { points: points("kneeSide", "kneeInseam", "hemSide", "hemInseam"), seams: [edgeOf(panel, "hem").path] },
   );
   step(
@@ -215,7 +220,7 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
       : "Draw the side from the hip through the knee to the hem, upright at the hip.",
     { points: points("hipSide", "kneeSide"), seams: [scene.side.lower] },
   );
-  step(phrase`Raise the side {sideRise}. ${shapingText("front", rules)}`, {
+  step(say`Raise the side {sideRise}. ${shapingText("front", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
     seams: [...scene.waist, scene.side.upper],
@@ -226,7 +231,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
   const { points, panel } = scene;
   const { levels } = plan;
   const making = BACK_MAKINGS[rules.back.how];
-  const step = (text: string, drawing: Parameters<Drafter["step"]>[2]): void => drafter.step("back", text, drawing);
+  const step = (text: Words, drawing: Parameters<Drafter["step"]>[2]): void => drafter.step("back", text, drawing);
   const corner = scene.crotch ? scene.own(scene.crotch.corner) : landmarkOf(panel, "hipCentre");
   step(making.centreText, {
     points: points("waistCentre"),
@@ -243,7 +248,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
   step(
     plan.back.sideAtCrotch === null
       ? making.widthText
-      : phrase`${making.widthText} On the crotch line it is {backWidthAtCrotch}: what the hip has more stays at the hip line.`,
+      : say`${making.widthText} On the crotch line it is {backWidthAtCrotch}: what the hip has more stays at the hip line.`,
     { points: points("hipSide", "hipCentre") },
   );
   step(
@@ -263,7 +268,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
     step("Raise the back waist {riseForLower} more: the back crotch line is as much lower from there.", {
       points: points("waistCentre"),
     });
-  step(phrase`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
+  step(say`Curve the back crotch, ${CURVE_TEXT[rules.curve.steer]("back")}`, {
     ...crotchDrawing(scene),
     seams: [scene.crotchCurve],
   });
@@ -276,7 +281,7 @@ function narrateBack(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scen
       seams: [edgeOf(panel, "hem").path, edgeOf(panel, "inseam").path, scene.side.lower],
     },
   );
-  step(phrase`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
+  step(say`Swing the waist to where the back side is as long as the front's. ${shapingText("back", rules)}`, {
     points: points("waistSide", "waistCentre"),
     guides: dartGuides(panel),
     seams: [...scene.waist, scene.side.upper],

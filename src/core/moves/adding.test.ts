@@ -33,8 +33,9 @@ const tuck = defineMove({
   redraws: false,
   apply(state, params, context) {
     const depth = askedLength("tuck", PARAMS, "depth", params, context);
-    return { state, template: "Fold a tuck, {depth} deep.", numbers: { depth }, shown: [], handles: [] };
+    return { state, numbers: { depth } };
   },
+  says: () => "Fold a tuck, {depth} deep.",
 });
 
 const context = (unit: MoveContext["unit"]) =>

@@ -1,5 +1,5 @@
 import { phrase } from "../words";
-import { armholeOf, bodicePlan, bodiceSteps, hasBustDart } from "../bodice";
+import { armholeOf, bodicePlan, type BodicePlan, bodiceSteps, hasBustDart } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pointDistance } from "../geometry";
 import { quantity, Refusal, say, type Mm } from "../units";
@@ -96,25 +96,30 @@ export const bodice = defineMove({
     };
     return {
       state: next,
-      template: phrase`${
-        plan.school === "measured"
-          ? "Draft the bodice from its measures: the front over the bust, the back from the nape"
-          : "Draft the bodice by quarters, front and back equally long"
-      }. Bust quarter {bustQuarter}, sewn waist quarter {waistQuarter}; shoulder {shoulder}, underarm {underarm} below its neck end, armhole {armhole}. ${
-        hasBustDart(plan)
-          ? "The front is {frontLonger} longer: a bust dart of {bustDart} takes it."
-          : "Front and back differ by {frontLonger}: no bust dart."
-      } Waist darts take {frontDarts} in front and {backDarts} behind.`,
       numbers: sums,
+      facts: { drafted: plan },
       drafted: bodiceSteps(plan, drawn, bodiceHalves(next), sums),
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ facts: { drafted } }) =>
+    drafted === null
+      ? "Take the bodice brought in, on its seam lines: {bust} round at the underarm, sewn waist {waist}, armhole {armhole}; down the centre {frontLength} in front and {backLength} behind, at the side {frontSide} and {backSide}."
+      : say`${
+          drafted.school === "measured"
+            ? "Draft the bodice from its measures: the front over the bust, the back from the nape"
+            : "Draft the bodice by quarters, front and back equally long"
+        }. Bust quarter {bustQuarter}, sewn waist quarter {waistQuarter}; shoulder {shoulder}, underarm {underarm} below its neck end, armhole {armhole}. ${
+          hasBustDart(drafted)
+            ? "The front is {frontLonger} longer: a bust dart of {bustDart} takes it."
+            : "Front and back differ by {frontLonger}: no bust dart."
+        } Waist darts take {frontDarts} in front and {backDarts} behind.`,
 });
 
 /** The bodice that the job brought in, in place of a drafted one. */
-function broughtIn(state: StyleState, { ownBodice, unit }: MoveContext): MoveResult {
+function broughtIn(
+  state: StyleState,
+  { ownBodice, unit }: MoveContext,
+): MoveResult<{ readonly drafted: BodicePlan | null }> {
   if (!ownBodice)
     throw new Refusal(
       "school",
@@ -123,11 +128,8 @@ function broughtIn(state: StyleState, { ownBodice, unit }: MoveContext): MoveRes
   const { state: next, drawn } = withOwnBodice(state, ownBodice, unit);
   return {
     state: next,
-    template:
-      "Take the bodice brought in, on its seam lines: {bust} round at the underarm, sewn waist {waist}, armhole {armhole}; down the centre {frontLength} in front and {backLength} behind, at the side {frontSide} and {backSide}.",
     numbers: drawn.numbers,
+    facts: { drafted: null },
     drafted: { steps: drawn.steps, numbers: drawn.numbers },
-    shown: [],
-    handles: [],
   };
 }

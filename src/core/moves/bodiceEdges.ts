@@ -3,7 +3,7 @@ import { armholeOf, type EdgeChanges } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pathAt, pathLength, type Point } from "../geometry";
 import { edgeOf } from "../pattern";
-import { isStated, quantity, Refusal, say, type Mm } from "../units";
+import { asSentence, isStated, joined, quantity, Refusal, say, type Mm } from "../units";
 import { ownParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { Handle } from "./move";
@@ -61,14 +61,7 @@ export const bodiceEdges = defineMove({
   params: PARAMS,
   redraws: true,
   apply(state, params, context) {
-    if (isBroughtIn(state) && !Object.values(params).some(isStated))
-      return {
-        state,
-        template: "The bodice brought in keeps its neck, shoulders and underarm.",
-        numbers: {},
-        shown: [],
-        handles: [],
-      };
+    if (isBroughtIn(state) && !Object.values(params).some(isStated)) return { state, numbers: {} };
     const plan = bodiceOf(state, "neckFront", this.label);
     const asked = (name: keyof typeof CHANGES): Mm => askedLength(ID, PARAMS, name, params, context).mm;
     const changed = Object.fromEntries(
@@ -99,17 +92,8 @@ export const bodiceEdges = defineMove({
       vWaist: { front: plan.vWaist.front + asked("vFront"), back: plan.vWaist.back + asked("vBack") },
     });
     const { front, back } = next.drawn;
-    const done = [
-      asked("neckFront") || asked("neckBack") ? "the neck goes {neckFront} lower in front and {neckBack} behind" : "",
-      asked("neckOut") || asked("shoulderIn") || wide ? "the shoulder is {shoulder}" : "",
-      params.armhole === "cutaway" ? "the armhole is cut away" : "",
-      asked("underarmUp") ? "the underarm goes up {underarmUp}" : "",
-      asked("sideOut") ? "each side goes out {sideOut}" : "",
-      asked("vFront") || asked("vBack") ? "the waist drops {vFront} in front and rises {vBack} behind" : "",
-    ].filter(Boolean);
     return {
       state: next.state,
-      template: phrase`Redraw the bodice's edges: ${listOf(done, "; ") || "nothing changes"}. The neck is then {neck} round, the armhole {armhole}.`,
       numbers: {
         ...Object.fromEntries(
           Object.keys(CHANGES).map((name) => [name, quantity(asked(name as keyof typeof CHANGES), "as chosen")]),
@@ -121,9 +105,22 @@ export const bodiceEdges = defineMove({
         neck: quantity(2 * (pathLength(front.neck) + pathLength(back.neck)), "all round, as drawn"),
         armhole: quantity(armholeOf(next.drawn), "front and back edge of one armhole, as drawn"),
       },
-      shown: [],
       handles: handlesOf(next.state, asked),
     };
+  },
+  says({ params, numbers }) {
+    if (!numbers.neck) return "The bodice brought in keeps its neck, shoulders and underarm.";
+    const asked = (name: keyof typeof CHANGES): boolean => (numbers[name]?.mm ?? 0) !== 0;
+    const done = [
+      asked("neckFront") || asked("neckBack") ? "the neck goes {neckFront} lower in front and {neckBack} behind" : "",
+      asked("neckOut") || asked("shoulderIn") || isStated(params.shoulder) ? "the shoulder is {shoulder}" : "",
+      params.armhole === "cutaway" ? "the armhole is cut away" : "",
+      asked("underarmUp") ? "the underarm goes up {underarmUp}" : "",
+      asked("sideOut") ? "each side goes out {sideOut}" : "",
+      asked("vFront") || asked("vBack") ? "the waist drops {vFront} in front and rises {vBack} behind" : "",
+    ].filter(Boolean);
+    const changes = done.length > 0 ? joined(done.map(asSentence), "; ") : "nothing changes";
+    return say`Redraw the bodice's edges: ${changes}. The neck is then {neck} round, the armhole {armhole}.`;
   },
 });
 

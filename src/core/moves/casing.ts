@@ -133,7 +133,6 @@ export const casing = defineMove({
     });
     return {
       state: { ...state, panels: state.panels.map((p) => cased.find((c) => c.panel === p)?.done.panel ?? p) },
-      template: phrase`${isLevelled ? "Level the waist from the side: the centre back gives up {riseLost} of its rise, the centre front is squared up. " : ""}Square off the ${at}, {squared} at the most, and cut on a casing: channel {depth}${frill.mm > 0 ? ", frill {frill}" : ""}, {beyond} beyond the ${at} with its fold-back.`,
       numbers: {
         depth,
         ...(frill.mm > 0 && { frill }),
@@ -142,10 +141,11 @@ export const casing = defineMove({
         squared: quantity(squared, say`the ${at} curve against the straight fold`),
         room,
       },
-      shown: [],
       handles: cased.map(({ panel, done }) => handle(panel, done.middle)),
     };
   },
+  says: ({ params: { at = "waist" }, numbers: { riseLost, frill } }) =>
+    say`${riseLost ? "Level the waist from the side: the centre back gives up {riseLost} of its rise, the centre front is squared up. " : ""}Square off the ${at}, {squared} at the most, and cut on a casing: channel {depth}${frill ? ", frill {frill}" : ""}, {beyond} beyond the ${at} with its fold-back.`,
 });
 
 /** How much higher the waist lies at the centre than at the side. */

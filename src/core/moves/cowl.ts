@@ -207,8 +207,6 @@ export const cowl = defineMove({
     const slashed = at.turn([at.centre[0], underarm[1]]);
     return {
       state: { ...state, panels: state.panels.map((p) => (p === front ? panel : p)) },
-      template:
-        "Slash the chest line from the centre, hinge it at the underarm and swing the upper front {angle} up, {opening} at the centre. Straight from the shoulder to the fold the neck is then {edge}; it hangs {drop} below the shoulder, the bust point lies {bust} below it. Cut a facing of {facing} on above.",
       numbers: {
         opening,
         facing,
@@ -223,7 +221,6 @@ export const cowl = defineMove({
         bust: quantity(bust, "from the shoulder's neck end down to the bust point"),
       },
       figures: { angle: { ...angle(toDegrees(by)), sum: say`about the underarm` } },
-      shown: [],
       handles: [
         {
           id: "cowl-opening",
@@ -242,4 +239,6 @@ export const cowl = defineMove({
       ],
     };
   },
+  says: () =>
+    "Slash the chest line from the centre, hinge it at the underarm and swing the upper front {angle} up, {opening} at the centre. Straight from the shoulder to the fold the neck is then {edge}; it hangs {drop} below the shoulder, the bust point lies {bust} below it. Cut a facing of {facing} on above.",
 });

@@ -3,12 +3,12 @@ import { quantity, range, type AutoLength, Refusal, say, tapeOf, type Quantity }
 import { ownParam, paramOr } from "./auto";
 import type { Move, MoveContext } from "./move";
 
-type Definition<P extends Params> = Omit<Move<StatedOf<P>>, "schema" | "params"> & { readonly params: P };
+type Definition<P extends Params, F> = Omit<Move<StatedOf<P>, F>, "schema" | "params"> & { readonly params: P };
 
 /** A move from one statement of its parameters: the schema, the form and the values that tests try follow from it. */
-export function defineMove<const P extends Params>(
-  definition: Definition<P>,
-): Move<StatedOf<P>> & { readonly params: P } {
+export function defineMove<const P extends Params, F>(
+  definition: Definition<P, F>,
+): Move<StatedOf<P>, F> & { readonly params: P } {
   return { ...definition, schema: schemaOf(definition.params) };
 }
 

@@ -48,12 +48,11 @@ export const dropCrotch = defineMove({
           ? dropOwn(plan, by.mm)
           : { ...plan, levels: { ...levels, crotch }, front: lowered(plan.front), back: lowered(plan.back) },
       },
-      template: by.mm < 0 ? "Raise the crotch line by {amount}." : "Drop the crotch line by {amount}.",
       numbers: { amount: quantity(Math.abs(by.mm), by.sum, { by }), by },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ numbers: { by } }) =>
+    by && by.mm < 0 ? "Raise the crotch line by {amount}." : "Drop the crotch line by {amount}.",
   handlesOn: (_plan, { by }, panels) =>
     by
       ? landmarkHandles(panels, "crotchPoint", (at, root) => ({

@@ -172,18 +172,16 @@ export const endAsTop = defineMove({
           .map((p) => (p === halves.front ? front : p === halves.back ? back : onFold ? upperOnFold(p) : p)),
         joins: state.joins.filter(stays),
       },
-      template:
-        below.mm === 0
-          ? "Leave the trousers off: the top ends at the waist."
-          : "Leave the trousers off: the top goes on {length} below the waist; at the hem the front is {front} and the back {back} from centre to side.",
       numbers: {
         length: below,
         hip: quantity(hip, say`hip ${context.measures.hip.mm} / 4 + ${ease.mm}`, { hip: context.measures.hip }),
         front: quantity(hem(front), "half the front at the hem"),
         back: quantity(hem(back), "half the back at the hem"),
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ numbers: { length: below } }) =>
+    below?.mm === 0
+      ? "Leave the trousers off: the top ends at the waist."
+      : "Leave the trousers off: the top goes on {length} below the waist; at the hem the front is {front} and the back {back} from centre to side.",
 });

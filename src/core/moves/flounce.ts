@@ -14,7 +14,7 @@ import { against, along, edgeOf, type EdgeRef, type Join, type Panel } from "../
 import { pathAt, pathLength } from "../geometry";
 import { quantity, type Mm, type Quantity, say, Refusal, range } from "../units";
 import { paramOr, styleParam } from "./auto";
-import { CIRCLE_SHARE, circle, EDGE, hemOf, strip, STRIP_FULLNESS } from "./flounceCloth";
+import { CIRCLE_SHARE, circle, circleWords, EDGE, hemOf, strip, STRIP_FULLNESS } from "./flounceCloth";
 import { cutAcross, withoutPanels, wholeLegs } from "./legs";
 import { levelHandle, levelOf } from "./level";
 import { type Handle, type MoveContext, type StyleState } from "./move";
@@ -160,9 +160,6 @@ export const flounce = defineMove({
     ];
     return {
       state: { ...upper, panels: [...upper.panels, ...made.panels], joins: [...upper.joins, ...joins] },
-      template: gathered
-        ? "End the leg {start} below the waist and gather a strip {strip} long and {depth} deep onto its {seam}."
-        : phrase`End the leg {start} below the waist and hang ${made.words} from its {seam}, sewn at a radius of {radius}, cut at {cutRadius}, {depth} deep.${surplus.mm > 0 ? " Leave {surplus} on the leg's end, to be trimmed." : ""}`,
       numbers: {
         start,
         depth,
@@ -172,10 +169,14 @@ export const flounce = defineMove({
         ...made.numbers,
       },
       figures: made.figures,
-      shown: [],
+      facts: { circle: made.circle },
       handles,
     };
   },
+  says: ({ numbers: { strip: gathered, surplus }, facts: { circle: cut } }) =>
+    gathered || !cut
+      ? "End the leg {start} below the waist and gather a strip {strip} long and {depth} deep onto its {seam}."
+      : say`End the leg {start} below the waist and hang ${circleWords(cut)} from its {seam}, sewn at a radius of {radius}, cut at {cutRadius}, {depth} deep.${surplus && surplus.mm > 0 ? " Leave {surplus} on the leg's end, to be trimmed." : ""}`,
 });
 
 /** The legs with cloth left on beyond the seam that the flounce is sewn to. */

@@ -1,4 +1,4 @@
-import { listOf, phrase } from "../words";
+import { listOf } from "../words";
 import { ringPanel, rimLength, stripPanel, wholePanelOf, type Panel } from "../pattern";
 import { solveRising } from "../geometry";
 import {
@@ -6,13 +6,13 @@ import {
   quantity,
   range,
   ratio,
-  ratioText,
   Refusal,
   say,
   type AutoLength,
   type Figure,
   type Mm,
   type Quantity,
+  type Sentence,
 } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import type { MoveContext } from "./move";
@@ -36,19 +36,28 @@ interface Params {
   readonly valley?: AutoLength | undefined;
 }
 
+/** What a circular flounce is of a circle: its share, in how many parts, with how many points. */
+interface Circle {
+  readonly share: number;
+  readonly parts: number;
+  readonly onFold: boolean;
+  readonly points: number;
+}
+
 /** A flounce of one leg: its parts, their numbers, and how it is called. */
-export interface Made {
+export interface FlounceCloth {
   readonly panels: readonly Panel[];
   readonly numbers: Readonly<Record<string, Quantity>>;
   readonly figures: Readonly<Record<string, Figure>>;
-  readonly words: string;
+  /** What of a circle it is; null for a strip. */
+  readonly circle: Circle | null;
 }
 
 /** Its hem, of one leg. */
-export const hemOf = ({ panels }: Made): Mm => panels.reduce((sum, p) => sum + rimLength(p, "hem"), 0);
+export const hemOf = ({ panels }: FlounceCloth): Mm => panels.reduce((sum, p) => sum + rimLength(p, "hem"), 0);
 
 /** A straight strip, gathered on. */
-export function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): Made {
+export function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: MoveContext): FlounceCloth {
   const hem = hemGirthOr("flounce", params.hemGirth, params.fullness, context);
   const fullness = hem
     ? within(hem.mm / girth, STRIP_FULLNESS, hem.mm, (fullness) => fullness * girth)
@@ -59,7 +68,7 @@ export function strip(params: Params, girth: Mm, depth: Mm, from: Mm, context: M
     panels: [panel],
     numbers: { strip: quantity(width, say`${ratio(fullness)} x sewn leg ${girth}`) },
     figures: { fullness: { ...ratio(fullness), sum: say`strip ${width} / sewn leg ${girth}` } },
-    words: "",
+    circle: null,
   };
 }
 
@@ -75,10 +84,16 @@ function within(share: number, [least, most]: readonly [number, number], asked: 
 }
 
 /** A circle of the share whose hem measures what is asked: the outer edge is the seam and 2 pi x share x depth. */
-export function circle(params: Params, lengths: readonly Mm[], depth: Mm, from: Mm, context: MoveContext): Made {
+export function circle(
+  params: Params,
+  lengths: readonly Mm[],
+  depth: Mm,
+  from: Mm,
+  context: MoveContext,
+): FlounceCloth {
   const hem = hemGirthOr("flounce", params.hemGirth, params.share, context);
   const girth = lengths.reduce((sum, l) => sum + l, 0);
-  const drawn = (share: number, parts = params.parts): Made =>
+  const drawn = (share: number, parts = params.parts): FlounceCloth =>
     circleOf(share, { ...params, parts }, lengths, depth, from, context);
   if (!hem) return drawn(numberOr("flounce", "share", params.share, context, 1));
   const points = numberOr("flounce", "points", params.points, context, 0);
@@ -123,7 +138,7 @@ function circleOf(
   depth: Mm,
   from: Mm,
   context: MoveContext,
-): Made {
+): FlounceCloth {
   const girth = lengths.reduce((sum, l) => sum + l, 0);
   const radius = girth / (2 * Math.PI * share);
   const whole = 2 * Math.PI * share;
@@ -173,8 +188,6 @@ function circleOf(
       ...(onFold && { onFold: true as const }),
     }),
   );
-  const named =
-    share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : phrase`${ratioText(share)} of a circle`;
   return {
     panels,
     numbers: {
@@ -187,6 +200,13 @@ function circleOf(
       ...(points > 0 && { valley: quantity(valley, "cut back between the points") }),
     },
     figures: { share: { ...ratio(share), sum: say`share of a circle` } },
-    words: phrase`${named}${onFold ? " in one piece" : parts > 1 ? phrase` in ${parts} parts` : ""}${points > 0 ? phrase`, ${points} points,` : ""}`,
+    circle: { share, parts, onFold, points },
   };
+}
+
+/** What is cut of a circle, in words. */
+export function circleWords({ share, parts, onFold, points }: Circle): Sentence {
+  const named = share === 1 ? "a full circle" : share === 0.5 ? "half a circle" : say`${ratio(share)} of a circle`;
+  const cut = onFold ? " in one piece" : parts > 1 ? say` in ${count(parts)} parts` : "";
+  return say`${named}${cut}${points > 0 ? say`, ${count(points)} points,` : ""}`;
 }

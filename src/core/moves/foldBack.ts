@@ -93,8 +93,6 @@ export const foldBack = defineMove({
       );
     return {
       state: withFront(state, drawn.panel, facing),
-      template:
-        "Let both fronts go on beyond the centre, {neck} at the neck and {waist} at the waist, and fold them back from the shoulder to {break} below the neck: the flap is {flap} wide. The facing reaches {beyond} beyond the fold.",
       numbers: {
         neck: atNeck,
         waist: atWaist,
@@ -102,10 +100,10 @@ export const foldBack = defineMove({
         flap: quantity(drawn.flap, "from the fold to the corner at the neck"),
         beyond,
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: () =>
+    "Let both fronts go on beyond the centre, {neck} at the neck and {waist} at the waist, and fold them back from the shoulder to {break} below the neck: the flap is {flap} wide. The facing reaches {beyond} beyond the fold.",
 });
 
 interface Opened {

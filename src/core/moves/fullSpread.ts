@@ -84,13 +84,8 @@ export const fullSpread = defineMove({
     });
     const panels = state.panels.map((panel) => opened.find((o) => o.panel.id === panel.id)?.panel ?? panel);
     const waist = (of: readonly Panel[]): Mm => of.reduce((sum, p) => sum + halvesOf(p) * rimLength(p, "waist"), 0);
-    const where = which === "both" ? "front and back" : phrase`the ${which}`;
     return {
       state: { ...state, panels },
-      template:
-        gap.mm < 0
-          ? phrase`Slash ${where} from waist to hem and lay each over by {over}; the hem loses {lost} all round, the waist {waistLost}.`
-          : phrase`Slash ${where} from waist to hem and open each by {gap}; waist and hem grow by {total} all round.`,
       numbers: {
         gap,
         total: quantity(2 * opened.length * gap.mm, "both legs, every panel that is opened"),
@@ -103,6 +98,12 @@ export const fullSpread = defineMove({
       shown: opened.map((o) => o.shown),
       handles: opened.map((o) => o.handle),
     };
+  },
+  says({ params: { panels = "both" }, numbers: { over } }) {
+    const where = panels === "both" ? "front and back" : say`the ${panels}`;
+    return over
+      ? say`Slash ${where} from waist to hem and lay each over by {over}; the hem loses {lost} all round, the waist {waistLost}.`
+      : say`Slash ${where} from waist to hem and open each by {gap}; waist and hem grow by {total} all round.`;
   },
 });
 

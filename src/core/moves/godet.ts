@@ -48,6 +48,9 @@ const PARAMS = {
   }),
 };
 
+/** The seams it is let into, in words. */
+const SEAM = { side: "side seam", inseam: "inseam", split: "split seam" } as const;
+
 /** Lets a sector of cloth into the lower end of a seam: as long as the seam is opened, its hem on a circle. */
 export const godet = defineMove({
   id: ID,
@@ -108,10 +111,8 @@ export const godet = defineMove({
       ofHem: param === "spread",
       reading: value,
     });
-    const where = at === "split" ? "split seam" : at === "side" ? "side seam" : "inseam";
     return {
       state: next,
-      template: phrase`Open the ${where} {length} from the hem and let in a godet, {spread} wide along its hem.`,
       numbers: {
         length,
         spread,
@@ -119,10 +120,11 @@ export const godet = defineMove({
       figures: {
         angle: { ...angle(toDegrees(spread.mm / length.mm)), sum: say`spread ${spread.mm} / length ${length.mm}` },
       },
-      shown: [],
       handles: [handle("length", 1, length.mm), handle("spread", 2, spread.mm)],
     };
   },
+  says: ({ params: { at = "side" } }) =>
+    say`Open the ${SEAM[at]} {length} from the hem and let in a godet, {spread} wide along its hem.`,
 });
 
 /** True where an edge of this role was opened for a godet already. */

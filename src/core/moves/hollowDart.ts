@@ -11,6 +11,7 @@ import {
   type Point,
 } from "../geometry";
 import { angle, quantity, Refusal, say, toDegrees, type Mm } from "../units";
+import type { Numbers } from "../drafting";
 import { statedLength } from "../params";
 import { askedLength, defineMove } from "./define";
 import { bodiceHalves, needsBodice } from "./withBodice";
@@ -28,6 +29,10 @@ const PARAMS = {
 
 /** The allowances inside meet at no more than this share of the leg from the tip, or nothing is left to cut away. */
 const MOST_FILLED = 0.7;
+
+/** True where the allowances of a dart's legs meet so far from its tip that they fill it. */
+const isFilled = ({ meets, leg }: Numbers): boolean =>
+  meets !== undefined && leg !== undefined && meets.mm > MOST_FILLED * leg.mm;
 
 /** Cuts a wide bust dart out, to the allowance along its legs. */
 export const hollowDart = defineMove({
@@ -53,25 +58,21 @@ export const hollowDart = defineMove({
       leg: quantity(leg, "from the seam to the tip"),
     };
     const figures = { angle: { ...angle(toDegrees(between)), sum: say`between its legs` } };
-    const rest = { numbers, figures, shown: [], handles: [] };
-    if (meets > MOST_FILLED * leg)
-      return {
-        state,
-        template:
-          "The bust dart opens {angle} on legs of {leg}: allowances of {allowance} fill it, so it is sewn as it is.",
-        ...rest,
-      };
+    if (isFilled(numbers)) return { state, numbers, figures };
     return {
+      numbers,
+      figures,
       state: {
         ...state,
         panels: state.panels.map((p) => (p === front ? hollowed(front, found, allowance.mm) : p)),
         joins: [...state.joins, seam(front)],
       },
-      template:
-        "Cut the bust dart out, {allowance} inside its legs: the allowances meet {meets} from its tip, on legs of {leg}.",
-      ...rest,
     };
   },
+  says: ({ numbers }) =>
+    isFilled(numbers)
+      ? "The bust dart opens {angle} on legs of {leg}: allowances of {allowance} fill it, so it is sewn as it is."
+      : "Cut the bust dart out, {allowance} inside its legs: the allowances meet {meets} from its tip, on legs of {leg}.",
 });
 
 interface Found {

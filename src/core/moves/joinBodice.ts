@@ -117,10 +117,6 @@ export const joinBodice = defineMove({
     const whole = (name: "legs" | "bodice"): Mm => 2 * (front[name] + back[name]);
     return {
       state: { ...joined, joins: [...joined.joins, ...joins] },
-      template:
-        how === "darts"
-          ? "Sew bodice and trousers together, both {waist} round the waist; sides, centres and darts meet."
-          : phrase`Sew bodice and trousers together: ${HALF.front[(halves[0] as Brought).by]}; ${HALF.back[(halves[1] as Brought).by]}.`,
       numbers: {
         frontWaist: quantity(front.bodice, "sewn waist of the front bodice"),
         backWaist: quantity(back.bodice, "sewn waist of the back bodice"),
@@ -133,13 +129,16 @@ export const joinBodice = defineMove({
         waist: quantity(whole("bodice"), "sewn waist of the bodice, all round"),
         legs: quantity(whole("legs"), "waist of the trousers, all round"),
       },
+      facts: { how, front: (halves[0] as Brought).by, back: (halves[1] as Brought).by },
       figures: {
         ratio: { ...ratio(whole("legs") / whole("bodice")), sum: say`waist of the trousers / waist of the bodice` },
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ facts: { how, front, back } }) =>
+    how === "darts"
+      ? "Sew bodice and trousers together, both {waist} round the waist; sides, centres and darts meet."
+      : say`Sew bodice and trousers together: ${HALF.front[front]}; ${HALF.back[back]}.`,
 });
 
 interface Waist {

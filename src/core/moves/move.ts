@@ -5,7 +5,7 @@ import type { BodicePlan, OwnBodice } from "../bodice";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers, Step } from "../drafting";
 import type { Point } from "../geometry";
-import { type Mm, type Quantity, type Unit, type Figure } from "../units";
+import type { Figure, Mm, Quantity, Unit, Words } from "../units";
 
 /** The pattern between two moves. */
 export interface StyleState {
@@ -74,27 +74,33 @@ export interface AlsoPulled {
   readonly value: Mm;
 }
 
-export interface MoveResult {
+export interface MoveResult<F = unknown> {
   readonly state: StyleState;
-  /** A sentence with `{name}` where a number belongs. */
-  readonly template: string;
   readonly numbers: Numbers;
   /** Numbers of it that are no lengths. */
   readonly figures?: Readonly<Record<string, Figure>>;
-  readonly shown: readonly Drawing[];
-  readonly handles: readonly Handle[];
+  /** What its sentence has to know besides what was stated and the numbers. */
+  readonly facts?: F;
+  readonly shown?: readonly Drawing[];
+  readonly handles?: readonly Handle[];
   /** How what it drafts is drawn, act by act, with the numbers that takes. */
   readonly drafted?: { readonly steps: readonly Step[]; readonly numbers: Numbers };
 }
 
-/** A line's sentence, with `{name}` where a number belongs, and its numbers. */
-export interface Told {
-  readonly template: string;
+/** A move that was made, as its sentence is told from it. */
+export interface Made<P = unknown, F = unknown> {
+  readonly params: P;
+  /** The numbers as they are drawn, and as they were asked. */
   readonly numbers: Numbers;
+  readonly asked: Numbers;
+  readonly figures: Readonly<Record<string, Figure>>;
+  readonly facts: F;
+  /** The legs it was made on, as they are drawn. */
+  readonly plan: LegPlan;
 }
 
 /** One verb of restyling: a pure function from pattern to pattern, with its schema and its words. */
-export interface Move<P = unknown> {
+export interface Move<P = unknown, F = unknown> {
   readonly id: string;
   readonly label: string;
   readonly note: string;
@@ -106,9 +112,16 @@ export interface Move<P = unknown> {
    * the last such move.
    */
   readonly redraws: boolean;
+  /** Its numbers measured on the drawn legs; `apply` knows them before the lines below it. */
+  readonly drawnAs?: (
+    plan: LegPlan,
+    numbers: Numbers,
+    legs: { readonly front: Panel; readonly back: Panel },
+  ) => Numbers;
   /** Handles of a move that redraws, on the pattern as it is after the last move; those whose place was cut away are left out. */
-  /** What it says once the legs are drawn, measured on them; `apply` speaks before the lines below it are known. */
-  readonly toldOf?: (plan: LegPlan, numbers: Numbers, legs: { readonly front: Panel; readonly back: Panel }) => Told;
   readonly handlesOn?: (plan: LegPlan, numbers: Numbers, panels: readonly Panel[]) => readonly Handle[];
-  readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult;
+  /** The pattern with it made: numbers and drawings, no sentence. */
+  readonly apply: (state: StyleState, params: P, context: MoveContext) => MoveResult<F>;
+  /** What was done, with `{name}` where one of its numbers belongs. */
+  readonly says: (made: Made<P, F>) => Words;
 }

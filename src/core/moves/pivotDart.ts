@@ -53,10 +53,7 @@ export const pivotDart = defineMove({
     if (into === "waist" && frontLonger(plan) < LEAST_BUST_DART)
       return {
         state,
-        template: "The front is only {frontLonger} longer than the back: there is no bust dart to turn into the waist.",
         numbers: { frontLonger: quantity(frontLonger(plan), "front over the bust less back and neck depth") },
-        shown: [],
-        handles: [],
       };
     if (into === "bust" && leave.mm > waist - 3)
       throw new Refusal("leave", say`The waist dart is ${waist} wide: leave ${waist - 3} in it at most.`, {
@@ -84,11 +81,12 @@ export const pivotDart = defineMove({
     const mouth = into === "bust" ? (sideDart ? pointDistance(sideDart.from, sideDart.to) : 0) : (mouthAt[0] ?? 0);
     return {
       state: next.state,
-      template: phrase`Turn the ${into === "bust" ? "waist dart into the bust dart" : "bust dart into the waist dart"} about the bust point${leave.mm > 0 ? ", leaving {leave} in it" : ""}: one dart of {mouth}, {angle} open, its tip {tipBack} back from the bust point.`,
       numbers: { leave, tipBack, mouth: quantity(mouth, "mouth of the dart that took the other") },
       figures: { angle: { ...angle(degrees), sum: say`between its legs` } },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ params: { into = "bust" }, numbers: { leave } }) =>
+    leave
+      ? say`Turn the ${into === "bust" ? "waist dart into the bust dart" : "bust dart into the waist dart"} about the bust point${leave.mm > 0 ? ", leaving {leave} in it" : ""}: one dart of {mouth}, {angle} open, its tip {tipBack} back from the bust point.`
+      : "The front is only {frontLonger} longer than the back: there is no bust dart to turn into the waist.",
 });

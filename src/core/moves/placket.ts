@@ -22,7 +22,7 @@ import {
   type Point,
   bracket,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range } from "../units";
+import { count, quantity, type Figure, type Mm, say, Refusal, range } from "../units";
 import { ownParam } from "./auto";
 import { type Handle, type StyleState } from "./move";
 
@@ -112,8 +112,8 @@ export const placket = defineMove({
     const reach = Math.min(length.mm, whole);
     const spacing = askedLength(ID, PARAMS, "spacing", params, context);
     const margin = Math.min(30, reach / 4);
-    const count = Math.max(2, Math.round((reach - 2 * margin) / spacing.mm) + 1);
-    const apart = (reach - 2 * margin) / (count - 1);
+    const buttons = Math.max(2, Math.round((reach - 2 * margin) / spacing.mm) + 1);
+    const apart = (reach - 2 * margin) / (buttons - 1);
     const panels = state.panels.map((panel) => {
       const own = on.find((o) => o.panel === panel);
       return own
@@ -122,7 +122,7 @@ export const placket = defineMove({
             own.edge,
             width.mm,
             reach,
-            { at: Array.from({ length: count }, (_, i) => margin + i * apart), apart },
+            { at: Array.from({ length: buttons }, (_, i) => margin + i * apart), apart },
             params.raw === "none",
           )
         : panel;
@@ -149,17 +149,18 @@ export const placket = defineMove({
     const next: StyleState = { ...state, panels, joins };
     return {
       state: next,
-      template: phrase`Add {width} beyond both sides of the ${which.replace("-", " ")}, half to overlap and half to fold back, {length} down; ${count} buttons {apart} apart, on the edge itself.`,
       numbers: {
         width,
         length: { ...length, mm: reach },
-        apart: quantity(apart, say`${String(count)} buttons over ${reach} less ${margin} at each end`),
+        apart: quantity(apart, say`${count(buttons)} buttons over ${reach} less ${margin} at each end`),
         spacing,
       },
-      shown: [],
+      figures: { buttons: { ...count(buttons), sum: say`as far apart as asked, on the length there is` } },
       handles: which === "split" ? [] : [handle],
     };
   },
+  says: ({ params: { edge = "split" }, figures: { buttons } }) =>
+    say`Add {width} beyond both sides of the ${edge.replace("-", " ")}, half to overlap and half to fold back, {length} down; ${buttons as Figure} buttons {apart} apart, on the edge itself.`,
 });
 
 interface Carrier {

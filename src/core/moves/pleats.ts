@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { z } from "zod";
 import {
   choice,
@@ -13,7 +12,7 @@ import {
 } from "../params";
 import { askedLength, defineMove } from "./define";
 import { type Fold } from "../pattern";
-import { quantity, type LengthInput, type Mm, type Quantity, Refusal, range, say } from "../units";
+import { count as countOf, quantity, type LengthInput, type Mm, type Quantity, Refusal, range, say } from "../units";
 import { numberOr, paramOr, readParam, styleParam } from "./auto";
 import { levelOf } from "./level";
 import { refuseSewnWaist, wholePanel } from "./legs";
@@ -137,14 +136,11 @@ export const pleats = defineMove({
         {},
         plan.at ?? undefined,
       );
-    const words = phrase`${count === 1 ? "one" : count} ${kind === "knife" ? "knife" : kind} ${count === 1 ? "pleat" : "pleats"}`;
-    const where = which === "both" ? "on front and back" : phrase`on each ${which}`;
     return {
       state: {
         ...state,
         panels: state.panels.map((p) => done.find((d) => d.panel === p)?.pleated.panel ?? p),
       },
-      template: phrase`Open ${words} ${where}, ${other ? "{depth} deep on the front and {backDepth} on the back" : "{depth} deep"}, taking {intake} of cloth each${other ? " in front and {backIntake} behind" : ""}, ${plan.at === null ? "on the crease" : phrase`{fromCentre} from the centre${other ? " in front, {backFromCentre} behind" : ""}`}${count > 1 ? ", {spacing} apart" : ""}${run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`,
       numbers: {
         depth: deep(first),
         intake: quantity(first.intake, kind === "knife" ? "twice the depth" : "four times the depth"),
@@ -158,9 +154,17 @@ export const pleats = defineMove({
         spacing,
         ...(run && { run }),
       },
+      figures: { count: { ...countOf(count), sum: say`pleats on each panel` } },
       shown: done.map(({ pleated }) => pleated.shown),
       handles: done.flatMap(({ panel, pleated }) => handlesOf(panel.id, pleated, plan, run)),
     };
+  },
+  says({ params: { panel = "front", kind = "knife", at = "crease" }, numbers, figures }) {
+    const count = figures.count?.kind === "count" ? figures.count.count : 1;
+    const words = say`${count === 1 ? "one" : String(count)} ${kind} ${count === 1 ? "pleat" : "pleats"}`;
+    const where = panel === "both" ? "on front and back" : say`on each ${panel}`;
+    const other = numbers.backDepth !== undefined;
+    return say`Open ${words} ${where}, ${other ? "{depth} deep on the front and {backDepth} on the back" : "{depth} deep"}, taking {intake} of cloth each${other ? " in front and {backIntake} behind" : ""}, ${at === "crease" ? "on the crease" : say`{fromCentre} from the centre${other ? " in front, {backFromCentre} behind" : ""}`}${count > 1 ? ", {spacing} apart" : ""}${numbers.run ? ", to nothing {run} below the waist" : ", parallel to the hem"}; cut the waist folded.`;
   },
 });
 

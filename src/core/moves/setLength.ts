@@ -115,10 +115,6 @@ export const setLength = defineMove({
     const offFloor = context.measures.waistToFloor.mm + context.shoe - hemLevel.mm;
     return {
       state: { ...state, plan: longer },
-      template:
-        offFloor < 60
-          ? "End it {hemLevel} below the waist, {offFloor} off the floor in {shoe} shoes."
-          : "End it {hemLevel} below the waist.",
       numbers: {
         hemLevel,
         length: whole,
@@ -128,10 +124,12 @@ export const setLength = defineMove({
         }),
         shoe: quantity(context.shoe, "usual heel height"),
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ numbers: { offFloor } }) =>
+    offFloor && offFloor.mm < 60
+      ? "End it {hemLevel} below the waist, {offFloor} off the floor in {shoe} shoes."
+      : "End it {hemLevel} below the waist.",
   // What is sewn on below belongs to the length that is set.
   handlesOn: (_plan, { length, less }, panels) =>
     length

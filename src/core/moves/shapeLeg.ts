@@ -27,7 +27,7 @@ import { levelOf } from "./level";
 import { legLevelsSchema, MOST_LEVELS, readLevels, refuseLevel, withLevels, type LegLevel } from "./legLevels";
 import { type MoveContext, type StyleState } from "./move";
 import { shapeHandles } from "./shapeHandles";
-import { edgesOut, shapeTold, shapeWords } from "./shapeWords";
+import { edgesOut, shapeDrawn, shapeWords } from "./shapeWords";
 
 const PARAMS = {
   fall: choice("How the leg comes down: through the width where it turns, or in one line from hip and crotch point.", {
@@ -247,12 +247,10 @@ export const shapeLeg = defineMove({
     };
     return {
       state: { ...state, plan: shaped },
-      template: shapeWords(shaped, numbers),
       numbers,
-      shown: [],
-      handles: [],
     };
   },
-  toldOf: shapeTold,
+  says: shapeWords,
+  drawnAs: shapeDrawn,
   handlesOn: shapeHandles,
 });

@@ -16,7 +16,7 @@ import {
   drawingOn,
 } from "../pattern";
 import { solveRising, pathEnd, pathStart, segmentLength, pathAt, pathLength, pathSplit, type Point } from "../geometry";
-import { quantity, ratioText, type Mm, say, ratio, Refusal, range } from "../units";
+import { quantity, type Figure, type Mm, say, ratio, Refusal, range } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { wholeLegs, withoutPanels } from "./legs";
 import { type Handle } from "./move";
@@ -212,11 +212,6 @@ export const sidePanel = defineMove({
         panels: [...next.panels, panel],
         joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back"), ...inseams],
       },
-      template: phrase`${
-        toInseam
-          ? "Cut the legs away on a curve from {above} above the hip line at the side to the inseam, {below} below the crotch point"
-          : phrase`Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${reach.mm === 0 ? phrase`at ${line0}` : phrase`{reach} from ${line0}`}`
-      }; let in one panel ${how} ${ratioText(fullness)} times into {seam} of seam, without a side seam, its hem level.`,
       numbers: {
         above,
         reach,
@@ -226,6 +221,8 @@ export const sidePanel = defineMove({
         seam: quantity(sewn, "curved seam of front and back"),
         top: quantity(fullness * sewn, say`${ratio(fullness)} x the curved seam ${sewn}`),
       },
+      figures: { fullness: { ...ratio(fullness), sum: say`top of the panel / curved seam` } },
+      facts: { line0 },
       shown: [front, back].map((side) =>
         drawingOn(side.panel.id, {
           slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, side.end.edge).path, side.end.along).point]],
@@ -242,6 +239,14 @@ export const sidePanel = defineMove({
             ]),
       ],
     };
+  },
+  says({ params: { ends, how = "pleated" }, numbers: { reach }, facts: { line0 }, figures: { fullness } }) {
+    const at = reach?.mm === 0 ? say`at ${line0}` : say`{reach} from ${line0}`;
+    const cut =
+      ends === "inseam"
+        ? "Cut the legs away on a curve from {above} above the hip line at the side to the inseam, {below} below the crotch point"
+        : say`Cut the sides away from {above} above the hip line on a curve that stands straight {drop} lower, ${at}`;
+    return say`${cut}; let in one panel ${how} ${fullness as Figure} times into {seam} of seam, without a side seam, its hem level.`;
   },
 });
 

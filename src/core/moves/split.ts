@@ -112,14 +112,16 @@ export const split = defineMove({
       p === toSide ? ([centrePart, sidePart] as Panel[]) : p === toCentre ? [] : [p],
     );
     const seam = quantity(pathLength(edgeOf(sidePart as Panel, edge.id).path), "from waist to hem, both edges alike");
-    const where = leg === "both" ? phrase`both ${root}s` : phrase`the ${leg} ${root} alone`;
     return {
       state: { ...next, panels },
-      template: phrase`Split ${where} from waist to hem${cut.dart ? ", through the dart and" : ""} down ${out.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`,
       numbers: { seam, out },
+      facts: { throughDart: cut.dart !== null },
       shown: [drawingOn(panel.id, { slashes: [cut.points] })],
-      handles: [],
     };
+  },
+  says({ params: { panel = "front", leg = "both" }, numbers: { out }, facts }) {
+    const where = leg === "both" ? say`both ${panel}s` : say`the ${leg} ${panel} alone`;
+    return say`Split ${where} from waist to hem${facts.throughDart ? ", through the dart and" : ""} down ${out?.mm === 0 ? "the crease" : "a line {out} from the crease"}, {seam} long.`;
   },
 });
 

@@ -80,7 +80,6 @@ export const spread = defineMove({
         ...state,
         panels: state.panels.map((p) => spreadPanels.find((s) => s.panel.id === p.id)?.panel ?? p),
       },
-      template: "Slash up the crease, hinge at hip and crotch point, open {hemSpread} a panel at the hem.",
       numbers: {
         hemSpread: amount.asked,
         eachGap: each,
@@ -102,6 +101,7 @@ export const spread = defineMove({
       ]),
     };
   },
+  says: () => "Slash up the crease, hinge at hip and crotch point, open {hemSpread} a panel at the hem.",
 });
 
 /** How much to open: the move's own numbers, else the style's, `hemGirth` before `hemSpread`. */

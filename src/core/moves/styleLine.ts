@@ -167,9 +167,7 @@ export const styleLine = defineMove({
     const cut = halves.reduce((now, panel) => cutHalf(now, panel, below.mm, contrast), state);
     return {
       state: isDoubled ? doubled(cut, ["bodice-front", "bodice-back"]) : cut,
-      template: phrase`Cut the bodice level across, {below} below the shoulder's neck end: the upper part is cut ${contrast ? "from a second cloth" : "from the same cloth"}${isDoubled ? ", twice: it faces itself" : ""}.`,
       numbers: { below },
-      shown: [],
       handles: [
         {
           id: "style-line",
@@ -187,4 +185,6 @@ export const styleLine = defineMove({
       ],
     };
   },
+  says: ({ params: { contrast = PARAMS.contrast.usual, doubled: isDoubled = PARAMS.doubled.usual } }) =>
+    say`Cut the bodice level across, {below} below the shoulder's neck end: the upper part is cut ${contrast ? "from a second cloth" : "from the same cloth"}${isDoubled ? ", twice: it faces itself" : ""}.`,
 });

@@ -77,14 +77,11 @@ function ownLowered(state: StyleState, by: Quantity): MoveResult {
   const waist = 2 * (lowered.front.netWaist + lowered.back.netWaist);
   return {
     state: { ...state, plan: { ...lowered, levels: { ...plan.levels, waist: plan.levels.waist - by.mm } } },
-    template: "Cut the waist of the block {amount} lower, {waist} round; all levels still count from where it was.",
     numbers: {
       amount: quantity(-by.mm, by.sum, { by }),
       by,
       waist: quantity(waist, "sewn waist of both legs, darts closed"),
     },
-    shown: [],
-    handles: [],
   };
 }
 
@@ -124,19 +121,19 @@ export const waistLevel = defineMove({
     };
     return {
       state: { ...state, plan: withHipWideWaist(moved) },
-      template:
-        by.mm < 0
-          ? "Lower the waist line by {amount} and cut the panels there, {waist} round; all levels still count from the natural waist."
-          : "Raise the waist line by {amount}; all levels still count from the natural waist.",
       numbers: {
         amount: quantity(Math.abs(by.mm), by.sum, { by }),
         by,
         waist: quantity(2 * (moved.front.netWaist + moved.back.netWaist), "sewn waist of both legs, darts closed"),
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ plan, numbers: { by } }) =>
+    plan.own
+      ? "Cut the waist of the block {amount} lower, {waist} round; all levels still count from where it was."
+      : by && by.mm < 0
+        ? "Lower the waist line by {amount} and cut the panels there, {waist} round; all levels still count from the natural waist."
+        : "Raise the waist line by {amount}; all levels still count from the natural waist.",
   handlesOn: (_plan, { by }, panels) =>
     by
       ? landmarkHandles(panels, "waistSide", (at, root) => ({

@@ -85,17 +85,18 @@ export const waistShaping = defineMove({
           back: { ...shaped.back, netWaist: waists.back },
         },
       },
-      template: TEMPLATES[to],
       numbers: {
         waist: total,
         frontIntake: quantity(shaped.front.darts.count * shaped.front.darts.intake, "front darts, each leg"),
         backIntake: quantity(shaped.back.darts.count * shaped.back.darts.intake, "back darts, each leg"),
         ease: quantity(ease, "left in the waist"),
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: ({ plan, params }) =>
+    plan.own
+      ? "Square the waist off above the hip and leave it hip-wide, {waist} round; the darts are not sewn."
+      : TEMPLATES[params.to ?? "darts"],
 });
 
 /** A block that was brought in is squared off: its darts go, and what its back rose is told. */
@@ -104,10 +105,7 @@ function squaredOff(state: StyleState): MoveResult {
   const waist = 2 * (plan.front.netWaist + plan.back.netWaist);
   return {
     state: { ...state, plan },
-    template: "Square the waist off above the hip and leave it hip-wide, {waist} round; the darts are not sewn.",
     numbers: { waist: quantity(waist, "squared waist of both legs") },
-    shown: [],
-    handles: [],
   };
 }
 

@@ -112,8 +112,6 @@ export const widenLeg = defineMove({
     };
     return {
       state: { ...state, plan: plan.own ? widenOwn(plan, out.mm, inner) : withHipWideWaist(drafted) },
-      template:
-        "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
       numbers: {
         side: out,
         ...(girth && { hemGirth: girth }),
@@ -124,10 +122,10 @@ export const widenLeg = defineMove({
             ? quantity(inner, say`half of what the sides leave of a hem of ${girth.mm}`, { hemGirth: girth })
             : quantity(inner, say`${ratio(share)} of what the front hem gained at the side`)),
       },
-      shown: [],
-      handles: [],
     };
   },
+  says: () =>
+    "Move the side out {side} on the hip line and square it down; the hem gains {gain} there, and the inseam {inner}.",
   handlesOn: (_plan, { side }, panels) =>
     side
       ? landmarkHandles(panels, "hipSide", (at, root) => ({

@@ -94,6 +94,13 @@ const PARAMS = {
 };
 type Params = StatedOf<typeof PARAMS>;
 
+/** How deep it is, by the panels it is cut off. */
+const DEPTHS: Readonly<Record<NonNullable<Params["panels"]>, string>> = {
+  both: "{centre} deep at the centre back, {side} at the side and {front} at the centre front",
+  back: "{centre} deep at the centre back and {side} at the side",
+  front: "{side} deep at the side and {front} at the centre front",
+};
+
 /** Cuts a yoke off front and back through the side at equal depth, closes its darts and fairs it. */
 export const yoke = defineMove({
   id: ID,
@@ -142,15 +149,8 @@ export const yoke = defineMove({
     const seams = next.panels
       .filter((p) => isCutTo(p, ID, "above"))
       .reduce((sum, p) => sum + edgesWithRole(p, "style").reduce((all, e) => all + pathLength(e.path), 0), 0);
-    const depths =
-      which === "both"
-        ? "{centre} deep at the centre back, {side} at the side and {front} at the centre front"
-        : which === "back"
-          ? "{centre} deep at the centre back and {side} at the side"
-          : "{side} deep at the side and {front} at the centre front";
     return {
       state: next,
-      template: phrase`Cut a yoke ${depths}${joined ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.${extension.mm > 0 && which !== "back" ? phrase` Leave {extension} on at the ${params.extends ?? "right"} centre front.` : ""}`,
       numbers: {
         centre,
         side,
@@ -158,10 +158,11 @@ export const yoke = defineMove({
         extension,
         seam: quantity(seams, "yoke edge of one leg, equal to the edge below it"),
       },
-      shown: [],
       handles: handlesOf(legs, which, centre.mm, side.mm, front.mm),
     };
   },
+  says: ({ params: { panels = "both", joined, extends: side = "right" }, numbers: { extension } }) =>
+    say`Cut a yoke ${DEPTHS[panels]}${joined && panels === "both" ? ", in one piece round the side" : ""}, and close its darts; its seam is {seam} a leg.${extension && extension.mm > 0 && panels !== "back" ? say` Leave {extension} on at the ${side} centre front.` : ""}`,
 });
 
 /** The pattern with what is left of the darts below the yoke folded out. */

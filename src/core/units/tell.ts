@@ -3,7 +3,7 @@ import type { Mm } from "./brands";
 import { formatLength, type Tape } from "./format";
 import type { Unit } from "./length";
 import type { Quantity } from "./quantity";
-import { partsOf, type Sentence, type Told } from "./told";
+import { partsOf, type Sentence, type Told, type Words } from "./told";
 
 /** What lengths are told in: a tape, or the millimetres in which everything is computed. */
 export type Telling = Tape | "mm";
@@ -72,9 +72,6 @@ export function tellSum(sum: Sentence, telling: Telling): string {
 
 /** The sum of a quantity in millimetres, as the headless reply gives it. */
 export const formulaOf = ({ sum }: Pick<Quantity, "sum">): string => tellSum(sum, "mm");
-
-/** Words of a label: plain, or a sentence with numbers in it. */
-export type Words = string | Sentence;
 
 /** Words as they are told on a tape. */
 export const wordsOn = (words: Words, tape: Tape): string =>

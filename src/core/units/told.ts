@@ -70,8 +70,14 @@ export const range = (a: Mm, b: Mm, word: "to" | "and" = "to"): ToldRange => ({
   word,
 });
 
+/** Words of a label: plain, or a sentence with numbers in it. */
+export type Words = string | Sentence;
+
 /** A sentence of words alone. */
 export const asSentence = (text: string): Sentence => ({ text, values: {} });
+
+/** The place of a number by its name, to stand in a sentence that is filled later. */
+export const named = (name: string): string => `{${name}}`;
 
 /** Nothing said. */
 export const NOTHING: Sentence = asSentence("");
@@ -149,15 +155,33 @@ export function templateOf(template: string): Template {
   return read;
 }
 
-/** A sentence from a template with `{name}` places and numbers by their names, the first that has one; throws where one is missing. */
-export function fill(template: string, ...numbers: readonly Readonly<Record<string, Told | string>>[]): Sentence {
-  const values = templateOf(template).names.map((name): [string, Value] => {
+/**
+ * A sentence from a text with `{name}` places and numbers by their names, the first that has one. What stands in its places
+ * already stays, and is filled itself. Throws where a number is missing.
+ */
+export function fill(words: Words, ...numbers: readonly Readonly<Record<string, Told | string>>[]): Sentence {
+  const { text, values } = typeof words === "string" ? asSentence(words) : words;
+  const filled = templateOf(text).names.map((name): [string, Value] => {
+    const placed = Object.hasOwn(values, name) ? values[name] : undefined;
+    if (placed !== undefined) return [name, isWords(placed) ? fill(placed, ...numbers) : placed];
     const found = numbers.find((some) => some[name] !== undefined)?.[name];
-    if (found === undefined) throw new RangeError(`the sentence “${template}” has no number {${name}}`);
+    if (found === undefined) throw new RangeError(`the sentence “${text}” has no number {${name}}`);
     return [name, found];
   });
-  return { text: template, values: Object.fromEntries(values) };
+  return { text, values: Object.fromEntries(filled) };
 }
+
+/** Names of the numbers that a text wants, in itself and in what stands in its places. */
+export function namesIn(words: Words): readonly string[] {
+  const { text, values } = typeof words === "string" ? asSentence(words) : words;
+  return templateOf(text).names.flatMap((name) => {
+    const placed = Object.hasOwn(values, name) ? values[name] : undefined;
+    if (placed === undefined) return [name];
+    return isWords(placed) ? namesIn(placed) : [];
+  });
+}
+
+const isWords = (value: Value): value is Words => typeof value === "string" || isSentence(value);
 
 /** True where two sentences say the same. */
 export function sameSentence(a: Sentence, b: Sentence): boolean {

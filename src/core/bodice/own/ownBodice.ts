@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import { Drafter, type Numbers, type Step } from "../../drafting";
 import {
   line,
@@ -14,7 +13,7 @@ import {
 } from "../../geometry";
 import { edgesWithRole, type Join, type Panel } from "../../pattern";
 import { dartsOffEdges, partedAtDarts, readTraced, widthsHeld, type MarksOf, type Traced } from "../../tracing";
-import { quantity, Refusal, say, type Mm, type Quantity, type Unit } from "../../units";
+import { named, quantity, Refusal, say, typed, type Mm, type Quantity, type Unit } from "../../units";
 import { joinsOf, panelOf, type HalfLines } from "../panels";
 import {
   BODICE_EDGES,
@@ -179,17 +178,17 @@ function stepsOf(
     drafter.step(
       panel.id,
       own.name
-        ? phrase`Lay the ${half} of “{name}” on paper with its centre upright and draw round it on the seam line.`
-        : phrase`Lay the ${half} of your bodice on paper with its centre upright and draw round it on the seam line.`,
+        ? say`Lay the ${half} of “{name}” on paper with its centre upright and draw round it on the seam line.`
+        : say`Lay the ${half} of your bodice on paper with its centre upright and draw round it on the seam line.`,
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
-      { name: own.name ?? "" },
+      { name: typed(own.name ?? "") },
     );
     drafter.leaveOut(
       panel.id,
       dartsOff(read[half]),
       "measured on the bodice brought in",
       (far) =>
-        phrase`Leave out the dart of the ${half} whose tip lies {${far}} from the waist: it opens neither there nor on the side.`,
+        say`Leave out the dart of the ${half} whose tip lies ${named(far)} from the waist: it opens neither there nor on the side.`,
     );
   }
   return drafter.steps;

@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import { edgeOf, edgesWithRole, type Panel } from "../../pattern";
 import {
   dartsOffEdges,
@@ -11,7 +10,7 @@ import {
   type Traced,
 } from "../../tracing";
 import { pathEnd, pathLength, pathNearest, pathReverse, pathStart, type Point } from "../../geometry";
-import { quantity, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
+import { fill, named, quantity, typed, type Mm, type Quantity, type Unit, Refusal, say } from "../../units";
 import type { Block } from "../block";
 import { Drafter } from "../drafter";
 import { remembered } from "../../remember";
@@ -210,10 +209,10 @@ function recordSteps(
     drafter.step(
       panel.id,
       own.name
-        ? phrase`Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
-        : phrase`Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
+        ? say`Lay the ${panel.id} of “{name}” on paper with the crease upright and draw round it on the seam line.`
+        : say`Lay the ${panel.id} of your block on paper with the crease upright and draw round it on the seam line.`,
       { points: panel.landmarks, seams: panel.edges.map((e) => e.path) },
-      { name: own.name ?? "" },
+      { name: typed(own.name ?? "") },
     );
   }
   for (const kind of ["front", "back"] as const)
@@ -222,7 +221,7 @@ function recordSteps(
       off[kind],
       "measured on the block brought in",
       (far) =>
-        phrase`Leave out the dart of the ${kind} whose tip lies {${far}} from the waist: it does not open there.`,
+        say`Leave out the dart of the ${kind} whose tip lies ${named(far)} from the waist: it does not open there.`,
     );
   done.forEach(({ panel, by, date, template }, i) => {
     const name = `corrected${i + 1}`;
@@ -230,9 +229,9 @@ function recordSteps(
     const altered = panels.find((p) => p.is.root === panel) as Panel;
     drafter.step(
       altered.id,
-      phrase`Fitting of {date}, on the ${panel}: ${template.replace("{by}", `{${name}}`)}.`,
+      say`Fitting of {date}, on the ${panel}: ${fill(template, { by: named(name) })}.`,
       { seams: altered.edges.map((e) => e.path) },
-      { date },
+      { date: typed(date) },
     );
   });
   drafter.step(
