@@ -9,7 +9,7 @@ import { isOpen, readingRows } from "../src/core/inspect";
 import { cardsOf, cuttingList, makingOrder, USUAL_SCHOOLS } from "../src/core/making";
 import { isOf, panelOutline, type Panel } from "../src/core/pattern";
 import { FOUR_BODIES } from "../src/core/testing/jobs";
-import { formatLength, tapeOf, tell, type Tape, NOTHING } from "../src/core/units";
+import { formatLength, tapeOf, tell, textOf, type Tape, NOTHING } from "../src/core/units";
 import { WORKED_EXAMPLES } from "../src/store/workedExamples";
 
 /**
@@ -63,7 +63,7 @@ function pieceLines(derived: Derived): string {
   return cuttingList(derived)
     .map(
       (line) =>
-        `${line.name} ${line.count} (${[line.material, line.pairs && "pairs", line.onFold && "on the fold"].filter(Boolean).join(", ")})`,
+        `${textOf(line.name)} ${line.count} (${[line.material, line.pairs && "pairs", line.onFold && "on the fold"].filter(Boolean).join(", ")})`,
     )
     .join("; ");
 }

@@ -1,4 +1,6 @@
-import { inSentence, keepAsTyped, phrase } from "./words";
+import { paramGiving } from "./moves/given";
+import type { Given } from "./params";
+import { keepAsTyped } from "./words";
 import type { Panel } from "./pattern";
 import { advise, type Advice } from "./advice";
 import { askedHem } from "./derive/askedHem";
@@ -10,7 +12,18 @@ import { finishGarment, type Notion } from "./finish";
 import { symptomOf } from "./fitting";
 import { inspect, type Check, type Inspected } from "./inspect";
 import { cutPieces, grainWords, seamsOf, type Piece, type Seam } from "./pieces";
-import { isStated, type Mm, type Quantity, say, tapeOf, type Sentence, type EngineFault } from "./units";
+import {
+  isStated,
+  type Mm,
+  type Quantity,
+  say,
+  tapeOf,
+  type Sentence,
+  type EngineFault,
+  inside,
+  typed,
+  type Words,
+} from "./units";
 
 /** Everything a job comes to. */
 export interface Derived extends Shape {
@@ -94,14 +107,14 @@ export function derive(job: Job): Derived | DeriveFault {
     seams,
     notions: garment.notions,
     checks: checks.map((check) => {
-      const why = check.status === "pass" ? undefined : (job.meant?.[check.id] ?? meantByFitting(job, check.id));
+      const why =
+        check.status === "pass" ? undefined : (saidAs(job.meant?.[check.id]) ?? meantByFitting(job, check.id));
       return why === undefined ? check : { ...check, meant: why };
     }),
     advice: advise({
       ...inspected,
       allowances: shape.allowances,
       moveNumbers: Object.fromEntries(shape.worksheet.filter((l) => l.on).map((l) => [l.move, l.numbers])),
-      moveIndex: Object.fromEntries(shape.moves.map((m, i) => [m.move, i])),
     }),
     undecided: [
       ...garment.undecided,
@@ -124,22 +137,26 @@ const foldedAgainst = (
   pieces.flatMap(({ id, name, cut }) => {
     const asked = grain[id];
     return asked && cut.onFold
-      ? [say`The ${inSentence(name)} is cut on the fold, which lies on the thread: it cannot lie ${grainWords(asked)}.`]
+      ? [say`The ${inside(name)} is cut on the fold, which lies on the thread: it cannot lie ${grainWords(asked)}.`]
       : [];
   });
 
+/** What a maker wrote, as it stands; undefined where she wrote nothing. */
+const saidAs = (text: string | undefined): Words | undefined => (text ? say`${typed(text)}` : text);
+
 /** The fitting by which a check is answered on purpose, in words; undefined where none does. */
-function meantByFitting({ fittings = [] }: Job, check: string): string | undefined {
+function meantByFitting({ fittings = [] }: Job, check: string): Sentence | undefined {
   const fitting = fittings.find(({ seen }) => symptomOf(seen).means?.includes(check));
-  return fitting && phrase`Fitting of ${fitting.date}: ${symptomOf(fitting.seen).label}.`;
+  return fitting && say`Fitting of ${typed(fitting.date)}: ${symptomOf(fitting.seen).label}.`;
 }
 
-/** True where the maker has stated the length: in the style, or in the line that sets it. */
+/** True where the maker has stated the length: in the style, or in a line that gives it. */
 const lengthIsStated = ({ style }: Job, { moves }: Shape): boolean =>
-  isStated(style.params.length) || moves.some((m) => m.move === "set-length" && m.on && isStated(m.params.length));
+  isStated(style.params.length) || moves.some((m) => m.on && isStated(m.params[paramGiving(m, "length") ?? ""]));
 
 /** The length that was set, and the depth of the cuff where it gave something up for one. */
 function lengthOf({ worksheet, plan }: Shape): { readonly whole: Mm; readonly cuff: Mm | null } {
-  const set = worksheet.findLast((l) => l.move === "set-length" && l.on && !l.passed)?.numbers;
-  return { whole: set?.length?.mm ?? plan.levels.hem, cuff: set?.less?.mm ?? null };
+  const set = worksheet.findLast((l) => l.on && !l.passed && paramGiving(l, "length"));
+  const given = (what: Given): Mm | undefined => set?.numbers[paramGiving(set, what) ?? ""]?.mm;
+  return { whole: given("length") ?? plan.levels.hem, cuff: given("cuff") ?? null };
 }

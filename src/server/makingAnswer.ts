@@ -14,7 +14,7 @@ import {
   type CardKind,
 } from "@/core/making";
 import { readJob } from "@/core/files";
-import { complaintsOfSchema, roundToTape, tapeOf, tell, type Tape, NOTHING } from "@/core/units";
+import { complaintsOfSchema, roundToTape, tapeOf, tell, type Tape, NOTHING, textOf } from "@/core/units";
 import { complaints, json, refused, type Answer } from "./reply";
 
 /** A length as it is drawn, and as it stands on the maker's tape. */
@@ -32,8 +32,9 @@ export function cardsAnswer(value: unknown, on: string): Answer {
     ok: true,
     on,
     tape,
-    cards: cardsOf(derived, on as CardKind, tape).map(({ says, numbers, ...card }) => ({
+    cards: cardsOf(derived, on as CardKind, tape).map(({ says, name, numbers, ...card }) => ({
       ...card,
+      name: textOf(name),
       text: tell(says, tape),
       numbers: Object.fromEntries(Object.entries(numbers).map(([name, mm]) => [name, onTape(mm, tape)])),
     })),
@@ -65,7 +66,7 @@ export function makingAnswer(value: unknown): Answer {
   const schools = { ...USUAL_SCHOOLS, ...job.making, ...asked.data.schools };
   return json(200, {
     ok: true,
-    cutting: cuttingList(derived),
+    cutting: cuttingList(derived).map((line) => ({ ...line, name: textOf(line.name) })),
     shopping: [
       {
         id: "shell",

@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { derive, type Derived } from "@/core/derive";
@@ -19,10 +20,11 @@ const sound = jobs.map((job): Derived => {
 
 test("there are twenty-five kinds of mistake and more, each with words of its own", () => {
   expect(MISTAKES.length).toBeGreaterThanOrEqual(25);
-  for (const key of ["id", "label"] as const) expect(new Set(MISTAKES.map((m) => m[key])).size).toBe(MISTAKES.length);
+  for (const key of ["id", "label"] as const)
+    expect(new Set(MISTAKES.map((m) => textOf(m[key]))).size).toBe(MISTAKES.length);
 });
 
-test.each(MISTAKES.map((m) => [m.label, m] as const))(
+test.each(MISTAKES.map((m) => [textOf(m.label), m] as const))(
   "%s: hidden in five garments and more, it shows in its measure, and the sound pattern has it not",
   (_, mistake) => {
     let garments = 0;

@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import { said } from "@/core/testing/said";
 import { deriveShape, type Shape } from "@/core/derive/shape";
 import { movesOfStyle } from "@/core/derive/newJob";
@@ -74,7 +75,7 @@ describe("a handle follows the hand", () => {
         // Where its panel was cut, it lies with the first part.
         expect(shape.panels.some((p) => p.id === handle.panel || p.id.startsWith(`${handle.panel}-`))).toBe(true);
         expect(Math.hypot(...handle.axis)).toBeCloseTo(1, 9);
-        expect(handle.label.length).toBeGreaterThan(3);
+        expect(textOf(handle.label).length).toBeGreaterThan(3);
         expect(handle.perMm).toBeGreaterThan(0);
       }
       const ids = handlesOf(shape).map((h) => `${h.index} ${h.handle.id} ${h.handle.panel}`);

@@ -5,7 +5,7 @@ import DialogContent from "@mui/material/DialogContent";
 import TextField from "@mui/material/TextField";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { tell } from "@/core/units";
+import { tell, textOf } from "@/core/units";
 import { setView, useView } from "@/store/viewStore";
 import { shownKeys, type Command } from "./command";
 import { useOpenJob } from "./JobContext";
@@ -34,7 +34,7 @@ function useMakingCommands(): readonly Command[] {
           const to = (query: string) => () => router.push(`${stageHref("make", id)}&${query}`);
           const cards = [...firsts.values()].toReversed().map((c) => ({
             keys: "",
-            text: `Card: ${c.name}`,
+            text: `Card: ${textOf(c.name)}`,
             run: to(`part=cards&card=${c.n}`),
           }));
           const steps = makingOrder(derived, { ...USUAL_SCHOOLS, ...job.making }, joined).map((step) => ({

@@ -4,7 +4,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import TextField from "@mui/material/TextField";
 import { isOpen, type Check, type CheckStatus, type Remedy } from "@/core/inspect/check";
-import { tell, tellNumber, type Tape } from "@/core/units";
+import { tell, tellNumber, type Tape, textOf } from "@/core/units";
 import { applyChanges } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
 import { setView, useView } from "@/store/viewStore";
@@ -91,7 +91,7 @@ function MeantSo({ check: { id, label, meant } }: { readonly check: Check }) {
   if (meant !== undefined)
     return (
       <span style={{ color: "var(--quiet)", fontSize: 13 }}>
-        Meant so{meant ? `: ${meant}` : ""}. <Quiet onPress={() => set(undefined)}>Take back</Quiet>
+        Meant so{meant ? `: ${textOf(meant)}` : ""}. <Quiet onPress={() => set(undefined)}>Take back</Quiet>
       </span>
     );
   if (why === null)

@@ -22,7 +22,7 @@ import type { Job } from "@/core/files";
 import type { Point } from "@/core/geometry";
 import type { Material } from "@/core/pattern";
 import type { Piece } from "@/core/pieces";
-import { Refusal, type Complaint, type Mm } from "@/core/units";
+import { Refusal, type Complaint, type Mm, textOf } from "@/core/units";
 
 /** A search is let go of after so long, so that it can be stopped and a hand can move pieces. */
 const SLICE_MS = 40;
@@ -134,7 +134,7 @@ const face = {
         d.ok
           ? d.pieces.map((p) => ({
               id: pieceOnCloth(bundle, p.id),
-              name: p.name,
+              name: textOf(p.name),
               root: p.is.root,
               part: p.is.component === "part",
             }))

@@ -15,8 +15,6 @@ export interface Advice {
 export interface Judged extends Inspected {
   readonly allowances: AllowanceSet;
   readonly moveNumbers: Readonly<Record<string, Numbers>>;
-  /** Index of each move in the job, by move name, for changes that set its parameters. */
-  readonly moveIndex: Readonly<Record<string, number>>;
 }
 
 export interface AdviceRule {

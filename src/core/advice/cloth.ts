@@ -1,7 +1,8 @@
-import { inSentence } from "../words";
+import { flounce } from "../moves/flounce";
+import { isLineOf } from "../moves/given";
 import { ALLOWANCE_SETS } from "../finish";
 import { edgesWithRole } from "../pattern";
-import { say } from "../units";
+import { say, inside } from "../units";
 import { acrossGrain } from "../inspect";
 import type { AdviceRule } from "./advice";
 
@@ -56,7 +57,7 @@ export const biasHangs: AdviceRule = {
     if (!hangs) return null;
     return {
       id: this.id,
-      message: say`The ${inSentence(hangs.name)} lies on the bias: let the garment hang for a day before its hem is levelled.`,
+      message: say`The ${inside(hangs.name)} lies on the bias: let the garment hang for a day before its hem is levelled.`,
       reason: say`Cloth on the bias grows by its own weight, and not everywhere alike.`,
       action: null,
     };
@@ -68,18 +69,18 @@ export const narrowCloth: AdviceRule = {
   id: "narrow-cloth",
   label: "Cloth too narrow for a piece",
   note: "Narrow cloth, so less spread, a join, or a fold across.",
-  judge({ cloth, pieces, moveIndex }) {
+  judge({ cloth, pieces, moves }) {
     const { width } = cloth;
     if (width === null) return null;
     const wide = pieces.find((p) => p.material === "shell" && acrossGrain(p) > width);
     if (!wide) return null;
-    const index = moveIndex.flounce;
+    const index = moves.findLastIndex((m) => m.on && isLineOf(m, flounce));
     return {
       id: this.id,
-      message: say`The ${inSentence(wide.name)} is wider than the cloth.`,
+      message: say`The ${inside(wide.name)} is wider than the cloth.`,
       reason: say`Better a planned join, a smaller opening or a fold across than a flare that gets skimpy at the table.`,
       action:
-        index === undefined
+        index < 0
           ? null
           : {
               label: say`Cut the flounce in four parts`,

@@ -1,3 +1,4 @@
+import { lastGiving } from "../moves/given";
 import { say, typedOnTape } from "../units";
 import type { AdviceRule } from "./advice";
 
@@ -30,26 +31,25 @@ export const bentKneeDecides: AdviceRule = {
   id: "bent-knee",
   label: "The knee binds when bent",
   note: "Kneeling or crouching work, so measure the knee bent and add crotch depth.",
-  judge({ measures, readings, moveIndex, tape }) {
+  judge({ measures, readings, moves, tape }) {
     const { kneeGirth } = readings;
     if (kneeGirth === null || kneeGirth >= measures.kneeBent.mm) return null;
-    const index = moveIndex["shape-leg"];
+    const shaped = lastGiving(moves, "knee");
     return {
       id: this.id,
       message: say`The leg is ${measures.kneeBent.mm - kneeGirth} smaller than the bent knee.`,
       reason: say`A knee measured standing binds when it is bent; cloth that does not stretch then pulls down the waist.`,
-      action:
-        index === undefined
-          ? null
-          : {
-              label: say`Shape the knee for the bent knee`,
-              changes: [
-                {
-                  path: ["moves", index, "params", "knee"],
-                  value: typedOnTape(measures.kneeBent.mm + 20, tape),
-                },
-              ],
-            },
+      action: !shaped
+        ? null
+        : {
+            label: say`Shape the knee for the bent knee`,
+            changes: [
+              {
+                path: ["moves", shaped.index, "params", shaped.param],
+                value: typedOnTape(measures.kneeBent.mm + 20, tape),
+              },
+            ],
+          },
     };
   },
 };

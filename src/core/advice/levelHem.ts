@@ -1,3 +1,5 @@
+import { lastGiving } from "../moves/given";
+import { spread } from "../moves/spread";
 import { say } from "../units";
 import type { AdviceRule } from "./advice";
 
@@ -6,11 +8,11 @@ export const levelHem: AdviceRule = {
   id: "shorten-after-spread",
   label: "Shorten a spread leg",
   note: "Floor-length, so hem clearance with the shoe on.",
-  judge({ moveNumbers, moveIndex, measures, shoe, readings, length }) {
-    const spread = moveNumbers.spread;
-    const index = moveIndex["set-length"];
-    if (!spread || index === undefined) return null;
-    const growth = Math.max(spread.frontCreaseGrowth?.mm ?? 0, spread.backCreaseGrowth?.mm ?? 0);
+  judge({ moveNumbers, moves, measures, shoe, readings, length }) {
+    const opened = moveNumbers[spread.id];
+    const set = lastGiving(moves, "length");
+    if (!opened || !set) return null;
+    const growth = Math.max(opened.frontCreaseGrowth?.mm ?? 0, opened.backCreaseGrowth?.mm ?? 0);
     const clear = measures.waistToFloor.mm + shoe - readings.lowestPoint - length.cuff;
     if (clear >= 10 || growth < 1) return null;
     const shorter = Math.round((length.whole - growth) * 10) / 10;
@@ -20,7 +22,7 @@ export const levelHem: AdviceRule = {
       reason: say`Side seam and inseam keep their length, but the trued hem dips between them. A hem on the floor trips the wearer.`,
       action: {
         label: say`Shorten the leg by ${growth}`,
-        changes: [{ path: ["moves", index, "params", "length"], value: `${shorter} mm` }],
+        changes: [{ path: ["moves", set.index, "params", set.param], value: `${shorter} mm` }],
       },
     };
   },

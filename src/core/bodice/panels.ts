@@ -1,4 +1,4 @@
-import { phrase } from "../words";
+import { say } from "../units";
 import {
   against,
   along,
@@ -81,7 +81,7 @@ export function panelOf(half: Half, lines: HalfLines): Panel {
   };
   const panel: Panel = {
     id: idOf(half),
-    name: phrase`Bodice ${half}`,
+    name: say`Bodice ${half}`,
     is: wholePanelOf("bodice", half),
     half: "both",
     ...(lines.isPointed && { worn: { pointed: true } }),

@@ -1,5 +1,4 @@
-import { inSentence } from "../words";
-import { quantity, type Quantity, say, ratio } from "../units";
+import { quantity, type Quantity, say, ratio, inside, type Sentence } from "../units";
 import { measureOf, type MeasureKey } from "./measures";
 
 type Known = ReadonlyMap<MeasureKey, Quantity & { readonly net?: boolean }>;
@@ -18,7 +17,7 @@ function of(known: Known, key: MeasureKey): Quantity {
 }
 
 /** What a measure is called within a sum. */
-const wordsOf = (key: MeasureKey): string => inSentence(measureOf(key).label);
+const wordsOf = (key: MeasureKey): Sentence => inside(measureOf(key).label);
 
 /** `share` of another measure. */
 function share(known: Known, key: MeasureKey, factor: number): Quantity {

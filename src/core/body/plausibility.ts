@@ -1,5 +1,4 @@
-import { inSentence } from "../words";
-import { say, type Sentence } from "../units";
+import { say, type Sentence, inside } from "../units";
 import type { BodyMeasures } from "./card";
 import { MEASURES, measureOf, type MeasureKey } from "./measures";
 
@@ -62,7 +61,7 @@ export function questionsOf(measures: BodyMeasures, draftsBodice = false): Quest
     const measure = given(small) ? small : large;
     questions.push({
       measure,
-      message: say`${measureOf(small).label} is not smaller than ${inSentence(measureOf(large).label)}. Are the two mixed up?`,
+      message: say`${measureOf(small).label} is not smaller than ${inside(measureOf(large).label)}. Are the two mixed up?`,
     });
   }
   const { waist, hip, crotchDepth } = measures;

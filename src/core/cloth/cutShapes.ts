@@ -10,7 +10,7 @@ import {
   pointUnit,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, type Words } from "../units";
 
 /**
  * A piece as it is cut from one cloth: its outline with the grain along x, and how many of it. One drawn on the fold
@@ -18,7 +18,7 @@ import type { Mm } from "../units";
  */
 export interface CutShape {
   readonly piece: string;
-  readonly name: string;
+  readonly name: Words;
   /** Whose it is where several garments lie on one cloth: 0 is the first. */
   readonly bundle: number;
   readonly outline: readonly Point[];

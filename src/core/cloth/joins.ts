@@ -1,8 +1,7 @@
-import { inSentence, phrase } from "../words";
 import { FillRule, intersectD } from "clipper2-ts";
 import { boxOf, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
-import { Refusal, say, type Mm } from "../units";
+import { Refusal, say, type Mm, inside } from "../units";
 import { inFrame, type CutShape } from "./cutShapes";
 import { JOIN_ALLOWANCE, widthOf } from "./wider";
 
@@ -73,7 +72,7 @@ function inTwo(shape: CutShape, { side, only }: Joining, width: Mm): readonly Cu
     side === "low"
       ? [clipped(shape.whole, at - JOIN_ALLOWANCE, far), clipped(shape.whole, -far, at + JOIN_ALLOWANCE)]
       : [clipped(shape.whole, -far, at + JOIN_ALLOWANCE), clipped(shape.whole, at - JOIN_ALLOWANCE, far)];
-  const name = inSentence(shape.name);
+  const name = inside(shape.name);
   const [largest] = main;
   if (!largest || main.length > 1 || rest.some((part) => boxOf(part).bottom - boxOf(part).top > width))
     throw new Refusal(
@@ -95,6 +94,6 @@ function inTwo(shape: CutShape, { side, only }: Joining, width: Mm): readonly Cu
   });
   return [
     part(largest, shape.piece),
-    ...rest.map((outline, i) => part(outline, phrase`${shape.piece}, joined on${rest.length > 1 ? ` ${i + 1}` : ""}`)),
+    ...rest.map((outline, i) => part(outline, `${shape.piece}, joined on${rest.length > 1 ? ` ${i + 1}` : ""}`)),
   ];
 }

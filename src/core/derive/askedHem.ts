@@ -1,58 +1,35 @@
 import { legOf, rimLength } from "../pattern";
 import type { Job } from "../files";
-import { type MoveContext } from "../moves";
+import { MOVES, type MoveContext } from "../moves";
+import type { Param } from "../params";
 import type { MoveEntry } from "../styles";
 import { exactLength, readLength, type LengthInput, type Mm, Refusal, isStated } from "../units";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
-
-/** Moves that decide how wide the hem is; the last of them that is made has the last word. */
-const HEM_MOVES = new Set([
-  "shape-leg",
-  "widen-leg",
-  "spread",
-  "full-spread",
-  "side-panel",
-  "godet",
-  "flounce",
-  "pleats",
-]);
-/** The parameter in which a move can be asked for a finished hem. */
-const HEM_PARAMS: Readonly<Record<string, string>> = {
-  "shape-leg": "hem",
-  "widen-leg": "hemGirth",
-  spread: "hemGirth",
-  "side-panel": "hemGirth",
-  flounce: "hemGirth",
-};
 
 interface Made {
   readonly worksheet: readonly WorksheetLine[];
   readonly moves: readonly MoveEntry[];
 }
 
-/** Parameters of these moves that give a hem another way: a maker who states one has let the hem follow it. */
-const GIVES_HEM: Readonly<Record<string, readonly string[]>> = {
-  "shape-leg": ["out"],
-  "widen-leg": ["inseam", "inseamShare"],
-  spread: ["hemSpread", "cuts"],
-  "side-panel": ["fullness"],
-  flounce: ["share", "fullness"],
-};
-
 /**
  * The hem of one leg that was asked for: of the last line that widens it, made or passed over, else of the style, unless a
  * line states a number that the hem follows. Null where none was asked for.
  */
 export function askedHem(job: Job, made: Made): Mm | null {
-  const lines = made.worksheet.filter((l) => l.on && l.index !== null && HEM_MOVES.has(l.move));
-  const paramsOf = ({ index }: WorksheetLine): Readonly<Record<string, unknown>> =>
-    made.moves[index as number]?.params ?? {};
+  const lines = made.worksheet.filter((l) => l.on && l.index !== null && MOVES[l.move]?.widensHem);
+  const stated = (line: WorksheetLine, decides: (param: Param) => boolean): LengthInput | undefined => {
+    const own = made.moves[line.index as number]?.params ?? {};
+    const params = Object.entries(MOVES[line.move]?.params ?? {});
+    return params.flatMap(([name, param]) =>
+      decides(param) && isStated(own[name]) ? [own[name] as LengthInput] : [],
+    )[0];
+  };
   const last = lines.at(-1);
-  const own = last && paramsOf(last)[HEM_PARAMS[last.move] ?? ""];
-  const follows = lines.some((line) =>
-    [...(GIVES_HEM[line.move] ?? []), HEM_PARAMS[line.move] ?? ""].some((param) => isStated(paramsOf(line)[param])),
+  const own = last && stated(last, (param) => param.gives === "hem");
+  const follows = lines.some(
+    (line) => stated(line, (param) => param.gives === "hem" || param.leadsHem === true) !== undefined,
   );
-  const input = isStated(own) ? own : follows ? undefined : job.style.params.hemGirth;
+  const input = own ?? (follows ? undefined : job.style.params.hemGirth);
   if (!isStated(input)) return null;
   const read = readLength(input as LengthInput, job.body.unit);
   return read.ok ? read.mm : null;

@@ -1,4 +1,4 @@
-import { NOTHING } from "../units";
+import { NOTHING, type Words } from "../units";
 import { derive, type Derived } from "../derive";
 import type { Job } from "../files";
 import type { Fitting } from "../fitting";
@@ -25,7 +25,7 @@ interface PieceToRecut {
   readonly id: string;
   /** The piece of before that it takes the place of. */
   readonly was: string;
-  readonly name: string;
+  readonly name: Words;
   readonly material: Material;
 }
 

@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { derive } from "../derive";
 import { deriveShape } from "./shape";
 import { changeOf, learnedFrom, SYMPTOMS, symptomOf, symptomsOf, type Correction, type Fitting } from "../fitting";
@@ -147,7 +148,7 @@ describe("a correction", () => {
     );
     const crease = after.checks.find((c) => c.id === "crease-balance");
     expect(crease?.status).toBe("fault");
-    expect(crease?.meant).toBe("Fitting of 2026-05-03: leg twists inward.");
+    expect(textOf(crease?.meant ?? "")).toBe("Fitting of 2026-05-03: leg twists inward.");
   });
 });
 

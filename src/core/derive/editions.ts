@@ -1,3 +1,12 @@
+import { isLineOf } from "../moves/given";
+import { flounce } from "../moves/flounce";
+import { godet } from "../moves/godet";
+import { setLength } from "../moves/setLength";
+import { shapeLeg } from "../moves/shapeLeg";
+import { sidePanel } from "../moves/sidePanel";
+import { spread } from "../moves/spread";
+import { widenLeg } from "../moves/widenLeg";
+import { yoke } from "../moves/yoke";
 import { EDITION, type Job } from "../files";
 import { STYLES } from "../styles";
 import { movesOfStyle } from "./newJob";
@@ -12,10 +21,10 @@ interface Change {
 }
 
 const movesOf = (job: Job): NonNullable<Job["moves"]> => job.moves ?? movesOfStyle(job.style.id, job.style.params);
-const shapes = (job: Job): number => movesOf(job).filter((m) => m.move === "shape-leg").length;
+const shapes = (job: Job): number => movesOf(job).filter((m) => isLineOf(m, shapeLeg)).length;
 const hangOf = ({ block: { rules } }: Job): unknown => (typeof rules.hang === "object" ? rules.hang.from : rules.hang);
 
-const makes = (job: Job, move: string): boolean => movesOf(job).some((m) => m.move === move);
+const makes = (job: Job, move: { readonly id: string }): boolean => movesOf(job).some((m) => isLineOf(m, move));
 
 /** The kinds of finish of a job's room, its own or its style's. */
 function finished(job: Job, room: "waist" | "fastening" | "hem" | "pockets" | "trims"): readonly string[] {
@@ -36,7 +45,7 @@ const CHANGES: readonly Change[] = [
     since: 2,
     says: say`A hem that was asked for is shared between front and back as stated, wherever it lies; above the knee line the back used to get more.`,
     concerns: (job) =>
-      movesOf(job).some((m) => m.move === "shape-leg" && isStated(m.params.hem)) || isStated(job.style.params.hemGirth),
+      movesOf(job).some((m) => isLineOf(m, shapeLeg) && isStated(m.params.hem)) || isStated(job.style.params.hemGirth),
   },
   {
     since: 2,
@@ -76,7 +85,7 @@ const CHANGES: readonly Change[] = [
   {
     since: 3,
     says: say`The straight part of a side panel is counted from the dart line of each panel; it used to be counted from the crease.`,
-    concerns: (job) => makes(job, "side-panel"),
+    concerns: (job) => makes(job, sidePanel),
   },
   {
     since: 3,
@@ -102,12 +111,12 @@ const CHANGES: readonly Change[] = [
   {
     since: 3,
     says: say`A block brought in keeps its seams as straight as they are when its length is set.`,
-    concerns: (job) => job.block.school === "own" && makes(job, "set-length"),
+    concerns: (job) => job.block.school === "own" && makes(job, setLength),
   },
   {
     since: 3,
     says: say`Points of a flounce are as many as were asked for, an odd number too.`,
-    concerns: (job) => makes(job, "flounce") && movesOf(job).some((m) => Number(m.params.points) % 2 === 1),
+    concerns: (job) => makes(job, flounce) && movesOf(job).some((m) => Number(m.params.points) % 2 === 1),
   },
   {
     since: 3,
@@ -117,7 +126,7 @@ const CHANGES: readonly Change[] = [
   {
     since: 4,
     says: say`A leg that ends above its knee comes down upright to a straight hem; its hem used to be arched.`,
-    concerns: (job) => makes(job, "set-length"),
+    concerns: (job) => makes(job, setLength),
   },
   {
     since: 4,
@@ -147,12 +156,12 @@ const CHANGES: readonly Change[] = [
   {
     since: 5,
     says: say`A side that a slash turns out lies at most 3 mm inside the straight line to the hem; it used to be rounded to 4.`,
-    concerns: (job) => makes(job, "spread"),
+    concerns: (job) => makes(job, spread),
   },
   {
     since: 5,
     says: say`A block brought in that is widened keeps its hem square to the grain, and its waist runs on without a corner.`,
-    concerns: (job) => job.block.school === "own" && makes(job, "widen-leg"),
+    concerns: (job) => job.block.school === "own" && makes(job, widenLeg),
   },
   {
     since: 5,
@@ -162,7 +171,7 @@ const CHANGES: readonly Change[] = [
   {
     since: 5,
     says: say`On a body too short for a usual depth or length that nobody stated, it gives way; the line used to be passed over.`,
-    concerns: (job) => ["yoke", "side-panel", "godet", "flounce"].some((move) => makes(job, move)),
+    concerns: (job) => [yoke, sidePanel, godet, flounce].some((move) => makes(job, move)),
   },
   {
     since: 5,

@@ -1,7 +1,6 @@
-import { inSentence, phrase } from "../words";
 import type { Shape } from "./shape";
 import { MOVES } from "../moves";
-import type { Words } from "../units";
+import { type Words, say, inside } from "../units";
 
 /** A number of a job's moves that can be as large as the cloth allows. */
 export interface Fittable {
@@ -11,7 +10,7 @@ export interface Fittable {
   readonly param: string;
   /** What it is called with its line, and alone. */
   readonly label: Words;
-  readonly words: string;
+  readonly words: Words;
   readonly isLength: boolean;
   /** As it is drawn now. */
   readonly now: number;
@@ -35,8 +34,8 @@ export function fittable({ worksheet, moves }: Shape): readonly Fittable[] {
           id: line.id,
           index,
           param,
-          label: phrase`${move.label}: ${inSentence(of.label)}`,
-          words: inSentence(of.label),
+          label: say`${move.label}: ${inside(of.label)}`,
+          words: inside(of.label),
           isLength: of.as === "length",
           now: shown ?? (typeof stated === "number" ? stated : usual),
         },

@@ -1,4 +1,4 @@
-import { inSentence, phrase } from "../words";
+import { phrase } from "../words";
 import { z } from "zod";
 import { MEASURES } from "../body";
 import type { Derived } from "../derive";
@@ -13,7 +13,7 @@ import { printPdf } from "../files/paper/printPdf";
 import { workSheetPdf } from "../files/paper/workSheet";
 import { isOpen } from "../inspect";
 import { isBodice } from "../pattern";
-import { say, tapeOf, tell, type Sentence, typed } from "../units";
+import { say, tapeOf, tell, type Sentence, inside, joined } from "../units";
 import { tableCsv } from "./tables";
 import { workSheetOf } from "./workSheet";
 
@@ -40,14 +40,14 @@ export function noticesOf(derived: Derived): Sentence[] {
   const estimates = MEASURES.filter(
     ({ key, part }) =>
       derived.measures[key].source === "estimated" && key !== "height" && (part === "lower" || hasBodice),
-  ).map((m) => inSentence(m.label));
+  ).map((m) => inside(m.label));
   return [
     ...derived.checks.filter((c) => c.status === "fault" && isOpen(c)).map((c) => say`Fault: ${c.message}`),
     ...derived.checks.flatMap(({ label, message, meant }) =>
-      meant === undefined ? [] : [say`Meant so, ${inSentence(label)}: ${message}${meant ? typed(` ${meant}`) : ""}`],
+      meant === undefined ? [] : [say`Meant so, ${inside(label)}: ${message}${meant ? say` ${meant}` : ""}`],
     ),
     ...derived.undecided,
-    ...(estimates.length > 0 ? [say`Estimated, not measured: ${estimates.join(", ")}.`] : []),
+    ...(estimates.length > 0 ? [say`Estimated, not measured: ${joined(estimates, ", ")}.`] : []),
   ];
 }
 

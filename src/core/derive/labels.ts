@@ -1,4 +1,4 @@
-import { phrase } from "../words";
+import { count as times, say, textOf } from "../units";
 import { derive } from "../derive";
 import type { Job } from "../files";
 import type { BundleLabel } from "../files/paper/wallPdf";
@@ -19,9 +19,9 @@ export function labelsOf(jobs: readonly Job[]): {
     return bundlesOf(cuttingList(derived)).map(({ line, side, count }): BundleLabel => ({
       wearer: job.body.name,
       garment: job.name,
-      piece: line.name,
+      piece: textOf(line.name),
       side: side ?? (line.onFold ? "on the fold" : ""),
-      count: phrase`${count} from ${line.material}`,
+      count: textOf(say`${times(count)} from ${line.material}`),
       about: [job.date, job.versions?.at(-1)?.name].filter(Boolean).join(", "),
     }));
   });

@@ -1,7 +1,6 @@
-import { inSentence } from "../words";
 import { polygonSelfCrossing } from "../geometry";
 import { panelIsClosed, panelOutline, type Panel } from "../pattern";
-import { Refusal, say } from "../units";
+import { Refusal, say, inside, type Sentence } from "../units";
 
 /** What is said where the card gives no outline, and where the moves do. */
 export const MEASURES_AT_FAULT = ["These measures give", "Check waist, hip, crotch depth and the levels."] as const;
@@ -24,10 +23,10 @@ function faultOf(panel: Panel): string | null {
 }
 
 /** The first panel that is not sound, and what is wrong with it. */
-function firstFault(panels: readonly Panel[]): { readonly panel: string; readonly fault: string } | null {
+function firstFault(panels: readonly Panel[]): { readonly panel: Sentence; readonly fault: string } | null {
   for (const panel of panels) {
     const fault = faultOf(panel);
-    if (fault) return { panel: inSentence(panel.name), fault };
+    if (fault) return { panel: inside(panel.name), fault };
   }
   return null;
 }

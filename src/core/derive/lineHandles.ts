@@ -5,7 +5,10 @@ import type { Mm } from "../units";
 import type { WorksheetLine } from "./worksheetLine";
 
 /** A line with its handles on the finished pattern: a redrawn seam is pulled where it lies in the end, on whichever part. */
-export function withHandles(line: WorksheetLine, { plan, panels }: StyleState): WorksheetLine {
+export function withHandles<L extends Pick<WorksheetLine, "on" | "passed" | "move" | "numbers" | "handles">>(
+  line: L,
+  { plan, panels }: StyleState,
+): L {
   const handles = line.on && !line.passed ? MOVES[line.move]?.handlesOn?.(plan, line.numbers, panels) : undefined;
   if (!handles) return { ...line, handles: line.handles.map((handle) => finished(handle, panels)) };
   const placed = handles.flatMap((handle): Handle[] => {

@@ -1,9 +1,8 @@
-import { inSentence } from "../words";
 import type { ResolvedRules } from "../drafting";
 import type { Fitting } from "../fitting";
 import { divideLegs, drawingOn, pairOf, panelOutline, type Panel, refsLength } from "../pattern";
 import type { StyleState } from "../moves";
-import { Refusal, say, type Mm } from "../units";
+import { Refusal, say, type Mm, inside } from "../units";
 import type { MovesRun, WorksheetLine } from "./worksheetLine";
 import { flipped } from "./asItLies";
 import { outlinesDiffer } from "./outlines";
@@ -70,7 +69,7 @@ export function joinedSides(right: MovesRun, left: MovesRun, at: string): MovesR
   if (whole)
     throw new Refusal(
       at,
-      say`The ${inSentence(whole.name)} is cut for both halves in one. Mirror it, or cut it apart first.`,
+      say`The ${inside(whole.name)} is cut for both halves in one. Mirror it, or cut it apart first.`,
     );
   const divided = divideLegs(drawn, (p) => differs.has(p.id), { by: "fitting", asWorn: true });
   const panels = divided.panels.map((p): Panel => {

@@ -11,6 +11,7 @@ import {
   type Sentence,
   type Tape,
   type Unit,
+  textOf,
 } from "../units";
 import type { Derived } from "../derive";
 import { pathFlatten, pathLength, pathReverse, polygonArea } from "../geometry";
@@ -30,13 +31,13 @@ function panelReply(panel: Panel): unknown {
   const points = edges.map((e) => pathFlatten(e.path));
   return {
     id: panel.id,
-    name: panel.name,
+    name: textOf(panel.name),
     half: panel.half,
     material: panel.cutting.material,
     edges: edges.map((e, i) => ({
       id: e.id,
       role: e.role,
-      name: e.name,
+      name: textOf(e.name),
       length: pathLength(e.path),
       points: points[i],
     })),
@@ -48,8 +49,15 @@ function panelReply(panel: Panel): unknown {
 }
 
 function pieceReply(piece: Piece): unknown {
-  const { panel: _panel, notches, ...rest } = piece;
-  return { ...rest, notches: notches.map(({ at, outer, kind, pairs }) => ({ at, outer, kind, pairs })) };
+  const { panel: _panel, notches, name, label, edges, signs, ...rest } = piece;
+  return {
+    ...rest,
+    name: textOf(name),
+    label: label.map(textOf),
+    edges: edges.map((e) => ({ ...e, name: textOf(e.name) })),
+    signs: { ...signs, words: signs.words.map((w) => ({ ...w, text: textOf(w.text) })) },
+    notches: notches.map(({ at, outer, kind, pairs }) => ({ at, outer, kind, pairs })),
+  };
 }
 
 /** A number of the reply: its value, its sum in millimetres, and both as they are told on the maker's tape. */
@@ -120,7 +128,7 @@ export function replyOf(derived: Derived, unit: Unit): unknown {
       panelReply,
     ),
     pieces: derived.pieces.map(pieceReply),
-    seams: derived.seams.map(({ walkA: _a, walkB: _b, ...seam }) => seam),
+    seams: derived.seams.map(({ walkA: _a, walkB: _b, label, ...seam }) => ({ ...seam, label: textOf(label) })),
     notions: derived.notions.map(({ label, length, note, caution, ...notion }) => ({
       ...notion,
       label: told(label),
@@ -133,6 +141,7 @@ export function replyOf(derived: Derived, unit: Unit): unknown {
       ...check,
       unit: UNITS[check.unit],
       message: told(check.message),
+      ...(check.meant !== undefined && { meant: textOf(check.meant) }),
       fix: check.fix && told(check.fix),
       ...(check.remedy !== undefined && { remedy: remedy(check.remedy) }),
     })),

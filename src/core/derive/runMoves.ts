@@ -93,7 +93,7 @@ class Run {
     const shown = this.lines.filter((l) => l.index !== null).flatMap((l) => l.drawn);
     // Where the legs were left off in the end, nobody is told how they were walked.
     const told = hasLegs(this.state.panels) ? this.lines : this.lines.filter((l) => l.index !== null);
-    const worksheet = told.map((line) => withHandles(this.told(line), this.state));
+    const worksheet = told.map((line) => this.told(withHandles(line, this.state)));
     return mirrored({ state: this.state, worksheet, shown });
   }
 

@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import { clothOtherwise, FOLDS, type CupboardCloth, type Fold, type LayCloth } from "../cloth";
 import { forJob } from "../cloth/cupboard";
 import type { Derived } from "../derive";
@@ -6,7 +5,7 @@ import type { Job } from "../files";
 import { boxOf, polygonArea } from "../geometry";
 import type { JobChange } from "../inspect";
 import { grainWords, leans, TURNED_GRAINS, type Piece } from "../pieces";
-import { plain, say, type Mm, type Sentence, asSentence } from "../units";
+import { plain, say, type Mm, type Sentence, asSentence, inside } from "../units";
 import { applyChanges } from "./changes";
 import { readCloth } from "./cloth";
 import { fittable } from "./fittable";
@@ -55,7 +54,7 @@ const areaOf = ({ cutLine }: Piece): number => Math.abs(polygonArea(cutLine));
 /** Strips laid across the cloth, large pieces a little off the thread, and a narrower band. */
 function partsOf(job: Job, { pieces, finish }: Derived): readonly Idea[] {
   const across = pieces.filter(isStrip).map(({ id, name }): Idea => ({
-    says: say`Cut the ${inSentence(name)} across the cloth`,
+    says: say`Cut the ${inside(name)} across the cloth`,
     changes: [{ path: ["cloth", "grain", id], value: "across" }],
   }));
   const leaning = [...pieces]
@@ -64,7 +63,7 @@ function partsOf(job: Job, { pieces, finish }: Derived): readonly Idea[] {
     .slice(0, LARGEST)
     .flatMap(({ id, name }) =>
       TURNED_GRAINS.filter(leans).map((lies): Idea => ({
-        says: say`Lay the ${inSentence(name)} ${grainWords(lies)}`,
+        says: say`Lay the ${inside(name)} ${grainWords(lies)}`,
         changes: [{ path: ["cloth", "grain", id], value: lies }],
       })),
     );

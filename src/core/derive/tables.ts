@@ -5,7 +5,7 @@ import type { Derived } from "../derive";
 import { readingRows } from "../inspect";
 import { cuttingList } from "../making";
 import { grainWords } from "../pieces";
-import { formatLength, tell, tellSum, type Mm, type Tape } from "../units";
+import { formatLength, tell, tellSum, type Mm, type Tape, textOf } from "../units";
 
 /** One line of the table that is handed over. Lengths are millimetres, with the maker's own tape beside them. */
 interface Row {
@@ -47,13 +47,13 @@ export function tableRows(derived: Derived, tape: Tape): readonly Row[] {
       return mm === null ? [] : [row("reading", "", label, length(mm))];
     }),
     ...cuttingList(derived).map((line) =>
-      row("piece", line.piece, line.name, {
+      row("piece", line.piece, textOf(line.name), {
         count: line.count,
         note: [
           line.material,
           line.pairs && "pairs",
           line.onFold && "on the fold",
-          line.lies && grainWords(line.lies),
+          line.lies && textOf(grainWords(line.lies)),
           line.note,
         ]
           .filter(Boolean)
@@ -62,7 +62,7 @@ export function tableRows(derived: Derived, tape: Tape): readonly Row[] {
     ),
     ...derived.pieces.flatMap((piece) =>
       piece.edges.map((edge) =>
-        row("edge", piece.id, edge.name, {
+        row("edge", piece.id, textOf(edge.name), {
           ...length(edge.length),
           note: phrase`allowance ${formatLength(edge.allowance, tape)}`,
         }),

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { type Edge, type PanelLine } from "../pattern";
 import {
   angleFromTo,
@@ -23,7 +22,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import type { Mm, Radians } from "../units";
+import { type Mm, type Radians, say, count } from "../units";
 import { handleAtHip, sideFromHip } from "./legSeams";
 
 /** Darts of one panel: how many, how wide each mouth is, how long their legs are, where and which way they run. */
@@ -236,7 +235,7 @@ function openWaist(closed: Closed): DrawnWaist {
     edges.push({
       id: i === 0 ? "dart" : `dart-${i + 1}`,
       role: "dart",
-      name: closed.darts.length === 1 ? "dart" : phrase`dart ${i + 1}`,
+      name: closed.darts.length === 1 ? "dart" : say`dart ${count(i + 1)}`,
       path: [line(from, capPoint), line(capPoint, to)],
     });
     dartLines.push({ kind: "dart", points: [from, tip, to] });

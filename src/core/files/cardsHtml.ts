@@ -1,6 +1,6 @@
 import { boxOf, pathEnd, pathStart, type Path } from "../geometry";
 import { cardsByDrawing, pictureOf, type Card } from "../making";
-import { tell, type Tape } from "../units";
+import { tell, type Tape, textOf } from "../units";
 import { fileStem, type HandedFile } from "./handedFile";
 import { escaped } from "./drawing/markup";
 
@@ -40,7 +40,7 @@ export function cardsHtml(title: string, cards: readonly Card[], tape: Tape): Ha
   const ofDrawing = cardsByDrawing(cards);
   const sections = cards.map(
     (card) =>
-      `<section><h2>${escaped(card.name)}, card ${card.n} of ${cards.length}</h2>${picture(card, ofDrawing(card))}<p>${escaped(tell(card.says, tape))}</p></section>`,
+      `<section><h2>${escaped(textOf(card.name))}, card ${card.n} of ${cards.length}</h2>${picture(card, ofDrawing(card))}<p>${escaped(tell(card.says, tape))}</p></section>`,
   );
   const text = `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${escaped(title)}</title><style>${STYLE}</style></head><body><main>${sections.join("\n")}</main></body></html>

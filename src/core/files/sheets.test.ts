@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { layWithin } from "../derive/lay";
 import { cutShapes, type LayCloth } from "../cloth";
 import { cardsOf } from "../making";
@@ -14,7 +15,7 @@ test("a lay goes out at true scale: millimetres on the page, every piece once fo
   const derived = derivedOf(palazzoJob(HAND_BODY));
   const laid = layWithin(cutShapes(derived.pieces, "shell"), CLOTH, 1, { steps: 1, milliseconds: 20_000 });
   if (!laid.ok) throw new Error("not laid");
-  const file = laySvg("Heron & Co", laid.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, p.name])), "cm");
+  const file = laySvg("Heron & Co", laid.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, textOf(p.name)])), "cm");
   const svg = text(file.bytes);
   const [, wide, tall] = /width="([\d.]+)mm" height="([\d.]+)mm"/.exec(svg) ?? [];
   expect(Number(wide)).toBeCloseTo(laid.lay.length + 120, 0);
@@ -47,7 +48,7 @@ test.each(["open", "lengthwise", "across"] as const)(
     const cloth = { ...CLOTH, fold };
     const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1, milliseconds: 20_000 });
     if (!laid.ok) throw new Error("not laid");
-    const names = new Map(derived.pieces.map((p) => [p.id, p.name]));
+    const names = new Map(derived.pieces.map((p) => [p.id, textOf(p.name)]));
     const file = await layPdf({ title: "Heron walk", lay: laid.lay, cloth, names, tape: "in" }, "letter");
     const doc = await PDFDocument.load(file.bytes);
     const strips = laid.lay.length > 1000 ? Math.ceil((laid.lay.length - 100) / 900) : 0;

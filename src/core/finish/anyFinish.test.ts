@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { RUNS } from "../testing/runs";
 import { said } from "../testing/said";
 import fc from "fast-check";
@@ -25,7 +26,7 @@ function wrongIn(whole: Derived): string[] {
     ...whole.sewn.flatMap(badOutline),
     ...whole.seams
       .filter((s) => s.how === "equal" && Math.abs(s.lengthA - s.lengthB) > 0.6)
-      .map((s) => `${s.label}: ${s.lengthA.toFixed(1)} and ${s.lengthB.toFixed(1)}`),
+      .map((s) => `${textOf(s.label)}: ${s.lengthA.toFixed(1)} and ${s.lengthB.toFixed(1)}`),
     ...whole.pieces.flatMap((p) => [
       ...(polygonSelfCrossing(p.cutLine) ? [`the cut line of ${p.id} crosses itself`] : []),
       ...(p.area > 100 && p.grain.flat().every(Number.isFinite) ? [] : [`${p.id} is no piece`]),

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import {
   against,
   along,
@@ -12,7 +11,7 @@ import {
   type PartKind,
 } from "../pattern";
 import { pathLength } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import { withParts, type Garment } from "./garment";
 import type { OpensAt } from "./define";
 
@@ -64,7 +63,7 @@ export function withFacingEnds(garment: Garment, opens: OpensAt): Garment {
       for (const ref of [a, b]) done.add(keyOf(ref));
       joins.push({
         id: `${a.panel}-${seam.id}`,
-        label: phrase`${seam.label}, facing`,
+        label: say`${seam.label}, facing`,
         kind: "cut",
         by: garment.joins.find((j) => [...j.a, ...j.b].some((r) => r.panel === a.panel))?.by ?? null,
         how: "equal",
@@ -116,7 +115,7 @@ function shoulderEnds(garment: Garment): readonly Join[] {
   return [
     {
       id: `${back.panel.id}-own`,
-      label: phrase`Shoulder, facing`,
+      label: say`Shoulder, facing`,
       kind: "cut",
       by: null,
       how: "equal",

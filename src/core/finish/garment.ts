@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import {
   against,
   edgeOf,
@@ -14,7 +13,7 @@ import {
 } from "../pattern";
 import type { BodyMeasures } from "../body";
 import { line, type Point } from "../geometry";
-import { type Mm, type Quantity, type Sentence } from "../units";
+import { type Mm, type Quantity, type Sentence, type Words, say } from "../units";
 
 /** What is bought by length or number and not cut from a pattern piece. */
 export interface Notion {
@@ -81,7 +80,7 @@ const at = (x: Mm, y: Mm): Point => [x, y];
 /** A stretch of a strip's sewn edge. */
 export interface StripStretch {
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
   readonly length: Mm;
   readonly role: EdgeRole;
 }
@@ -91,7 +90,7 @@ export interface StripStretch {
  * from the right end to the left. The fold runs along its middle; the grain along the strip.
  */
 export function foldedStrip(
-  { id, name, part }: { readonly id: string; readonly name: string; readonly part: PartKind },
+  { id, name, part }: { readonly id: string; readonly name: Words; readonly part: PartKind },
   stretches: readonly StripStretch[],
   depth: Mm,
   lines: readonly Mm[] = [],
@@ -142,7 +141,7 @@ export function becoming(panel: Panel, edge: string, becomes: Edge["becomes"]): 
 /** A strip's ends sewn to each other. */
 export const ringJoin = (strip: Panel, by: string): Join => ({
   id: `${strip.id}-ends`,
-  label: phrase`${strip.name}, its ends`,
+  label: say`${strip.name}, its ends`,
   kind: "cut",
   by,
   how: "equal",

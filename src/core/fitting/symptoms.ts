@@ -1,4 +1,7 @@
-import type { PerTape } from "../params";
+import { bodice } from "../moves/bodice";
+import { setLength } from "../moves/setLength";
+import { shapeLeg } from "../moves/shapeLeg";
+import type { Params, PerTape } from "../params";
 import type { Mm } from "../units";
 import type { FittingChange } from "./schema";
 import type { SymptomId } from "./symptomIds";
@@ -39,10 +42,10 @@ const rule = (label: string, path: string, way: 1 | -1, cm: number, inches: numb
   ...(first && { first }),
 });
 
-const move = (
+const move = <P extends Params>(
   label: string,
-  id: string,
-  param: string,
+  { id }: { readonly id: string; readonly params: P },
+  param: keyof P & string,
   way: 1 | -1,
   cm: number,
   inches: number,
@@ -157,8 +160,8 @@ export const SYMPTOMS: readonly Symptom[] = [
     at: "hemInseam",
     drawn: "M18 50C24 58 26 66 26 74M42 50C36 58 34 66 34 74",
     cures: [
-      move("Hem moved toward the side", "shape-leg", "hemToSide", 1, 10, 3 / 8, true),
-      move("Knee moved toward the side", "shape-leg", "kneeToSide", 1, 6, 1 / 4, true),
+      move("Hem moved toward the side", shapeLeg, "hemToSide", 1, 10, 3 / 8, true),
+      move("Knee moved toward the side", shapeLeg, "kneeToSide", 1, 6, 1 / 4, true),
     ],
     means: ["crease-balance"],
   },
@@ -169,8 +172,8 @@ export const SYMPTOMS: readonly Symptom[] = [
     at: "hemSide",
     drawn: "M26 50C20 58 18 66 18 74M34 50C40 58 42 66 42 74",
     cures: [
-      move("Hem moved toward the inseam", "shape-leg", "hemToSide", -1, 10, 3 / 8, true),
-      move("Knee moved toward the inseam", "shape-leg", "kneeToSide", -1, 6, 1 / 4, true),
+      move("Hem moved toward the inseam", shapeLeg, "hemToSide", -1, 10, 3 / 8, true),
+      move("Knee moved toward the inseam", shapeLeg, "kneeToSide", -1, 6, 1 / 4, true),
     ],
     means: ["crease-balance"],
   },
@@ -205,7 +208,7 @@ export const SYMPTOMS: readonly Symptom[] = [
     root: "front",
     at: "kneeSide",
     drawn: "M16 62H27M17 66H27M33 62H44M33 66H43",
-    cures: [move("Knee wider, one leg", "shape-leg", "knee", 1, 20, 3 / 4, true)],
+    cures: [move("Knee wider, one leg", shapeLeg, "knee", 1, 20, 3 / 4, true)],
   },
   {
     id: "zip-bulges",
@@ -215,7 +218,7 @@ export const SYMPTOMS: readonly Symptom[] = [
     drawn: "M30 8C24 14 24 20 30 26M30 8C36 14 36 20 30 26",
     cures: [
       rule("Crotch deeper", "crotchDepth.add", 1, 13, 1 / 2, true),
-      move("Back waist darts wider", "bodice", "backDarts", 1, 10, 3 / 8),
+      move("Back waist darts wider", bodice, "backDarts", 1, 10, 3 / 8),
     ],
     needsBodice: true,
   },
@@ -245,7 +248,7 @@ export const SYMPTOMS: readonly Symptom[] = [
     root: "front",
     at: "creaseHem",
     drawn: "M20 64V75M17 72L20 75L23 72M40 64V75M37 72L40 75L43 72",
-    cures: [move("Shorter", "set-length", "length", -1, 20, 3 / 4, true)],
+    cures: [move("Shorter", setLength, "length", -1, 20, 3 / 4, true)],
   },
   {
     id: "hem-short",
@@ -253,7 +256,7 @@ export const SYMPTOMS: readonly Symptom[] = [
     root: "front",
     at: "creaseHem",
     drawn: "M20 75V64M17 67L20 64L23 67M40 75V64M37 67L40 64L43 67",
-    cures: [move("Longer", "set-length", "length", 1, 20, 3 / 4, true)],
+    cures: [move("Longer", setLength, "length", 1, 20, 3 / 4, true)],
   },
 ];
 

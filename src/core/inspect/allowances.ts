@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import { edgeOf, panelOutline, type Edge, type Panel } from "../pattern";
 import {
   angleFromTo,
@@ -13,13 +12,13 @@ import {
   type Point,
 } from "../geometry";
 import type { Piece } from "../pieces";
-import { count, toDegrees, type Mm, type Sentence, say, making } from "../units";
+import { count, toDegrees, type Mm, type Sentence, say, making, inside, type Words } from "../units";
 import { verdict, type CheckRule, type Inspected, type Remedy } from "./check";
 import { unequalSeams } from "./seamAllowances";
 
 interface Misfit {
   readonly piece: Piece;
-  readonly edge: string;
+  readonly edge: Words;
   readonly point: Point;
   readonly off: number;
 }
@@ -112,7 +111,7 @@ function crossings(pieces: readonly Piece[]): readonly Wrong[] {
             status: "fault",
             panel: piece.id,
             point,
-            text: say`The cut line of the ${inSentence(piece.name)} crosses itself.`,
+            text: say`The cut line of the ${inside(piece.name)} crosses itself.`,
           },
         ]
       : [];
@@ -130,7 +129,7 @@ function bareEdges(pieces: readonly Piece[]): readonly Wrong[] {
           {
             ...where,
             status: "fault",
-            text: say`The ${edge.name} of the ${inSentence(piece.name)} is sewn to nothing, and nothing is said to become of it.`,
+            text: say`The ${edge.name} of the ${inside(piece.name)} is sewn to nothing, and nothing is said to become of it.`,
           },
         ];
       if (edge.allowance > 0 || edge.fate === "folded" || edge.fate === "undecided" || edge.isFree) return [];
@@ -138,7 +137,7 @@ function bareEdges(pieces: readonly Piece[]): readonly Wrong[] {
         {
           ...where,
           status: "fault",
-          text: say`The ${edge.name} of the ${inSentence(piece.name)} has no allowance.`,
+          text: say`The ${edge.name} of the ${inside(piece.name)} has no allowance.`,
           ...(edge.role !== "hem" && {
             remedy: {
               label: say`Give it ${10}`,
@@ -173,7 +172,7 @@ function strayMarks(pieces: readonly Piece[]): readonly Wrong[] {
               status: "fault",
               panel: piece.id,
               point: at,
-              text: say`A notch of the ${inSentence(piece.name)} lies ${making(off)} off its line.`,
+              text: say`A notch of the ${inside(piece.name)} lies ${making(off)} off its line.`,
             },
           ];
     }),

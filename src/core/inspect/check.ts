@@ -5,7 +5,7 @@ import type { ResolvedFinish } from "../finish";
 import type { Point } from "../geometry";
 import type { Piece, Seam } from "../pieces";
 import type { MoveEntry } from "../styles";
-import { plain, say, type EngineFault, type Mm, type Sentence, type Tape, NOTHING } from "../units";
+import { plain, say, type EngineFault, type Mm, type Sentence, type Tape, NOTHING, type Words } from "../units";
 import type { Readings } from "./readings";
 
 export type CheckStatus = "pass" | "look" | "fault";
@@ -25,7 +25,7 @@ export interface Check {
   /** What one press changes in the job to mend it; null or absent where that is for the maker. */
   readonly remedy?: Remedy | null;
   /** Why its maker means it so; it is then listed and printed, and counts as nothing to settle. */
-  readonly meant?: string;
+  readonly meant?: Words;
   /** Set where nothing was measured because Eland failed at it. */
   readonly failed?: EngineFault;
 }

@@ -1,3 +1,4 @@
+import { lastGiving } from "../moves/given";
 import { isBodice, panelOutline } from "../pattern";
 import { boxOf } from "../geometry";
 import { plain, say, type Mm } from "../units";
@@ -83,11 +84,11 @@ function howToOpen({ finish, legs, measures, finishSource }: Inspected): Pick<Ch
 
 /** A shorter leg, where a move sets the length. */
 function shorterBy(moves: Inspected["moves"], whole: number, by: number): Check["remedy"] {
-  const index = moves.findIndex((m) => m.move === "set-length" && m.on);
-  if (index < 0) return null;
+  const set = lastGiving(moves, "length");
+  if (!set) return null;
   return {
     label: say`Shorten the leg by ${Math.ceil(by)}`,
-    changes: [{ path: ["moves", index, "params", "length"], value: `${plain(Math.floor(whole - by))} mm` }],
+    changes: [{ path: ["moves", set.index, "params", set.param], value: `${plain(Math.floor(whole - by))} mm` }],
   };
 }
 

@@ -1,7 +1,6 @@
-import { inSentence } from "../words";
 import { edgesWithRole, panelOutline, type Panel } from "../pattern";
 import { pathAt, pathLength, polygonArea } from "../geometry";
-import { say, making, type Mm } from "../units";
+import { say, making, type Mm, inside } from "../units";
 import { pathTurn } from "../pieces";
 import { byLimits, verdict, type CheckRule, type Inspected } from "./check";
 
@@ -48,8 +47,8 @@ export const hemTurn: CheckRule = {
       unit: "making",
       message:
         worst.value >= 0
-          ? say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${inSentence(worst.panel.name)}.`
-          : say`A turn-up of ${hemDepth} is ${making(-worst.value)} too short on the ${inSentence(worst.panel.name)}: its edge has to be stretched.`,
+          ? say`A turn-up of ${hemDepth} leaves ${making(worst.value)} to ease in on the ${inside(worst.panel.name)}.`
+          : say`A turn-up of ${hemDepth} is ${making(-worst.value)} too short on the ${inside(worst.panel.name)}: its edge has to be stretched.`,
       where: hem ? { panel: worst.panel.id, point: pathAt(hem.path, pathLength(hem.path) / 2).point } : null,
       fix: say`Choose a narrower hem, a facing or a rolled hem.`,
       remedy: asFlat(finish.hem)

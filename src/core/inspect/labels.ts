@@ -1,3 +1,4 @@
+import { UNNAMED } from "../pieces";
 import { say } from "../units";
 import { verdict, type CheckRule } from "./check";
 
@@ -8,7 +9,11 @@ export const labels: CheckRule = {
   note: "Every piece carries name, count, material, wearer and grain.",
   measure({ pieces }) {
     const poor = pieces.filter(
-      (p) => p.label.length < 5 || !p.label[0] || p.label.some((l) => /not named|Unnamed/.test(l)) || p.cut.count < 1,
+      (p) =>
+        p.label.length < 5 ||
+        !p.label[0] ||
+        p.label.some((l) => l === UNNAMED.job || l === UNNAMED.wearer) ||
+        p.cut.count < 1,
     );
     const missing = poor[0];
     return verdict(this, {

@@ -1,9 +1,8 @@
-import { inSentence } from "../words";
 import { creaseHalvesOf } from "./creaseHalves";
 import { legOf, panelById, landmarkOf, refPath, refsLength, type JoinKind } from "../pattern";
 import { pathStart } from "../geometry";
 import type { Seam } from "../pieces";
-import { type Mm, say, making, joined } from "../units";
+import { type Mm, say, making, joined, inside, type Sentence } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type Inspected } from "./check";
 
 interface Walked {
@@ -36,8 +35,8 @@ export const sideSeams: CheckRule = {
     if (!worst) return null;
     const { seam, value } = worst;
     const status = byLimits(value, 1, 2);
-    const name = (address: string | undefined): string =>
-      inSentence(panelById(inspected.panels, (address ?? "").split(".")[0] ?? "").name);
+    const name = (address: string | undefined): Sentence =>
+      inside(panelById(inspected.panels, (address ?? "").split(".")[0] ?? "").name);
     const [a, b] = [name(seam.a[0]), name(seam.b[0])];
     return verdict(this, {
       status,

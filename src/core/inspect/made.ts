@@ -1,9 +1,8 @@
-import { inSentence } from "../words";
 import { elasticLength, elasticOf, STRETCHES, type ResolvedPocket } from "../finish";
 import { panelOutline } from "../pattern";
 import { boxOf, pointDistance, pointSubtract, polygonArea, type Point } from "../geometry";
 import type { Piece } from "../pieces";
-import { type Mm, say, making, ratio } from "../units";
+import { type Mm, say, making, ratio, inside } from "../units";
 import { byFloor, byLimits, placeOf, verdict, asStored, type CheckRule } from "./check";
 
 /** The waist elastic passes the hip at full stretch and is not too tight at rest. */
@@ -167,8 +166,8 @@ export const pieceFitsCloth: CheckRule = {
       unit: "length",
       message:
         value > width
-          ? say`The ${inSentence(piece.name)} is ${value - width} wider than the ${cloths} of ${width}: there it needs a join.`
-          : say`The widest piece, the ${inSentence(piece.name)}, takes ${value} of ${width}.`,
+          ? say`The ${inside(piece.name)} is ${value - width} wider than the ${cloths} of ${width}: there it needs a join.`
+          : say`The widest piece, the ${inside(piece.name)}, takes ${value} of ${width}.`,
       where: { panel: piece.id, point: piece.grain[0] },
       fix: say`Piece it with a join, open the hem less, or take wider cloth.`,
     });

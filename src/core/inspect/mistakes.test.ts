@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { edgeOf, panelById } from "../pattern";
 import type { Derived } from "../derive";
 import type { Job } from "../files";
@@ -175,7 +176,7 @@ describe("net and cut", () => {
   test("a flounce is sewn along its seam line; what is cut lies one allowance inside it", () => {
     const bell = made({ style: { id: "bell-flounce", params: {} } });
     const piece = bell.pieces.find((p) => p.panel.worn?.ring);
-    const inner = piece?.edges.find((e) => e.id === "top" || e.name.includes("seam"));
+    const inner = piece?.edges.find((e) => e.id === "top" || textOf(e.name).includes("seam"));
     expect(inner?.allowance).toBeGreaterThan(0);
     const seams = bell.seams.filter((s) => s.id.includes("flounce") && s.how === "equal");
     expect(seams.length).toBeGreaterThan(0);

@@ -1,7 +1,6 @@
-import { inSentence } from "../words";
 import { edgesWithRole, isOf, panelOutline, type Panel } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathNearest, polygonArea, type Path, type Point } from "../geometry";
-import { plain, toDegrees, say, angle, type Mm } from "../units";
+import { plain, toDegrees, say, angle, type Mm, inside } from "../units";
 import { byEstimate, byFloor, byLimits, verdict, type CheckRule, type CheckStatus } from "./check";
 
 /** Stretch of side seam over which a corner is felt. */
@@ -54,7 +53,7 @@ export const hipCorner: CheckRule = {
       value: worst.turn,
       limit: 12,
       unit: "degrees",
-      message: say`The side of the ${inSentence(worst.panel.name)} turns by ${angle(worst.turn)} within ${WINDOW}, ${worst.at} down along the seam.`,
+      message: say`The side of the ${inside(worst.panel.name)} turns by ${angle(worst.turn)} within ${WINDOW}, ${worst.at} down along the seam.`,
       where: { panel: worst.panel.id, point: worst.point },
       fix: say`Widen the leg below the hip, or round the side over a longer stretch.`,
     });
@@ -80,7 +79,7 @@ export const dartLength: CheckRule = {
       value: lowest.value,
       limit: 50,
       unit: "length",
-      message: say`The lowest dart, on the ${inSentence(lowest.panel.name)}, ends ${lowest.value} above the hip line.`,
+      message: say`The lowest dart, on the ${inside(lowest.panel.name)}, ends ${lowest.value} above the hip line.`,
       where: { panel: lowest.panel.id, point: lowest.tip },
       fix: say`Shorten the dart.`,
       remedy: {
@@ -121,7 +120,7 @@ export const mirroredPair: CheckRule = {
       limit: 0,
       unit: "pieces",
       message: first
-        ? say`The ${inSentence(first.name)} would not come out as left and right.`
+        ? say`The ${inside(first.name)} would not come out as left and right.`
         : say`Left and right are one of each.`,
       where: first ? { panel: first.id, point: first.grain[0] } : null,
       fix: say`Cut it as a pair, or mirror one of the two.`,

@@ -1,8 +1,7 @@
-import { inSentence, phrase } from "../words";
 import { panelById, panelOutline, type Edge, type EdgeRef, type EdgeRole, type Panel } from "../pattern";
 import { angleFromTo, pathEndTangent, pathStart, pathStartTangent, polygonArea, type Point } from "../geometry";
 import type { Seam } from "../pieces";
-import { toDegrees, say, angle, type Sentence } from "../units";
+import { toDegrees, say, angle, type Sentence, inside } from "../units";
 import { byLimits, verdict, type Check, type CheckRule, type CheckStatus } from "./check";
 
 /** What bounds the panel beside the start of a walked edge, and the angle inside the panel there, in degrees. */
@@ -30,7 +29,7 @@ interface Joint {
   readonly deviation: number;
   readonly panel: string;
   readonly point: Point;
-  readonly place: string;
+  readonly place: Sentence;
 }
 
 /** Every place where a seam brings two edges of a role end to end, with how far the joined edge is from straight. */
@@ -41,7 +40,7 @@ function jointsOf(panels: readonly Panel[], seams: readonly Seam[], role: EdgeRo
       const [first, second] = [cornerAt(panels, a, end), cornerAt(panels, b, end)];
       if (first.beside.role !== role || second.beside.role !== role) return [];
       const deviation = first.inside + second.inside - 180;
-      return [{ deviation, panel: a.panel, point: first.point, place: phrase`the ${inSentence(seam.label)}` }];
+      return [{ deviation, panel: a.panel, point: first.point, place: say`the ${inside(seam.label)}` }];
     }),
   );
 }

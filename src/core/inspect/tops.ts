@@ -1,7 +1,8 @@
 import { edgesWithRole, halvesOf as timesWorn, isBodice } from "../pattern";
 import { pathLength } from "../geometry";
 import { opensAt } from "../finish";
-import { ABOVE_BUST, BEYOND_BUST } from "../moves";
+import { ABOVE_BUST, BEYOND_BUST, cowl as cowlMove } from "../moves/cowl";
+import { isLineOf } from "../moves/given";
 import { plain, say, type Mm } from "../units";
 import { byEstimate, byFloor, estimateSaid, placeOf, verdict, type CheckRule } from "./check";
 
@@ -53,7 +54,7 @@ export const facingCovers: CheckRule = {
     // Hanging below the bust it is a matter of taste, and of how deep its facing is.
     const isDeep = cowl.drop > cowl.bust - ABOVE_BUST + 0.5;
     const status = isDeep ? "look" : byFloor(value, BEYOND_BUST, -Infinity);
-    const index = inspected.moves.findIndex((m) => m.move === "cowl" && m.on);
+    const index = inspected.moves.findIndex((m) => m.on && isLineOf(m, cowlMove));
     const deep = Math.ceil(cowl.facing + BEYOND_BUST - value);
     return verdict(this, {
       status,

@@ -1,12 +1,12 @@
 import type { MadeGarment } from "./garment";
 import type { Material } from "../pattern";
 import type { Piece } from "../pieces";
-import type { Mm, Sentence } from "../units";
+import { type Mm, type Sentence, type Words } from "../units";
 
 /** One line of the cutting list. */
 export interface CutLine {
   readonly piece: string;
-  readonly name: string;
+  readonly name: Words;
   readonly material: Material;
   readonly count: number;
   readonly onFold: boolean;

@@ -1,10 +1,9 @@
-import { inSentence, phrase } from "../words";
 import type { MadeGarment } from "./garment";
 import { JOIN_ALLOWANCE } from "../cloth";
 import { FINISHES, type Notion } from "../finish";
 import type { Panel, PartKind } from "../pattern";
 import type { Piece, Seam } from "../pieces";
-import { ratio, say, type Mm, type Sentence } from "../units";
+import { ratio, say, type Mm, type Sentence, inside, joined as inARow, type Words } from "../units";
 
 /** What is done: one act of making. */
 export type Doing =
@@ -123,7 +122,7 @@ const joinsOf = (pieces: readonly Piece[], joined: readonly string[]): readonly 
     .map((piece) => ({
       id: `join-${piece.id}`,
       doing: "join",
-      says: say`Join the ${inSentence(piece.name)} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
+      says: say`Join the ${inside(piece.name)} from two along the grain, ${JOIN_ALLOWANCE} on both sides of the join; press it open.`,
       ...PLAIN,
       pieces: [piece.id],
       allowance: JOIN_ALLOWANCE,
@@ -136,7 +135,7 @@ const joinsOf = (pieces: readonly Piece[], joined: readonly string[]): readonly 
 const PLAIN = { pieces: [], seam: null, seams: [], notions: [], edges: [], allowance: null, caution: null } as const;
 
 /** How a piece is made up that is sewn into no seam. */
-const MADE_UP: Readonly<Partial<Record<PartKind, (name: string) => Sentence>>> = {
+const MADE_UP: Readonly<Partial<Record<PartKind, (name: Words) => Sentence>>> = {
   patch: (name) =>
     say`Turn in and press the edges of the ${name}, its opening first, and sew it on where it is marked.`,
   belt: (name) => say`Fold the ${name} along its middle, sew it and turn it; press it.`,
@@ -148,7 +147,7 @@ const madeUp = (pieces: readonly Piece[], done: readonly Operation[]): readonly 
   pieces
     .filter(({ id }) => !done.some((o) => o.doing !== "fuse" && o.doing !== "join" && o.pieces.includes(id)))
     .map((piece): Operation => {
-      const name = inSentence(piece.name);
+      const name = inside(piece.name);
       const says = piece.is.part && MADE_UP[piece.is.part]?.(name);
       return {
         ...PLAIN,
@@ -201,7 +200,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
   const fusing = fused.map((piece): Operation => ({
     id: `fuse-${piece.id}`,
     doing: "fuse",
-    says: say`Fuse the interfacing to the ${inSentence(piece.name)}.`,
+    says: say`Fuse the interfacing to the ${inside(piece.name)}.`,
     ...PLAIN,
     pieces: [piece.id],
     allowance: null,
@@ -218,7 +217,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       operations.push({
         id: `darts-${piece.id}`,
         doing: "dart",
-        says: say`Sew the darts of the ${inSentence(piece.name)}, from the edge to the tip; press them over a curve.`,
+        says: say`Sew the darts of the ${inside(piece.name)}, from the edge to the tip; press them over a curve.`,
         ...PLAIN,
         pieces: [piece.id],
         allowance: null,
@@ -230,7 +229,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
       operations.push({
         id: `pleats-${piece.id}`,
         doing: "pleat",
-        says: say`Fold the pleats of the ${inSentence(piece.name)} and stitch them across at the seam line.`,
+        says: say`Fold the pleats of the ${inside(piece.name)} and stitch them across at the seam line.`,
         ...PLAIN,
         pieces: [piece.id],
         allowance: null,
@@ -249,7 +248,7 @@ export function operationsOf(derived: MadeGarment, joined: readonly string[]): r
     operations.push({
       id: seam.id,
       doing,
-      says: say`Sew: ${first ?? ""}${others.map((label) => phrase`, and ${inSentence(label)}`).join("")}${seam.leg === "both" && times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
+      says: say`Sew: ${first ?? ""}${inARow(others.map((label) => say`, and ${inside(label)}`))}${seam.leg === "both" && times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
       pieces: [...new Set(group.flatMap(piecesOf))],
       seam: seam.id,
       seams: group.map((s) => s.id),

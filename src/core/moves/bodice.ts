@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { armholeOf, bodicePlan, type BodicePlan, bodiceSteps, hasBustDart } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pointDistance } from "../geometry";

@@ -1,9 +1,8 @@
-import { listOf, phrase } from "../words";
 import { armholeOf, type EdgeChanges } from "../bodice";
 import { choice, length, statedLength } from "../params";
 import { pathAt, pathLength, type Point } from "../geometry";
 import { edgeOf } from "../pattern";
-import { asSentence, isStated, joined, quantity, Refusal, say, type Mm } from "../units";
+import { asSentence, isStated, joined, quantity, Refusal, say, type Mm, type Words } from "../units";
 import { ownParam } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { Handle } from "./move";
@@ -127,7 +126,7 @@ export const bodiceEdges = defineMove({
 /** The neck is pulled at its centres, the armhole at the underarm. */
 function handlesOf(state: Parameters<typeof bodiceHalves>[0], asked: (name: keyof typeof CHANGES) => Mm): Handle[] {
   const { front, back } = bodiceHalves(state);
-  const handle = (panel: typeof front, param: keyof typeof CHANGES, at: Point, axis: Point, label: string): Handle => ({
+  const handle = (panel: typeof front, param: keyof typeof CHANGES, at: Point, axis: Point, label: Words): Handle => ({
     id: `${panel.id}-${param}`,
     panel: panel.id,
     at,

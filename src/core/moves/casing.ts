@@ -1,4 +1,3 @@
-import { inSentence, phrase } from "../words";
 import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { placket } from "./placket";
@@ -25,7 +24,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal, range, type Quantity } from "../units";
+import { quantity, type Mm, say, Refusal, range, type Quantity, inside } from "../units";
 import { paramOr } from "./auto";
 import { refuseSewnWaist } from "./legs";
 import { type Handle } from "./move";
@@ -97,7 +96,7 @@ export const casing = defineMove({
       if (at === "waist" && panel.edges.some((e) => e.role === "dart")) {
         throw new Refusal(
           "at",
-          say`The ${inSentence(panel.name)} has darts or pleats in its waist. A casing is drawn up, so leave the waist hip-wide.`,
+          say`The ${inside(panel.name)} has darts or pleats in its waist. A casing is drawn up, so leave the waist hip-wide.`,
         );
       }
     }
@@ -128,7 +127,7 @@ export const casing = defineMove({
       clears: [],
       perMm: sits === "on" ? 1 : 0.5,
       value: depth.mm,
-      label: phrase`casing, ${at}`,
+      label: say`casing, ${at}`,
       reading: depth.mm,
     });
     return {
@@ -164,13 +163,13 @@ function levelled(panel: Panel): Panel {
   if (edges[(edges.indexOf(last) + 1) % edges.length]?.role !== "side")
     throw new Refusal(
       "line",
-      say`The waist is levelled from the side, and the waist of the ${inSentence(panel.name)} does not run from centre to side. Move this line up, or leave the waist as it is drawn.`,
+      say`The waist is levelled from the side, and the waist of the ${inside(panel.name)} does not run from centre to side. Move this line up, or leave the waist as it is drawn.`,
     );
   const y = pathEnd(last.path)[1];
   const top = pathEnd(before.path);
   const at = top[1] < y ? pathAlongAtLevel(before.path, y) : null;
   if (top[1] < y && at === null)
-    throw new Refusal("line", say`The centre of the ${inSentence(panel.name)} does not reach the level of its side.`);
+    throw new Refusal("line", say`The centre of the ${inside(panel.name)} does not reach the level of its side.`);
   const centre: Path = at === null ? [...before.path, line(top, [top[0], y])] : pathBetween(before.path, 0, at);
   const waist: Edge = { ...first, path: [line(pathEnd(centre), pathEnd(last.path))] };
   return {
@@ -218,7 +217,7 @@ function withCasing(
   const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
   const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
   const [a, b] = [pathStart(first.path), pathEnd(last.path)];
-  const name = inSentence(panel.name);
+  const name = inside(panel.name);
   if ([before, after].some((e) => !EDGE_ROLES[e.role].runsOn || e.by === placket.id)) {
     throw new Refusal(
       "at",
@@ -249,7 +248,7 @@ function withCasing(
   if (back > Math.min(whole, pathLength(leaving)) - 5) {
     throw new Refusal(
       "depth",
-      say`The fold-back would reach ${back} down the ${inSentence(panel.name)}, which is not as deep beside its ${at}. Make the casing shallower.`,
+      say`The fold-back would reach ${back} down the ${inside(panel.name)}, which is not as deep beside its ${at}. Make the casing shallower.`,
     );
   }
   const outA = mirror(pathReverse(pathBetween(arriving, whole - back, whole)));
@@ -258,7 +257,7 @@ function withCasing(
     id: first.id,
     role: "casing",
     rim: at,
-    name: phrase`${first.name}, casing`,
+    name: say`${first.name}, casing`,
     path: [line(pathEnd(outA), pathStart(outB))],
   };
   const next = edges.flatMap((e): Edge[] => {

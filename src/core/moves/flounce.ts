@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import {
   namedLength,
   length,
@@ -39,6 +38,7 @@ const PARAMS = {
     ],
   }),
   share: number("Share of a circle: 1 is a full circle, 0.5 a half.", {
+    leadsHem: true,
     takesCloth: true,
     label: "Share of a circle",
     least: CIRCLE_SHARE[0],
@@ -49,6 +49,7 @@ const PARAMS = {
     solvedBy: "hemGirth",
   }),
   fullness: number("Gathered: length of the strip to the seam.", {
+    leadsHem: true,
     takesCloth: true,
     label: "Gathered: strip to seam",
     least: STRIP_FULLNESS[0],
@@ -59,6 +60,7 @@ const PARAMS = {
     solvedBy: "hemGirth",
   }),
   hemGirth: length("Finished hem of one leg; the share of a circle, or the fullness, is solved for it and gives way.", {
+    gives: "hem",
     label: "Or: hem of one leg",
     shown: "hemAfter",
     clears: ["share", "fullness"],
@@ -108,6 +110,7 @@ export const flounce = defineMove({
   note: "Cuts the leg off at a level and sews on part of a circle, or a gathered strip, as deep as the length asks.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const legs = wholeLegs(state, "start", this.label);
     const start = startOf(params, state, context);

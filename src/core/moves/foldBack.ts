@@ -27,7 +27,7 @@ import {
   polygonSelfCrossing,
   type Point,
 } from "../geometry";
-import { quantity, ratio, Refusal, say, type Mm } from "../units";
+import { quantity, ratio, Refusal, say, type Mm, type Words } from "../units";
 import { numberOr } from "./auto";
 import { askedLength, defineMove } from "./define";
 import type { StyleState } from "./move";
@@ -203,7 +203,7 @@ function facingOf({ panel, corner, at, foot }: Opened, beyond: Mm, waistWidth: M
 }
 
 function withFront(state: StyleState, panel: Panel, facing: Panel): StyleState {
-  const join = (edge: string, kind: Join["kind"], label: string): Join => ({
+  const join = (edge: string, kind: Join["kind"], label: Words): Join => ({
     id: `front-facing-${edge}`,
     label,
     kind,

@@ -1,4 +1,3 @@
-import { inSentence, phrase } from "../words";
 import { length, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -29,7 +28,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { quantity, type Mm, say, Refusal } from "../units";
+import { quantity, type Mm, say, Refusal, inside } from "../units";
 import { recreased, refuseSewnWaist, wholePanel } from "./legs";
 import { type Handle } from "./move";
 
@@ -67,6 +66,7 @@ export const fullSpread = defineMove({
   note: "Slashes the panel along the crease from waist to hem and moves the side part out by the same amount all the way.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const gap = askedLength("full-spread", PARAMS, "gap", params, context);
     if (gap.mm < -80 || gap.mm > 600)
@@ -175,7 +175,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
     return beyond && (isWaist || edge.role === "side") ? { ...edge, path: pathMap(edge.path, move) } : edge;
   });
   if (!top || !bottom) {
-    throw new Refusal("gap", say`The crease of the ${inSentence(panel.name)} does not run from waist to hem here.`);
+    throw new Refusal("gap", say`The crease of the ${inside(panel.name)} does not run from waist to hem here.`);
   }
   const isBeyond = (p: Point): boolean => (p[0] - x) * outward > 1e-6;
   const stretched = (l: PanelLine): PanelLine => ({
@@ -204,7 +204,7 @@ function openPanel(panel: Panel, gap: Mm): Opened {
       // Half of the gap goes to each side of the crease, which halves the leg again.
       perMm: 2,
       value: gap,
-      label: phrase`${panel.id} opened`,
+      label: say`${panel.id} opened`,
       reading: gap,
     },
   };

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { split } from "./split";
@@ -58,6 +57,7 @@ export const godet = defineMove({
   note: "Opens a seam from the hem and lets in a sector of cloth, so that the hem flares from there.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const at = params.at ?? "side";
     const seams = state.joins.filter((join) =>
@@ -156,7 +156,7 @@ function divided(
   const atEnd = (end === "last") !== ref.reversed;
   const whole = pathLength(edge.path);
   const [a, b] = pathSplit(edge.path, atEnd ? whole - fromHem : fromHem);
-  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: phrase`${edge.name}, godet`, by: ID };
+  const opened: Edge = { ...edge, id: `${edge.id}-godet`, name: say`${edge.name}, godet`, by: ID };
   const parts: Edge[] = atEnd
     ? [
         { ...edge, path: a },

@@ -27,7 +27,6 @@ import { widenLeg } from "./widenLeg";
 import { yoke } from "./yoke";
 
 export * from "./move";
-export { ABOVE_BUST, BEYOND_BUST } from "./cowl";
 
 /** Every move there is, by id, in the order they are usually made. */
 export const MOVES = registry([

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { waistFromCentre } from "../bodice";
 import { choice, length, namedLength, type StatedOf, LEVEL_NAMES, levelSchema, type LevelName } from "../params";
 import { along, edgesWithRole, refsLength, type Join, type Panel } from "../pattern";
@@ -104,7 +103,7 @@ export const joinBodice = defineMove({
       const { leg, by } = halves[i] as Brought;
       return {
         id: `waist-${root}`,
-        label: phrase`Waist, ${root}`,
+        label: say`Waist, ${root}`,
         kind: "waist",
         by: ID,
         // Eased, the bodice is gathered a little into the trousers.

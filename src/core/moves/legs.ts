@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import {
   edgeOf,
   edgesWithRole,
@@ -12,7 +11,7 @@ import {
   findEdge,
 } from "../pattern";
 import { pathAt, pathLength, squareCurve, type Point, pathAlongAtLevel, pathChords } from "../geometry";
-import { type Mm, Refusal, say } from "../units";
+import { type Mm, Refusal, say, type Words, inside } from "../units";
 import { type StyleState } from "./move";
 
 /** Front and back of the whole leg: each one panel that runs from side to inseam. */
@@ -76,7 +75,7 @@ export function refuseSewnWaist(state: StyleState, panel: Panel, param: string, 
   if (!edgesWithRole(panel, "waist").some((edge) => isSewnOn(state, panel.id, edge.id))) return;
   throw new Refusal(
     param,
-    say`The waist of the ${inSentence(panel.name)} is sewn on already; after “${label}” it would no longer agree with what it is sewn to. Move this line up.`,
+    say`The waist of the ${inside(panel.name)} is sewn on already; after “${label}” it would no longer agree with what it is sewn to. Move this line up.`,
   );
 }
 
@@ -101,7 +100,7 @@ export function cutAcross(
   level: Mm,
   by: string,
   offName: (panel: Panel) => PartName,
-  edge: { readonly id: string; readonly name: string },
+  edge: { readonly id: string; readonly name: Words },
 ): StyleState {
   const atLevel = (seam: "side" | "inseam"): Mm => {
     // On the chords the seam is drawn by, so that patterns cut before are cut at the same place again.

@@ -5,7 +5,7 @@ import type { BodicePlan, OwnBodice } from "../bodice";
 import type { BodyMeasures } from "../body";
 import type { LegPlan, Numbers, Step } from "../drafting";
 import type { Point } from "../geometry";
-import type { Figure, Mm, Quantity, Unit, Words } from "../units";
+import type { Figure, Mm, Quantity, Sentence, Unit, Words } from "../units";
 
 /** The pattern between two moves. */
 export interface StyleState {
@@ -52,7 +52,7 @@ export interface Handle {
   readonly clears: readonly string[];
   readonly perMm: number;
   readonly value: Mm;
-  readonly label: string;
+  readonly label: Words;
   /** The measured length shown while pulling. */
   readonly reading: Mm;
   /** A number of things, set in whole steps, where it is not a length. */
@@ -112,6 +112,10 @@ export interface Move<P = unknown, F = unknown> {
    * the last such move.
    */
   readonly redraws: boolean;
+  /** True when it decides how wide the hem is: the last of these that is made has the last word. */
+  readonly widensHem?: true;
+  /** What its numbers mean besides, in a line under its form; null where there is nothing to say. */
+  readonly remarks?: (numbers: Numbers) => Sentence | null;
   /** Its numbers measured on the drawn legs; `apply` knows them before the lines below it. */
   readonly drawnAs?: (
     plan: LegPlan,

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { frontLonger, LEAST_BUST_DART } from "../bodice";
 import { choice, statedLength } from "../params";
 import { pointDistance } from "../geometry";

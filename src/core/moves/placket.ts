@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { choice, length } from "../params";
 import { askedLength, defineMove } from "./define";
 import { split } from "./split";
@@ -252,7 +251,7 @@ function extended(
     {
       id: `${edge.id}-placket`,
       role: "style",
-      name: phrase`${edge.name}, placket`,
+      name: say`${edge.name}, placket`,
       by: ID,
       path: outer,
       ...(isBare ? { beyond: 0, becomes: "free" } : { becomes: "turned" }),

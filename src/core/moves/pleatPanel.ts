@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import {
   edgeOf,
   edgesWithRole,
@@ -37,7 +36,7 @@ import {
   parameterAt,
   pathAlongAtLevel,
 } from "../geometry";
-import { type Mm, Refusal, say } from "../units";
+import { type Mm, Refusal, say, inside } from "../units";
 import { recreased } from "./legs";
 
 export interface Plan {
@@ -127,7 +126,7 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
       if (found === null || found < 16)
         throw new Refusal(
           "depth",
-          say`The ${inSentence(panel.name)} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+          say`The ${inside(panel.name)} has too little beyond the waist to pleat: state a depth, and it is opened.`,
         );
       intake = found;
     } else {
@@ -144,7 +143,7 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
       if (found < -2) {
         throw new Refusal(
           "depth",
-          say`The darts of the ${inSentence(panel.name)} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
+          say`The darts of the ${inside(panel.name)} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
         );
       }
       gap = found;
@@ -277,7 +276,7 @@ function hemMoved(path: Path, by: Mm, outward: number, panel: Panel, at: Mm): Pa
 export function widened(path: Path, x: Mm, by: Mm, panel: Panel): Path {
   if (Math.abs(by) < 1e-6) return path;
   const at = pathAlongAtX(path, x);
-  if (at === null) throw new Refusal("run", say`The pleats of the ${inSentence(panel.name)} do not reach its hem.`);
+  if (at === null) throw new Refusal("run", say`The pleats of the ${inside(panel.name)} do not reach its hem.`);
   const [before, after] = pathSplit(path, at);
   const out = (p: Point): Point => [p[0] + by, p[1]];
   const sideFirst = Math.sign(pathStart(path)[0] - x) === Math.sign(by);

@@ -89,6 +89,7 @@ export const pleats = defineMove({
   note: "Opens pleats from the waist, parallel or to nothing lower down; the waist is drawn with them folded.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const which = params.panel ?? "front";
     const kind = params.kind ?? "knife";

@@ -18,6 +18,7 @@ const LESS: readonly [Mm, Mm] = [0, 300];
 
 const PARAMS = {
   length: lengthOrName("Where the hem ends: a level, or a length below the waist.", garmentLengthSchema, {
+    gives: "length",
     takesCloth: true,
     label: "Length",
     shown: "length",
@@ -25,6 +26,7 @@ const PARAMS = {
     tried: [200, 900],
   }),
   less: statedLength("Taken off for a cuff or band that is sewn on below.", {
+    gives: "cuff",
     label: "Less, for a cuff sewn on below",
     shown: "less",
     within: LESS,

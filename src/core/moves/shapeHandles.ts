@@ -1,7 +1,6 @@
-import { phrase } from "../words";
 import { isOf, legOf, rimLength, type Panel } from "../pattern";
 import { drawnLeg, type LegPlan, type Numbers, type Passing } from "../drafting";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import { levelHandle } from "./level";
 import { type Handle } from "./move";
 
@@ -37,7 +36,7 @@ export function shapeHandles(plan: LegPlan, numbers: Numbers, panels: readonly P
       clears,
       perMm: 4,
       value,
-      label: phrase`${panel} ${param}`,
+      label: say`${panel} ${param}`,
       reading: param === "hem" && finished > 0 ? finished : passing.side - passing.inseam,
       // One edge of front and back alone: the leg gains half as much, and half of that lies on this side of the crease.
       oneSide: {

@@ -44,11 +44,13 @@ const PARAMS = {
     tried: [200, 900],
   }),
   knee: length("Finished girth of one leg where it turns: at the knee line, or at start.", {
+    gives: "knee",
     label: "Knee, one leg",
     shown: "knee",
     tried: [300, 800],
   }),
   hem: length("Finished girth of one leg at the hem.", {
+    gives: "hem",
     label: "Hem, one leg",
     shown: "hem",
     clears: ["out"],
@@ -57,6 +59,7 @@ const PARAMS = {
   out: statedLength(
     "How far each of the four edges goes out from the turn, or from hip and crotch point, to the hem.",
     {
+      leadsHem: true,
       label: "Or: out on each edge",
       shown: "out",
       negative: true,
@@ -75,18 +78,21 @@ const PARAMS = {
     },
   ),
   backExtra: length("How much wider the back is than the front.", {
+    movesWidth: true,
     label: "Back wider than front",
     shown: "backExtra",
     negative: true,
     tried: [0, 60],
   }),
   kneeToSide: statedLength("Width moved from the inseam's half to the side's where it turns.", {
+    movesWidth: true,
     label: "Knee: inseam's half to side's",
     shown: "kneeToSide",
     negative: true,
     tried: [-40, 40],
   }),
   hemToSide: statedLength("Width moved from the inseam's half to the side's at the hem.", {
+    movesWidth: true,
     label: "Hem: inseam's half to side's",
     shown: "hemToSide",
     negative: true,
@@ -184,6 +190,7 @@ export const shapeLeg = defineMove({
   note: "Redraws side and inseam through new widths: straight, tapered or flared from any level, or through several.",
   params: PARAMS,
   redraws: true,
+  widensHem: true,
   apply(state, params, context) {
     const first = !state.plan.shaped;
     const start = falls(params, first, context) ? fallen(state.plan) : state.plan;

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { length, number, choice } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -16,7 +15,7 @@ import {
   drawingOn,
 } from "../pattern";
 import { solveRising, pathEnd, pathStart, segmentLength, pathAt, pathLength, pathSplit, type Point } from "../geometry";
-import { quantity, type Figure, type Mm, say, ratio, Refusal, range } from "../units";
+import { quantity, type Figure, type Mm, say, ratio, Refusal, range, type Words } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { wholeLegs, withoutPanels } from "./legs";
 import { type Handle } from "./move";
@@ -66,6 +65,7 @@ const PARAMS = {
     },
   ),
   fullness: number("Length of the panel's top to the seam it is set into.", {
+    leadsHem: true,
     takesCloth: true,
     label: "Top to its seam",
     least: LEAST_FULLNESS,
@@ -76,6 +76,7 @@ const PARAMS = {
     solvedBy: "hemGirth",
   }),
   hemGirth: length("Finished hem of one leg with the panel; the fullness is solved for it and gives way.", {
+    gives: "hem",
     label: "Or: hem of one leg",
     shown: "hemAfter",
     clears: ["fullness"],
@@ -98,6 +99,7 @@ export const sidePanel = defineMove({
   note: "Cuts the sides away on a curve and replaces both by one panel: its top pleated or gathered in, its hem level.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const legs = wholeLegs(state, "above", this.label);
     const above = askedLength(ID, PARAMS, "above", params, context);
@@ -149,7 +151,7 @@ export const sidePanel = defineMove({
     // On the body it fits as what it took the place of; the rest hangs.
     const panel: Panel = { ...drawn(fullness), worn: { inPlaceOf: off } };
     const seam = (of: Panel, half: "front" | "back"): Join[] => {
-      const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: string): Join => ({
+      const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: Words): Join => ({
         id: `side-panel-${id}-${half}`,
         label,
         kind: "cut",
@@ -161,20 +163,14 @@ export const sidePanel = defineMove({
       });
       const turn = half === "front" ? along : against;
       if (toInseam)
-        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, phrase`Leg panel top, ${half}`)];
+        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, say`Leg panel top, ${half}`)];
       return [
-        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, phrase`Side panel top, ${half}`),
-        join(
-          "plain",
-          along(of.id, "panel-plain"),
-          turn(panel.id, `plain-${half}`),
-          "equal",
-          phrase`Side panel, ${half}`,
-        ),
+        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, say`Side panel top, ${half}`),
+        join("plain", along(of.id, "panel-plain"), turn(panel.id, `plain-${half}`), "equal", say`Side panel, ${half}`),
       ];
     };
     const frontPanel = panelById(next.panels, legs.front.id);
-    const handle = (param: string, at: Point, axis: Point, value: Mm, label: string): Handle => ({
+    const handle = (param: string, at: Point, axis: Point, value: Mm, label: Words): Handle => ({
       id: `side-panel-${param}`,
       panel: legs.front.id,
       at,
@@ -235,7 +231,7 @@ export const sidePanel = defineMove({
           : [
               handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
               // Half-way down the straight part, clear of where the curve runs out.
-              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, phrase`panel from ${line0}`),
+              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, say`panel from ${line0}`),
             ]),
       ],
     };

@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import { edgeOf, type Panel, type Place } from "../pattern";
 import {
   chordsCross,
@@ -15,7 +14,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import { quantity, range, Refusal, say, type Mm, type Quantity } from "../units";
+import { quantity, range, Refusal, say, type Mm, type Quantity, inside } from "../units";
 import { fromHem, type WholeLegs } from "./legs";
 
 /** How the side of one panel is cut away. */
@@ -124,7 +123,7 @@ function refuseThroughDart(panel: Panel, cut: readonly Point[]): void {
   if (crossesDart(panel, cut))
     throw new Refusal(
       "drop",
-      say`The curve would run through a dart of the ${inSentence(panel.name)}. Let it run out lower, or stand further from the dart.`,
+      say`The curve would run through a dart of the ${inside(panel.name)}. Let it run out lower, or stand further from the dart.`,
     );
 }
 

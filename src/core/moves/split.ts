@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { choice, length } from "../params";
 import { defineMove } from "./define";
 import {
@@ -88,7 +87,7 @@ export const split = defineMove({
     const cut = cutLine(panel, x);
     const part = (word: "side" | "centre"): NewPart => ({
       id: `${panel.id}-${word}`,
-      name: phrase`${panel.name}, ${word}`,
+      name: say`${panel.name}, ${word}`,
       part: word,
     });
     const edge = { id: unusedId(panel), name: "split edge" };

@@ -20,6 +20,7 @@ import { type SpreadPanel, unopened, spreadPanel, shownOf, hemHandles, slashHand
 
 const PARAMS = {
   hemSpread: length("Sum of the openings of one panel at the hem.", {
+    leadsHem: true,
     takesCloth: true,
     label: "Opened, each panel",
     shown: "hemSpread",
@@ -27,6 +28,7 @@ const PARAMS = {
     tried: [-60, 400],
   }),
   hemGirth: statedLength("Finished hem of one leg; beats hemSpread.", {
+    gives: "hem",
     label: "Or: hem of one leg",
     shown: "hemAfter",
     clears: ["hemSpread"],
@@ -46,8 +48,8 @@ const PARAMS = {
   }),
   cuts: onTable(
     "The slashes; left out, each panel is slashed up the crease and hinged at hip and crotch point.",
-    "Slashes",
     cutsSchema,
+    { label: "Slashes", leadsHem: true },
   ),
 };
 type Params = StatedOf<typeof PARAMS>;
@@ -59,6 +61,7 @@ export const spread = defineMove({
   note: "Slashes each panel up the crease, hinges it at hip and crotch point and opens it at the hem.",
   params: PARAMS,
   redraws: false,
+  widensHem: true,
   apply(state, params, context) {
     const legs = wholeLegs(state, "cuts", this.label, ["side", "hem", "inseam", "crotch"]);
     const panels = [legs.front, legs.back];
@@ -101,6 +104,10 @@ export const spread = defineMove({
       ]),
     };
   },
+  remarks: ({ hemBefore, hemAfter, frontCreaseGrowth, backCreaseGrowth, crotchChange }) =>
+    hemBefore && hemAfter && frontCreaseGrowth && backCreaseGrowth && crotchChange
+      ? say`Hem ${hemBefore} to ${hemAfter}. Side seam and inseam keep their length; along the crease the front hangs ${frontCreaseGrowth}, the back ${backCreaseGrowth} lower. The crotch seam, turned with the inseam, changes by ${crotchChange}.`
+      : null,
   says: () => "Slash up the crease, hinge at hip and crotch point, open {hemSpread} a panel at the hem.",
 });
 

@@ -1,8 +1,7 @@
-import { inSentence } from "../words";
 import { edgeOf, isOf, landmarkOf, type Panel, outlinePlace, type Cut } from "../pattern";
 import { z } from "zod";
 import { pathAlongAtX, pathLength, pathNearest } from "../geometry";
-import { lengthInputSchema, type Mm, Refusal, say, range, typed } from "../units";
+import { lengthInputSchema, type Mm, Refusal, say, range, typed, inside } from "../units";
 import { readParam } from "./auto";
 import { type MoveContext } from "./move";
 
@@ -75,14 +74,14 @@ function slashPlace(panel: Panel, out: Mm): Mm {
   if (at === null || at < 15 || at > pathLength(hem) - 15)
     throw new Refusal(
       "slashAt",
-      say`A slash ${out} from the crease does not reach the hem of the ${inSentence(panel.name)}.`,
+      say`A slash ${out} from the crease does not reach the hem of the ${inside(panel.name)}.`,
     );
   return outlinePlace(panel, "hem", at);
 }
 
 function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   if (!panel.edges.some((edge) => edge.id === place.edge)) {
-    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no edge “${typed(place.edge.slice(0, 20))}”.`);
+    throw new Refusal("cuts", say`The ${inside(panel.name)} has no edge “${typed(place.edge.slice(0, 20))}”.`);
   }
   const { path } = edgeOf(panel, place.edge);
   if (typeof place.at === "number") {
@@ -94,7 +93,7 @@ function placeOn(panel: Panel, place: z.infer<typeof placeSchema>): Mm {
   }
   const landmark = panel.landmarks[place.at];
   if (!landmark)
-    throw new Refusal("cuts", say`The ${inSentence(panel.name)} has no landmark “${typed(place.at.slice(0, 20))}”.`);
+    throw new Refusal("cuts", say`The ${inside(panel.name)} has no landmark “${typed(place.at.slice(0, 20))}”.`);
   return outlinePlace(panel, place.edge, pathNearest(path, landmark).along);
 }
 

@@ -1,4 +1,3 @@
-import { inSentence, phrase } from "../words";
 import {
   edgeOf,
   landmarkOf,
@@ -26,7 +25,7 @@ import {
   type Point,
   pathAlongAtX,
 } from "../geometry";
-import { toDegrees, type Mm } from "../units";
+import { toDegrees, type Mm, say, inside } from "../units";
 import type { Handle } from "./move";
 
 /** Corners of hinges sharper than this are softened. */
@@ -151,7 +150,7 @@ export function hemHandles({ panel, opened }: SpreadPanel, hemSpread: Mm): Handl
     clears: ["hemGirth"],
     perMm: 2,
     value: hemSpread,
-    label: phrase`${inSentence(panel.name)} hem`,
+    label: say`${inside(panel.name)} hem`,
     ofHem: true,
     reading: hem,
   }));
@@ -162,7 +161,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
   const [side] = opened.filter((cut) => cut.hingeEdge === "side");
   const crease = landmarkOf(panel, "creaseHem");
   const outward = Math.sign(landmarkOf(panel, "hemSide")[0] - crease[0]) || 1;
-  const name = inSentence(panel.name);
+  const name = inside(panel.name);
   const low = crease[1] - 130;
   const slash: Handle = {
     id: `${panel.id}-slash`,
@@ -173,7 +172,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
     clears: [],
     perMm: 1,
     value: slashAt,
-    label: phrase`${name} slash from the crease`,
+    label: say`${name} slash from the crease`,
     reading: slashAt,
     least: -400,
   };
@@ -187,7 +186,7 @@ export function slashHandles({ panel, opened }: SpreadPanel, slashAt: Mm, hingeA
       axis: [0, 1],
       param: "hingeAt",
       value: hingeAt,
-      label: phrase`${name} hinge below the hip line`,
+      label: say`${name} hinge below the hip line`,
       reading: hingeAt,
     },
   ];

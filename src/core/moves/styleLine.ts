@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import {
   along,
   cutPanel,
@@ -71,9 +70,9 @@ function cutHalf(state: StyleState, panel: Panel, below: Mm, contrast: boolean):
     from,
     to,
     path: [line(from.point, to.point)],
-    between: { id: upper, name: phrase`${panel.name}, upper part`, part: "above" },
+    between: { id: upper, name: say`${panel.name}, upper part`, part: "above" },
     rest: { id: panel.id, name: panel.name, part: "main" },
-    seam: { id: `${panel.id}-style`, label: phrase`${panel.name}, style line` },
+    seam: { id: `${panel.id}-style`, label: say`${panel.name}, style line` },
     edge: { id: "style", name: "style line" },
   });
   const material = contrast ? "contrast" : panel.cutting.material;
@@ -100,7 +99,7 @@ function doubled(state: StyleState, roots: readonly ("bodice-front" | "bodice-ba
   const facings = uppers.map((panel): Panel => ({
     ...panel,
     id: `${panel.id}-facing`,
-    name: phrase`${panel.name}, facing`,
+    name: say`${panel.name}, facing`,
     is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
   }));
   const seams = uppers.flatMap((panel): Join[] =>
@@ -108,7 +107,7 @@ function doubled(state: StyleState, roots: readonly ("bodice-front" | "bodice-ba
       .filter((role) => findEdge(panel, role))
       .map((role) => ({
         id: `${panel.id}-facing-${role}`,
-        label: phrase`${panel.name} and its facing, ${role}`,
+        label: say`${panel.name} and its facing, ${role}`,
         kind: role,
         by: ID,
         how: "equal",

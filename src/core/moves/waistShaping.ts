@@ -9,6 +9,7 @@ import { squareOwn } from "./ownMaps";
 
 const PARAMS = {
   to: choice("Where the surplus goes: darts, side shaping, ease left in the waist, or nothing is taken.", {
+    movesWidth: true,
     label: "Surplus goes into",
     options: [
       ["darts", "darts"],
@@ -18,16 +19,19 @@ const PARAMS = {
     ],
   }),
   frontIntake: statedLength("Width of the front darts together.", {
+    movesWidth: true,
     label: "Front darts",
     shown: "frontIntake",
     tried: [0, 60],
   }),
   backIntake: statedLength("Width of the back darts together.", {
+    movesWidth: true,
     label: "Back darts",
     shown: "backIntake",
     tried: [0, 80],
   }),
   ease: statedLength("Ease left in the whole waist, to be eased onto the band.", {
+    movesWidth: true,
     label: "Ease left in",
     shown: "ease",
     tried: [0, 60],

@@ -15,6 +15,7 @@ const PARAMS = {
     tried: [-50, 150],
   }),
   inseamShare: number("Share of what the side gained at the hem that the inseam gains too (a third by default).", {
+    leadsHem: true,
     label: "Inseam gains, share of the side",
     least: 0,
     most: 1,
@@ -24,12 +25,14 @@ const PARAMS = {
     solvedBy: "hemGirth",
   }),
   inseam: statedLength("Out at the inseam, instead of a share.", {
+    leadsHem: true,
     label: "Or: out at the inseam",
     shown: "inner",
     clears: ["hemGirth", "inseamShare"],
     tried: [0, 80],
   }),
   hemGirth: length("Finished hem of one leg: the inseam gains what the sides leave of it. Beats the share.", {
+    gives: "hem",
     label: "Or: hem of one leg",
     shown: "hemGirth",
     clears: ["inseam", "inseamShare"],
@@ -71,6 +74,7 @@ export const widenLeg = defineMove({
   note: "Moves the side out and squares it down; the inseam gains a third of what the hem gained, or as chosen.",
   params: PARAMS,
   redraws: true,
+  widensHem: true,
   apply(state, params, context) {
     const { plan } = state;
     const out = askedLength("widen-leg", PARAMS, "side", params, context);

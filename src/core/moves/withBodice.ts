@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import {
   bodicePanels,
   ownBodice,
@@ -9,7 +8,7 @@ import {
 } from "../bodice";
 import { findEdge, isBodice, panelById, type Join, type Panel } from "../pattern";
 import type { LegPlan } from "../drafting";
-import { Refusal, say, type Mm, type Unit } from "../units";
+import { Refusal, say, type Mm, type Unit, inside } from "../units";
 import type { StyleState } from "./move";
 
 const touches = (ids: ReadonlySet<string>, join: Join): boolean =>
@@ -109,7 +108,7 @@ export function needsWholeCentres(state: StyleState, param: string, label: strin
   if (opened)
     throw new Refusal(
       param,
-      say`“${label}” needs the centre of the ${inSentence(opened.name)} whole. Put this line before the one that opened it.`,
+      say`“${label}” needs the centre of the ${inside(opened.name)} whole. Put this line before the one that opened it.`,
     );
 }
 

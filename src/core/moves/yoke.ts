@@ -1,4 +1,3 @@
-import { inSentence, phrase } from "../words";
 import { choice, length, flag, type StatedOf } from "../params";
 import { askedLength, defineMove } from "./define";
 import {
@@ -13,7 +12,7 @@ import {
   type TopCut,
 } from "../pattern";
 import { angleFromTo, pathAt, pathLength, pathStartTangent, type Point } from "../geometry";
-import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
+import { quantity, Refusal, say, type Mm, type Quantity, type Radians, type Words, inside } from "../units";
 import { paramOr } from "./auto";
 import { wholeLegs } from "./legs";
 import type { Handle, StyleState } from "./move";
@@ -173,7 +172,7 @@ function withFoldedOut(state: StyleState, lowerId: string, param: "backDart" | "
     if (folded) return folded;
     throw new Refusal(
       param,
-      say`What is left of the dart of the ${inSentence(panel.name)} cannot be folded out to the hem. Leave it below, or use it up.`,
+      say`What is left of the dart of the ${inside(panel.name)} cannot be folded out to the hem. Leave it below, or use it up.`,
     );
   });
   return { ...state, panels };
@@ -182,7 +181,7 @@ function withFoldedOut(state: StyleState, lowerId: string, param: "backDart" | "
 /** A yoke with cloth left on at its centre front: one end keeps it, the other is trimmed. */
 function withExtension(state: StyleState, yokeId: string, mm: Mm, on: "right" | "left"): StyleState {
   const other = on === "right" ? "left" : "right";
-  const surplus = { mm, says: phrase`the ${on} end keeps this; trim the ${other} end here` };
+  const surplus = { mm, says: say`the ${on} end keeps this; trim the ${other} end here` };
   return {
     ...state,
     panels: state.panels.map((p) =>
@@ -235,9 +234,9 @@ function tooShallow(param: string, depth: Quantity, cutAt: (deeper: Mm) => Style
 /** What cutting a yoke off a panel makes of it. */
 const cutOf = ({ id, name }: Panel): TopCut => ({
   by: ID,
-  upper: { id: `${id}-yoke`, name: phrase`${name} yoke` },
+  upper: { id: `${id}-yoke`, name: say`${name} yoke` },
   lower: { id: `${id}-lower`, name },
-  seam: { id: `${id}-yoke`, label: phrase`${name} yoke seam`, edge: "yoke seam" },
+  seam: { id: `${id}-yoke`, label: say`${name} yoke seam`, edge: "yoke seam" },
 });
 
 function handlesOf(
@@ -247,7 +246,7 @@ function handlesOf(
   side: Mm,
   front: Mm,
 ): Handle[] {
-  const at = (panel: Panel, param: string, edge: "side" | "crotch", mm: Mm, label: string): Handle => {
+  const at = (panel: Panel, param: string, edge: "side" | "crotch", mm: Mm, label: Words): Handle => {
     const { path } = edgeOf(panel, edge);
     const place = pathAt(path, edge === "side" ? mm : pathLength(path) - mm);
     const down: Point = edge === "side" ? place.tangent : [-place.tangent[0], -place.tangent[1]];

@@ -9,6 +9,9 @@ import {
   type Words,
 } from "../units";
 
+/** What a garment can be asked for, by whichever act: its finished hem and knee of one leg, its length, what is sewn on below. */
+export type Given = "hem" | "knee" | "length" | "cuff";
+
 interface Stated {
   /** What it is, as the catalog says. */
   readonly about: string;
@@ -20,6 +23,12 @@ interface Stated {
   readonly solvedBy?: string;
   /** The larger it is, the more cloth the pieces take: it can be made as large as the cloth allows. */
   readonly takesCloth?: true;
+  /** What of the garment is asked for by it: whoever has to find or change that looks here. */
+  readonly gives?: Given;
+  /** The hem follows from it, so that a finished hem that was asked for gives way. */
+  readonly leadsHem?: true;
+  /** It moves width from one place to another, the total staying what it is. */
+  readonly movesWidth?: true;
   /** Never taken from the style, though it has a parameter of this name. */
   readonly ownOnly?: true;
 }
@@ -184,11 +193,11 @@ export const flag = (about: string, more: Of<FlagParam>): With<FlagParam, z.ZodB
   ...more,
 });
 
-export const onTable = <S extends z.ZodType>(about: string, label: string, schema: S): With<TableParam, S> => ({
+export const onTable = <S extends z.ZodType>(about: string, schema: S, more: Of<TableParam>): With<TableParam, S> => ({
   as: "table",
   about,
-  label,
   schema,
+  ...more,
 });
 
 /** Lengths at levels, as their schema has them. */

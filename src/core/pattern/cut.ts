@@ -14,7 +14,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Words } from "../units";
 
 /** A place on a panel's outline: an edge, and the arc length from its start. */
 export interface Place {
@@ -33,14 +33,14 @@ export interface PanelCut {
   /** The part that lies between the places in outline order, and the other. */
   readonly between: NewPart;
   readonly rest: NewPart;
-  readonly seam: { readonly id: string; readonly label: string };
+  readonly seam: { readonly id: string; readonly label: Words };
   /** Id and name of the new edge on both parts. */
-  readonly edge: { readonly id: string; readonly name: string };
+  readonly edge: { readonly id: string; readonly name: Words };
 }
 
 export interface PartName {
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
 }
 
 /** What a part of the panel that is cut is called, and which of the two it is. */

@@ -1,4 +1,3 @@
-import { inSentence } from "../words";
 import type { AllowanceKind } from "./roles";
 import { squareCurveOfLength, yokeLine, type YokeLine } from "./yokeLine";
 import { cutPanel, middleGrain, type PartName } from "./cut";
@@ -24,7 +23,7 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import { toDegrees, type Mm, type Quantity, Refusal, say, range } from "../units";
+import { toDegrees, type Mm, type Quantity, Refusal, say, range, type Words, inside } from "../units";
 
 /** A side seam goes on at least this far below a yoke. */
 const LEAST_SIDE: Mm = 15;
@@ -40,7 +39,7 @@ export interface TopCut {
   readonly lower: PartName;
   readonly seam: {
     readonly id: string;
-    readonly label: string;
+    readonly label: Words;
     readonly kind?: JoinKind;
     /** What its edges are called. */
     readonly edge: string;
@@ -66,7 +65,7 @@ export function cutTop<S extends Pattern>(
   if (why) {
     throw new Refusal(
       param,
-      say`The waist of the ${inSentence(panel.name)} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
+      say`The waist of the ${inside(panel.name)} ${why}, so nothing can be cut off it flat. Cut it off before that, or leave that out.`,
     );
   }
   const crotch = edgeOf(panel, "crotch").path;
@@ -81,7 +80,7 @@ export function cutTop<S extends Pattern>(
     if (mm < 30 || mm > most) {
       throw new Refusal(
         name,
-        say`The yoke of the ${inSentence(panel.name)} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
+        say`The yoke of the ${inside(panel.name)} can be ${range(30, most)} deep: it ends above the hip line or a side panel, and where the centre line begins to curve.`,
         most < 30 ? {} : { yields: Math.min(Math.max(mm, 30), most) },
       );
     }

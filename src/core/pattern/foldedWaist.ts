@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { type Edge } from "./panel";
 import {
   crossingParameter,
@@ -22,7 +21,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import type { Mm, Radians } from "../units";
+import { type Mm, type Radians, say, count } from "../units";
 
 /** A pleat to be folded: where it stands on the crease frame, the level it turns about, and the cloth it takes. */
 export interface FoldTask {
@@ -133,7 +132,7 @@ export function foldedWaist(task: FoldedWaistTask): FoldedWaist | null {
     edges.push({
       id: i === 0 ? "pleat" : `pleat-${i + 1}`,
       role: "dart",
-      name: ts.length === 1 ? "pleat" : phrase`pleat ${i + 1}`,
+      name: ts.length === 1 ? "pleat" : say`pleat ${count(i + 1)}`,
       path: pathMap(cap.path, (p) => open(p, i)),
     });
     lines.push([mouth, tip], ...cap.folds.map((p) => [open(p, i), tip]), [far, tip]);

@@ -1,4 +1,4 @@
-import { phrase } from "../words";
+import { say } from "../units";
 import { pointFlipped } from "../geometry";
 import { afterCut, type CutMark, type Identity } from "./identity";
 import type { Join, Pattern } from "./joins";
@@ -28,7 +28,7 @@ export function divideLegs<P extends Pattern>(
           id: `${p.id}-${leg}`,
           is: afterCut(p.is, { ...mark, from: p.id, part: leg }),
           half: leg,
-          name: phrase`${p.name} ${leg}`,
+          name: say`${p.name} ${leg}`,
         }))
       : [p],
   );
@@ -44,7 +44,7 @@ export function divideLegs<P extends Pattern>(
     return (["right", "left"] as const).map((leg) => ({
       ...join,
       id: `${join.id}-${leg}`,
-      label: phrase`${join.label}, ${leg}`,
+      label: say`${join.label}, ${leg}`,
       leg,
       twin: join.twin ?? join.id,
       a: on(join.a, leg),

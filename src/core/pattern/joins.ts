@@ -1,7 +1,7 @@
 import { edgeOf, type Panel } from "./panel";
 import { type Root } from "./identity";
 import { pathBetween, pathLength, pathReverse, type Path } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Words } from "../units";
 
 /** An edge of a panel, walked along its outline or against it. */
 export interface EdgeRef {
@@ -24,7 +24,7 @@ export type JoinHow = "equal" | "eased" | "gathered" | "pleated";
  */
 export interface Join {
   readonly id: string;
-  readonly label: string;
+  readonly label: Words;
   readonly kind: JoinKind;
   /** The move or finish that made it; null for a seam of the draft. */
   readonly by: string | null;

@@ -22,20 +22,20 @@ import {
   type Path,
   type Point,
 } from "../geometry";
-import type { Mm, Radians } from "../units";
+import type { Mm, Radians, Words } from "../units";
 
 /** One named stretch of an outline. Edges carry meaning: seams join them, allowances belong to them. */
 export interface Edge {
   readonly id: string;
   readonly role: EdgeRole;
-  readonly name: string;
+  readonly name: Words;
   readonly path: Path;
   /** The move or finish that made it; absent on edges of the draft. */
   readonly by?: string;
   /** The rim that a casing was cut on to. */
   readonly rim?: Rim;
   /** Cloth left on beyond the allowance, and what is written beside it: it is trimmed off, and is neither seam nor ease. */
-  readonly surplus?: { readonly mm: Mm; readonly says: string };
+  readonly surplus?: { readonly mm: Mm; readonly says: Words };
   /** Where on the body it lies, where its panel reaches from one side to the other. */
   readonly root?: Root;
   /** What is cut beyond it, where what made it says so: a turning, or nothing. Else its seam or its role does. */
@@ -50,7 +50,7 @@ export interface Edge {
 
 /** A word written on a panel, where it says what lies there. */
 export interface PanelWord {
-  readonly text: string;
+  readonly text: Words;
   readonly at: Point;
 }
 
@@ -123,7 +123,7 @@ export interface PanelShape {
  */
 export interface Panel extends PanelShape {
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
   readonly is: Identity;
   readonly half: "both" | "left" | "right";
   readonly cutting: Cutting;

@@ -17,7 +17,7 @@ import {
   type Point,
   type Segment,
 } from "../geometry";
-import type { Mm, Radians } from "../units";
+import type { Mm, Radians, Words } from "../units";
 
 /** A part of a ring to be drawn: its inner radius and depth, the turn it makes, where it hangs, and its outer edge. */
 export interface RingPart extends PartName {
@@ -128,7 +128,7 @@ export function ringPanel(part: RingPart): Panel {
 /** A straight strip in the frame of the levels: as wide as asked, hanging from a level. */
 export function stripPanel(name: PartName & Pick<Panel, "is">, width: Mm, depth: Mm, from: Mm, top: string): Panel {
   const at = (x: Mm, y: Mm): Point => [x, from + y];
-  const side = (id: string, a: Point, b: Point, role: Edge["role"], label: string): Edge => ({
+  const side = (id: string, a: Point, b: Point, role: Edge["role"], label: Words): Edge => ({
     id,
     role,
     name: label,

@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { edgeOf, isBodice, panelArea, panelById, panelOutline, type Edge, type Fate, type Panel } from "../pattern";
 import {
   pathAt,
@@ -11,7 +10,7 @@ import {
   rayMeets,
   type Point,
 } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, say, count, joined, typed, type Words } from "../units";
 import { cutLineOf, type EdgeAllowance } from "./cutLine";
 import { ZIP_TAPER, type CutPlan, type OpeningCut, type OpensOn } from "./cutPlan";
 import { edgeAllowances, edgeKey, sewnEdges } from "./edgeAllowances";
@@ -212,29 +211,35 @@ function drillsOf(panel: Panel): Point[] {
 }
 
 /** How many to cut, in words: "cut 2, left and right", "cut 1 on the fold". */
-function cutWords(cut: Piece["cut"]): string {
-  if (cut.pairs && cut.onFold) return phrase`cut ${cut.count}, left and right, each on the fold`;
+function cutWords(cut: Piece["cut"]): Words {
+  if (cut.pairs && cut.onFold) return say`cut ${count(cut.count)}, left and right, each on the fold`;
   if (cut.pairs && cut.count === 4) return "cut 4, two left and two right";
-  if (cut.pairs) return phrase`cut ${cut.count}, left and right`;
-  return cut.onFold ? phrase`cut ${cut.count} on the fold` : phrase`cut ${cut.count}, single layer`;
+  if (cut.pairs) return say`cut ${count(cut.count)}, left and right`;
+  return cut.onFold ? say`cut ${count(cut.count)} on the fold` : say`cut ${count(cut.count)}, single layer`;
 }
 
 /** What the same outline is cut from besides, in one line: "and 2 interfacing, 2 lining". */
-function alsoWords({ cutting: { also = [] } }: Panel): string[] {
+function alsoWords({ cutting: { also = [] } }: Panel): Words[] {
   return also.length === 0
     ? []
     : [
-        phrase`and ${also.map(({ material, count, note }) => phrase`${count} ${material}${note ? `, ${note}` : ""}`).join("; ")}`,
+        say`and ${joined(
+          also.map((a) => say`${count(a.count)} ${a.material}${a.note ? say`, ${a.note}` : ""}`),
+          "; ",
+        )}`,
       ];
 }
 
-function labelOf(panel: Panel, cut: Piece["cut"], lies: Piece["lies"], { job }: CutPlan): string[] {
+/** What stands on a label where nobody is named. */
+export const UNNAMED = { job: "Unnamed job", wearer: "wearer not named" } as const;
+
+function labelOf(panel: Panel, cut: Piece["cut"], lies: Piece["lies"], { job }: CutPlan): Words[] {
   return [
     panel.name,
-    phrase`${cutWords(cut)}, ${panel.cutting.material}${lies ? `, ${grainWords(lies)}` : ""}`,
+    say`${cutWords(cut)}, ${panel.cutting.material}${lies ? say`, ${grainWords(lies)}` : ""}`,
     ...alsoWords(panel),
-    job.name || "Unnamed job",
-    job.wearer ? phrase`for ${job.wearer}` : "wearer not named",
-    [job.version, job.date].filter(Boolean).join(", "),
+    job.name ? say`${typed(job.name)}` : UNNAMED.job,
+    job.wearer ? say`for ${typed(job.wearer)}` : UNNAMED.wearer,
+    say`${typed([job.version, job.date].filter(Boolean).join(", "))}`,
   ];
 }

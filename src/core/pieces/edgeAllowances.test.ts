@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { RUNS } from "../testing/runs";
 import fc from "fast-check";
 import { derive, type Derived } from "../derive";
@@ -25,7 +26,7 @@ const unequal = (derived: Derived): string[] =>
   derived.seams.flatMap((seam) => {
     const [a = [], b = []] = sidesOf(derived, seam).map((side) => [...new Set(side.map((w) => w.toFixed(2)))].sort());
     const alike = seam.kind === "centre" ? a.join() === b.join() : new Set([...a, ...b]).size <= 1;
-    return alike ? [] : [`${seam.label}: ${a.join(", ")} and ${b.join(", ")}`];
+    return alike ? [] : [`${textOf(seam.label)}: ${a.join(", ")} and ${b.join(", ")}`];
   });
 
 const withFinish = (finish: Job["finish"], more: Partial<Job> = {}): Derived =>

@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { cutShapes } from "../cloth";
 import type { Point } from "../geometry";
 import { derivedOf, HAND_BODY, palazzoJob } from "../testing/jobs";
@@ -46,7 +47,7 @@ test("a piece laid across or on the bias has its thread turned, inside its outli
       const now = piece(after, id);
       expect(turned(piece(before, id), now)).toBeCloseTo(degrees, 6);
       for (const end of now.grain) expect(isInside(end, now.seamLine)).toBe(true);
-      expect(now.label.join()).toContain(words);
+      expect(now.label.map(textOf).join()).toContain(words);
       expect(now.cutLine).toEqual(piece(before, id).cutLine);
       for (const other of after) if (other.id !== id) expect(other.grain).toEqual(piece(before, other.id).grain);
     }

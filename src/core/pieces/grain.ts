@@ -1,4 +1,3 @@
-import { phrase } from "../words";
 import { middleGrain, onPanel, panelOutline, type Panel } from "../pattern";
 import {
   distanceToOutline,
@@ -13,7 +12,7 @@ import {
   pointUnit,
   type Point,
 } from "../geometry";
-import { toRadians, type Degrees, type Mm } from "../units";
+import { toRadians, type Degrees, type Mm, say, type Words } from "../units";
 import type { Piece } from "./piece";
 
 /** How a piece may lie on its cloth otherwise than with its grain along it. */
@@ -24,16 +23,16 @@ export type TurnedGrain = (typeof TURNED_GRAINS)[number];
 const LEAN: Degrees = 3;
 
 /** How a piece lies, in words. */
-export function grainWords(lies: TurnedGrain): string {
+export function grainWords(lies: TurnedGrain): Words {
   switch (lies) {
     case "across":
       return "across the cloth";
     case "bias":
       return "on the bias";
     case "clockwise":
-      return phrase`turned ${LEAN}° clockwise`;
+      return say`turned ${String(LEAN)}° clockwise`;
     case "anticlockwise":
-      return phrase`turned ${LEAN}° anticlockwise`;
+      return say`turned ${String(LEAN)}° anticlockwise`;
   }
 }
 

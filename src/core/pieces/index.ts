@@ -1,6 +1,6 @@
 export * from "./piece";
 export * from "./seams";
-export { cutPieces } from "./cutPieces";
+export { cutPieces, UNNAMED } from "./cutPieces";
 export { grainWords, leans, TURNED_GRAINS, withGrain, type TurnedGrain } from "./grain";
 export { type CutPlan, type HemCut, type OpeningCut } from "./cutPlan";
 export { pathTurn } from "./offset";

@@ -9,7 +9,7 @@ import {
   type Identity,
 } from "../pattern";
 import type { Point } from "../geometry";
-import type { Mm } from "../units";
+import type { Mm, Words } from "../units";
 
 export interface Notch {
   /** On the seam line. */
@@ -24,7 +24,7 @@ export interface Notch {
 export interface PieceEdge {
   readonly id: string;
   readonly role: EdgeRole;
-  readonly name: string;
+  readonly name: Words;
   /** Edge of the panel it lies on, and where along that edge it starts. */
   readonly edge: string;
   readonly from: Mm;
@@ -51,7 +51,7 @@ export interface PieceSigns {
 export interface Piece {
   readonly id: string;
   readonly is: Identity;
-  readonly name: string;
+  readonly name: Words;
   readonly panel: Panel;
   readonly material: Material;
   /** The same outline cut again from other cloth: lining, interfacing, a second layer. */
@@ -74,6 +74,6 @@ export interface Piece {
   readonly notches: readonly Notch[];
   /** Places inside the piece that are marked through the cloth: a centimetre short of every dart's tip. */
   readonly drills: readonly Point[];
-  readonly label: readonly string[];
+  readonly label: readonly Words[];
   readonly area: number;
 }

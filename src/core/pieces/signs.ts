@@ -1,7 +1,6 @@
-import { phrase } from "../words";
 import { panelOutline, type Edge, type Panel, type PanelWord } from "../pattern";
 import { pathAt, pathLength, pointAdd, pointBetween, pointScale, polygonArea, type Point } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, say } from "../units";
 import type { EdgeAllowance } from "./cutLine";
 import type { PieceSigns } from "./piece";
 
@@ -64,7 +63,7 @@ function foldSign(edge: Edge, inward: number, centre: string | null): PieceSigns
   };
   return {
     lines: [[from, to], ...arrow(from), ...arrow(to)],
-    words: [{ text: centre ? phrase`centre ${centre}, on the fold` : "fold", at: pointAdd(at, pointScale(into, 5)) }],
+    words: [{ text: centre ? say`centre ${centre}, on the fold` : "fold", at: pointAdd(at, pointScale(into, 5)) }],
   };
 }
 
@@ -100,7 +99,7 @@ function placeWords(panel: Panel, inward: number): readonly PanelWord[] {
     const { at } = beside(edge, inward, 4);
     if (edge.role === "side") return [{ text: "side", at }];
     const centre = edge.role === "crotch" ? centreAt(panel, edge) : null;
-    if (centre) return [{ text: phrase`centre ${centre}`, at }];
+    if (centre) return [{ text: say`centre ${centre}`, at }];
     return [];
   });
 }

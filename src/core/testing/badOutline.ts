@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import {
   edgesWithRole,
   panelIsClosed,
@@ -51,7 +52,7 @@ export function badPattern(panels: readonly Panel[], joins: readonly Join[], bac
         refsLength(panels, join.a) -
         refsLength(panels, join.b) -
         (join.kind === "inseam" && join.by === null ? backShorter : 0);
-      return Math.abs(off) > 0.5 ? [`${join.label} ${off.toFixed(2)} apart`] : [];
+      return Math.abs(off) > 0.5 ? [`${textOf(join.label)} ${off.toFixed(2)} apart`] : [];
     });
   return [...panels.flatMap(badOutline), ...seams];
 }

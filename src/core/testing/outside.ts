@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import type { EdgeRef, Join, Panel } from "../pattern";
 
 /** Outlines looked at from outside: points and sums of chords, by nothing the engine measures with. Millimetres. */
@@ -97,7 +98,7 @@ export function badFromOutside(panels: readonly Panel[], joins: readonly Join[],
   const seams = joins.flatMap(({ label, how, kind, by, a, b }) => {
     if (how !== "equal" && how !== "eased") return [];
     const off = run(a) - run(b) - (kind === "inseam" && by === null ? backShorter : 0);
-    return Math.abs(off) <= EQUAL ? [] : [`${label} is ${off.toFixed(2)} apart`];
+    return Math.abs(off) <= EQUAL ? [] : [`${textOf(label)} is ${off.toFixed(2)} apart`];
   });
   return [...outlines, ...seams];
 }

@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { pathLength, type Path } from "../geometry";
 import { partedAtDarts, type DrawnDart } from "./darts";
 
@@ -48,7 +49,7 @@ test("a slit no wider than a line, and a dart at the edge's end, part nothing", 
 test("two darts are numbered in the order of the edge, whatever order they come in", () => {
   const { edges, lines } = partedAtDarts(EDGE, [dart(120, 20), dart(40, 10)], NAMES);
   expect(lines).toHaveLength(2);
-  expect(edges.filter((e) => e.role === "dart").map((e) => [e.id, e.name])).toEqual([
+  expect(edges.filter((e) => e.role === "dart").map((e) => [e.id, textOf(e.name)])).toEqual([
     ["bust-dart", "bust dart 1"],
     ["bust-dart-2", "bust dart 2"],
   ]);

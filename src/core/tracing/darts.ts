@@ -1,7 +1,6 @@
-import { phrase } from "../words";
 import type { Edge, EdgeRole, PanelLine } from "../pattern";
 import { pathBetween, pathEnd, pathLength, pathNearest, pathStart, type Path, type Point } from "../geometry";
-import type { Mm } from "../units";
+import { type Mm, type Words, say, count } from "../units";
 
 /** A dart of a panel brought in: mouth, tip, mouth. */
 export type DrawnDart = readonly [Point, Point, Point];
@@ -15,7 +14,7 @@ const LEAST_MOUTH: Mm = 0.3;
 export interface DartedEdge {
   readonly role: EdgeRole;
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
   readonly dartId: string;
   readonly dartName: string;
 }
@@ -67,7 +66,7 @@ export function partedAtDarts(
     edges.push({
       id: numbered(dartId, i + 1, "-"),
       role: "dart",
-      name: mouths.length === 1 ? dartName : phrase`${dartName} ${i + 1}`,
+      name: mouths.length === 1 ? dartName : say`${dartName} ${count(i + 1)}`,
       path: mouth,
     });
     lines.push({ kind: "dart", points: [pathStart(mouth), tip, pathEnd(mouth)] });

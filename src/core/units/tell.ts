@@ -73,6 +73,9 @@ export function tellSum(sum: Sentence, telling: Telling): string {
 /** The sum of a quantity in millimetres, as the headless reply gives it. */
 export const formulaOf = ({ sum }: Pick<Quantity, "sum">): string => tellSum(sum, "mm");
 
+/** Words that hold no length, as text. */
+export const textOf = (words: Words): string => wordsOn(words, "cm");
+
 /** Words as they are told on a tape. */
 export const wordsOn = (words: Words, tape: Tape): string =>
   typeof words === "string" ? inTongue(words) : tell(words, tape);

@@ -1,4 +1,4 @@
-import { inTongue } from "../words";
+import { inTongue, keepsCapitals } from "../words";
 import type { Degrees, Mm } from "./brands";
 
 /** A length: told on the maker's tape. */
@@ -55,6 +55,8 @@ export type Value = string | Told | Sentence;
 export interface Sentence {
   readonly text: string;
   readonly values: Readonly<Record<string, Value>>;
+  /** It stands inside another, with small letters where the language writes it so. */
+  readonly isInside?: true;
 }
 
 export const making = (mm: Mm): ToldMaking => ({ kind: "making", mm });
@@ -94,9 +96,16 @@ export function say(template: readonly string[], ...values: readonly (Mm | Value
   return { text, values: Object.fromEntries(placed) as Sentence["values"] };
 }
 
+/** A name as it stands inside a sentence: small in English, as it is where nouns are large. */
+export const inside = (words: Words): Sentence => ({
+  ...(typeof words === "string" ? asSentence(words) : words),
+  isInside: true,
+});
+
 /** Sentences one after another, with what stands between each two. */
-export function joined(sentences: readonly Sentence[], between = ""): Sentence {
-  if (sentences.length === 1) return sentences[0] as Sentence;
+export function joined(sentences: readonly Words[], between = ""): Sentence {
+  const [first] = sentences;
+  if (first !== undefined && sentences.length === 1) return typeof first === "string" ? asSentence(first) : first;
   const text = sentences.map((_, i) => `{${i + 1}}`).join(between);
   return { text, values: Object.fromEntries(sentences.map((sentence, i) => [String(i + 1), sentence])) };
 }
@@ -113,16 +122,17 @@ export function partsOf(sentence: Sentence): readonly (string | Told)[] {
     if (typeof part === "string" && typeof parts[last] === "string") parts[last] += part;
     else parts.push(part);
   };
+  const small = (text: string): string => (sentence.isInside && !keepsCapitals() ? text.toLowerCase() : text);
   for (const part of templateOf(inTongue(sentence.text)).parts) {
     if (typeof part === "string") {
-      add(part);
+      add(small(part));
       continue;
     }
     const value = Object.hasOwn(sentence.values, part.name) ? sentence.values[part.name] : undefined;
     // Braces that somebody wrote are no place.
     if (value === undefined) add(`{${part.name}}`);
-    else if (typeof value === "string") add(inTongue(value));
-    else if (isSentence(value)) partsOf(value).forEach(add);
+    else if (typeof value === "string") add(small(inTongue(value)));
+    else if (isSentence(value)) partsOf(sentence.isInside ? inside(value) : value).forEach(add);
     else add(value.kind === "typed" ? value.text : value);
   }
   return parts;

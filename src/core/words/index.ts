@@ -5,6 +5,7 @@ export {
   inTongue,
   isTranslated,
   keepAsTyped,
+  keepsCapitals,
   listOf,
   phrase,
   rewordedTemplate,

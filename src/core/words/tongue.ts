@@ -68,9 +68,11 @@ export function inTongue(text: string): string {
   return known === undefined ? text : `${before}${known}${after}`;
 }
 
+/** True where words keep their first letter inside a sentence. */
+export const keepsCapitals = (): boolean => spoken?.keepsCapitals ?? false;
+
 /** A name as it stands inside a sentence: small in English. */
-export const inSentence = (name: string): string =>
-  spoken?.keepsCapitals ? inTongue(name) : inTongue(name).toLowerCase();
+export const inSentence = (name: string): string => (keepsCapitals() ? inTongue(name) : inTongue(name).toLowerCase());
 
 /** A word as it stands at the head of a line: large. */
 export function capital(word: string): string {

@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
@@ -163,7 +164,7 @@ export function HandOverDialog({ onClose }: { readonly onClose: () => void }) {
                       }}
                     />
                   }
-                  label={piece.name}
+                  label={textOf(piece.name)}
                 />
               ))}
             </>

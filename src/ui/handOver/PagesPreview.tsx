@@ -1,5 +1,6 @@
 "use client";
-import { listOf, phrase } from "@/core/words";
+import { textOf } from "@/core/units";
+import { phrase } from "@/core/words";
 import { useId } from "react";
 import type { PagesShown } from "@/core/files/paper/pagesShown";
 import { sizeDash } from "@/core/files/paper/sizeLines";
@@ -13,7 +14,7 @@ export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; re
   return (
     <svg
       role="img"
-      aria-label={phrase`${tiles.length} ${tiles.length === 1 ? "page" : "pages"}: ${listOf(pieces.map((p) => p.name))}`}
+      aria-label={phrase`${tiles.length} ${tiles.length === 1 ? "page" : "pages"}: ${pieces.map((p) => textOf(p.name)).join(", ")}`}
       viewBox={`${-margin} ${-margin} ${width + 2 * margin} ${height + 2 * margin}`}
       style={{ width: "100%", height: "100%", display: "block" }}
     >
@@ -31,7 +32,7 @@ export function PagesPreview({ pages, isDark }: { readonly pages: PagesShown; re
       ))}
       {pieces.map((piece) => (
         <g key={piece.id} aria-labelledby={`${id}-${piece.id}`}>
-          <title id={`${id}-${piece.id}`}>{piece.name}</title>
+          <title id={`${id}-${piece.id}`}>{textOf(piece.name)}</title>
           {piece.outlines.map((outline, size) => (
             <path
               key={size}

@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { type Piece } from "@/core/pieces";
 import { isOf } from "@/core/pattern";
 import { useMemo } from "react";
@@ -75,7 +76,7 @@ export function PieceTable() {
                             fill="var(--text)"
                             style={{ pointerEvents: "none" }}
                           >
-                            {word.text}
+                            {textOf(word.text)}
                           </text>
                         );
                       })

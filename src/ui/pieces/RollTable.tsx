@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { decimal, phrase } from "@/core/words";
 import { panelById, panelMap, panelOutline } from "@/core/pattern";
 import MenuItem from "@mui/material/MenuItem";
@@ -79,7 +80,7 @@ export function RollTable() {
         >
           {seams.map((s) => (
             <MenuItem key={s.id} value={s.id}>
-              {s.label}
+              {textOf(s.label)}
             </MenuItem>
           ))}
         </TextField>

@@ -1,10 +1,10 @@
 "use client";
-import { inSentence, phrase } from "@/core/words";
+import { phrase } from "@/core/words";
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Exercise, Mistake } from "@/core/derive/practice";
 import { readingRows } from "@/core/inspect/readingRows";
-import { formatLength, parseLength, tapeDivision, type Tape } from "@/core/units";
+import { formatLength, parseLength, tapeDivision, type Tape, textOf, inside } from "@/core/units";
 import { LengthField } from "../LengthField";
 import { PaneHeading } from "../StageLayout";
 
@@ -47,7 +47,7 @@ export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
         {offered.map((m) => (
           <label key={m.id} style={{ display: "flex", gap: 8, alignItems: "baseline", minHeight: 32, lineHeight: 1.3 }}>
             <input type="radio" name="mistake" checked={named === m} onChange={() => setNamed(m)} />
-            <span style={{ fontWeight: isOver && m === mistake ? 700 : 450 }}>{m.label}</span>
+            <span style={{ fontWeight: isOver && m === mistake ? 700 : 450 }}>{textOf(m.label)}</span>
           </label>
         ))}
       </fieldset>
@@ -55,7 +55,7 @@ export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
         <div
           style={{ display: "grid", gridTemplateColumns: "1fr 104px", gap: 8, alignItems: "center", margin: "8px 0" }}
         >
-          <span>{named.measure}: it should be</span>
+          <span>{textOf(named.measure)}: it should be</span>
           <LengthField
             label="It should measure"
             hideLabel
@@ -82,9 +82,10 @@ export function AnswerPane({ exercise, tape, onAnswer, onNext }: Props) {
               ? isMended
                 ? "Found, and mended."
                 : "Found."
-              : phrase`It was this: ${inSentence(mistake.label)}.`}
+              : phrase`It was this: ${textOf(inside(mistake.label))}.`}
           </b>{" "}
-          {mistake.measure}: {formatLength(found, tape)}, and {formatLength(right, tape)} is right. {mistake.explains}
+          {textOf(mistake.measure)}: {formatLength(found, tape)}, and {formatLength(right, tape)} is right.{" "}
+          {textOf(mistake.explains)}
         </div>
       ) : null}
       <div style={{ display: "flex", gap: 8, margin: "10px 0 16px" }}>

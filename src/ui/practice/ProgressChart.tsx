@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import { useCallback } from "react";
 import { MISTAKES } from "@/core/derive/practice";
@@ -45,7 +46,7 @@ export function ProgressChart({ record }: { readonly record: PracticeRecord | nu
   if (met.length === 0) return <p style={{ margin: 0, color: "var(--quiet)" }}>Nothing was tried yet.</p>;
   return (
     <Chart
-      label={phrase`Found and missed by kind: ${met.map((m) => phrase`${m.label}, ${m.found ?? 0} of ${m.met ?? 0}`).join("; ")}`}
+      label={phrase`Found and missed by kind: ${met.map((m) => phrase`${textOf(m.label)}, ${m.found ?? 0} of ${m.met ?? 0}`).join("; ")}`}
       height={60 + 38 * met.length}
       option={option}
     />

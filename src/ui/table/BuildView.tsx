@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import { type Panel, panelPath } from "@/core/pattern";
 import type { Step } from "@/core/drafting";
@@ -22,7 +23,7 @@ export function BuildView({
   const before = own.filter((s) => s.n < upTo);
   const finished = !steps.some((s) => s.panel === panel.id && s.n > upTo);
   return (
-    <g aria-label={phrase`${panel.name}, drawn up to step ${upTo}`} role="img">
+    <g aria-label={phrase`${textOf(panel.name)}, drawn up to step ${upTo}`} role="img">
       <path
         d={pathData(panelPath(panel), true)}
         {...LINE}

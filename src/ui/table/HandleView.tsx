@@ -2,7 +2,7 @@
 import { phrase } from "@/core/words";
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from "react";
 import type { Handle } from "@/core/moves";
-import { formatLength, MM_PER, roundToTape, tapeDivision, type Tape } from "@/core/units";
+import { formatLength, MM_PER, roundToTape, tapeDivision, type Tape, textOf } from "@/core/units";
 import type { View } from "./Table";
 
 /** What a pull has come to: the handle's own number, and what changes with it. */
@@ -77,14 +77,14 @@ export function HandleView({ handle, at, reach, view, tape, oneSide, onPull, onR
 
   const upright = Math.abs(handle.axis[1]) > Math.abs(handle.axis[0]);
   const words = handle.counts
-    ? phrase`${handle.value} ${handle.label}`
-    : phrase`${handle.label} ${formatLength(handle.reading, tape)}`;
+    ? phrase`${handle.value} ${textOf(handle.label)}`
+    : phrase`${textOf(handle.label)} ${formatLength(handle.reading, tape)}`;
   return (
     <g
       data-handle={handle.id}
       role="slider"
       tabIndex={0}
-      aria-label={handle.label}
+      aria-label={textOf(handle.label)}
       aria-valuenow={Math.round(handle.value)}
       aria-valuemin={Math.round(handle.least ?? 0)}
       aria-valuemax={2500}

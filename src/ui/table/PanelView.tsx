@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import { type LineKind, type Panel, panelPath, isOf, type Drawing } from "@/core/pattern";
 import { memo } from "react";
@@ -27,7 +28,7 @@ const STROKE = { fill: "none", vectorEffect: "non-scaling-stroke" } as const;
 export const PanelView = memo(function PanelView({ panel }: { readonly panel: Panel }) {
   const style = styleOf(panel);
   return (
-    <g aria-label={panel.name} role="img">
+    <g aria-label={textOf(panel.name)} role="img">
       <path
         d={pathData(panelPath(panel), true)}
         fill={style.wash}
@@ -81,7 +82,7 @@ export const OverView = memo(function OverView({ panel, name }: { readonly panel
   return (
     <path
       role="img"
-      aria-label={phrase`${panel.name} of version ${name}`}
+      aria-label={phrase`${textOf(panel.name)} of version ${name}`}
       d={pathData(panelPath(panel), true)}
       {...STROKE}
       stroke="var(--note)"

@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import { boxOf, polygonSections, type Point } from "@/core/geometry";
 import type { Piece } from "@/core/pieces";
@@ -16,7 +17,10 @@ const LETTER = 6;
 /** What stands below a piece: its name, and how many to cut from what. */
 function wordsBelow(piece: Piece): readonly [string, string] {
   const { pairs, onFold, count } = piece.cut;
-  return [piece.name, phrase`cut ${count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}, ${piece.material}`];
+  return [
+    textOf(piece.name),
+    phrase`cut ${count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}, ${piece.material}`,
+  ];
 }
 
 /** Width of the label below a piece, in pixels. */
@@ -31,7 +35,7 @@ export function screenLabel(piece: Piece, k = 1): ScreenLabel {
   const { pairs, onFold } = piece.cut;
   const count = phrase`cut ${piece.cut.count}${pairs ? ", a pair" : ""}${onFold ? " on the fold" : ""}`;
   const box = boxOf(piece.cutLine);
-  const lines = [piece.name, count, piece.material];
+  const lines = [textOf(piece.name), count, piece.material];
   const [a, b] = piece.grain;
   const at: Point = [a[0] + 8 / k, a[1] + (b[1] - a[1]) * 0.62];
   const needed = (Math.max(...lines.map((text) => text.length)) * LETTER + 8) / k;

@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { type Panel } from "@/core/pattern";
 import type { Point } from "@/core/geometry";
 import type { Handle } from "@/core/moves";
@@ -45,7 +46,7 @@ export function PanelNames({ places, view }: { readonly places: readonly Placed<
         const panel = at.item;
         const inside = insideRing(panel);
         const [x, y] = onScreen(view, at, inside ?? nameAt(panel, at));
-        const lines = nameLines(panel.name, (at.box.right - at.box.left) * view.k);
+        const lines = nameLines(textOf(panel.name), (at.box.right - at.box.left) * view.k);
         const last = inside ? y : Math.max(4 + LINE * lines.length, y - 14);
         return (
           <text
@@ -147,7 +148,7 @@ export function HemLabels({
                   whiteSpace: "nowrap",
                 }}
               >
-                {first.label} <Length mm={first.reading} tape={tape} unit />
+                {textOf(first.label)} <Length mm={first.reading} tape={tape} unit />
               </span>
             </div>
           </foreignObject>

@@ -1,4 +1,6 @@
 "use client";
+import { bodice } from "@/core/moves/bodice";
+import { isLineOf } from "@/core/moves/given";
 import { phrase } from "@/core/words";
 import { sentenceOf } from "@/ui/sentenceOf";
 import Button from "@mui/material/Button";
@@ -242,7 +244,7 @@ const WORDS = {
 /** The bodice, and every line that drafts one takes it from now on. */
 function takeBodice(draft: Job, own: OwnBodice): void {
   draft.block.bodice = structuredClone(own);
-  for (const line of ownMoves(draft)) if (line.move === "bodice") line.params.school = "own";
+  for (const line of ownMoves(draft)) if (isLineOf(line, bodice)) line.params.school = "own";
 }
 
 /** What the tape says of it, beside what the wearer measures. */

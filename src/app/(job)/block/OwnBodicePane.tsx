@@ -1,4 +1,6 @@
 "use client";
+import { bodice as bodiceMove } from "@/core/moves/bodice";
+import { isLineOf } from "@/core/moves/given";
 import Button from "@mui/material/Button";
 import dynamic from "next/dynamic";
 import { useState } from "react";
@@ -14,7 +16,7 @@ export function OwnBodicePane() {
   const { bodice } = job.block;
   const isWorn = shape?.drafted.panels.some((p) => isBodice(p)) ?? false;
   if (!bodice && !isWorn) return null;
-  const isTaken = shape?.moves.some((line) => line.on && line.move === "bodice" && line.params.school === "own");
+  const isTaken = shape?.moves.some((line) => line.on && isLineOf(line, bodiceMove) && line.params.school === "own");
   return (
     <section aria-label="Bodice" style={{ borderTop: "1px solid var(--rule)", marginTop: 14, paddingTop: 10 }}>
       <p style={{ margin: "0 0 10px" }}>

@@ -4,7 +4,7 @@ import Slider from "@mui/material/Slider";
 import { useEffect, useState } from "react";
 import type { Numbers, Step } from "@/core/drafting";
 import type { Panel } from "@/core/pattern";
-import { roundToTape, tellSum, type Tape } from "@/core/units";
+import { roundToTape, tellSum, type Tape, textOf } from "@/core/units";
 import { Length } from "@/ui/Length";
 import { Sentence } from "@/ui/Sentence";
 
@@ -45,7 +45,7 @@ export function Playback({ steps, panels, numbers, tape, at, onChange }: Props) 
     >
       <p aria-live="polite" style={{ margin: 0, fontSize: 17, lineHeight: 1.4, minHeight: 48 }}>
         <b style={{ color: inkOf(panel) }}>
-          {panel?.name ?? "Draft"}, {at} of {last}.
+          {panel ? textOf(panel.name) : "Draft"}, {at} of {last}.
         </b>{" "}
         <Sentence says={step.sentence} tape={tape} />
       </p>

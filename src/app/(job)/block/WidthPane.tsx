@@ -1,10 +1,10 @@
 "use client";
 import { panelById } from "@/core/pattern";
-import { inSentence, listOf, phrase } from "@/core/words";
+import { listOf, phrase } from "@/core/words";
 import Slider from "@mui/material/Slider";
 import { useCallback, useMemo, useState } from "react";
 import { widthBudget, type WidthParts } from "@/core/inspect";
-import { formatLength, type Mm, type Tape } from "@/core/units";
+import { formatLength, type Mm, type Tape, textOf, inside } from "@/core/units";
 import { useView } from "@/store/viewStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
 import { useOpenJob } from "@/ui/JobContext";
@@ -51,7 +51,7 @@ export function WidthPane() {
       sources
         ? levels.flatMap(([name, y]) =>
             widthBudget(sources, y).parts.map((parts) => ({
-              name: phrase`${name}, ${inSentence(panelById(sources.panels, parts.panel).name)}`,
+              name: phrase`${name}, ${textOf(inside(panelById(sources.panels, parts.panel).name))}`,
               parts,
             })),
           )
@@ -95,7 +95,7 @@ export function WidthPane() {
             <th style={{ textAlign: "left", fontWeight: 500 }}>Part</th>
             {own.parts.map((p) => (
               <th key={p.panel} style={{ fontWeight: 500 }}>
-                {panelById(shape.panels, p.panel).name}
+                {textOf(panelById(shape.panels, p.panel).name)}
               </th>
             ))}
           </tr>

@@ -8,7 +8,17 @@ import { fittable } from "@/core/derive/fittable";
 import type { Fitted, Tried } from "@/core/derive/fitCloth";
 import type { LayFault } from "@/core/derive/lay";
 import type { Job } from "@/core/files";
-import { exactLength, formatLength, inTapeUnits, tell, wordsOn, type Mm, type Tape, NOTHING } from "@/core/units";
+import {
+  exactLength,
+  formatLength,
+  inTapeUnits,
+  tell,
+  wordsOn,
+  type Mm,
+  type Tape,
+  NOTHING,
+  textOf,
+} from "@/core/units";
 import { ownMoves } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
 import { Chart, type ChartInk } from "@/ui/Chart";
@@ -83,7 +93,7 @@ export function FitPane({ others, cloth, length, tape, locked, laid }: Props) {
     xAxis: {
       type: "value",
       scale: true,
-      name: `${choice.words}${choice.isLength ? ` (${tape})` : ""}`,
+      name: `${textOf(choice.words)}${choice.isLength ? ` (${tape})` : ""}`,
       nameLocation: "middle",
       nameGap: 24,
       axisLabel: { color: ink.quiet },

@@ -1,4 +1,5 @@
 "use client";
+import { textOf } from "@/core/units";
 import { phrase } from "@/core/words";
 import type { Job } from "@/core/files";
 import { grainWords, leans, TURNED_GRAINS, type Piece, type TurnedGrain } from "@/core/pieces";
@@ -7,7 +8,7 @@ import { Choice } from "@/ui/Choice";
 
 const options = (): readonly (readonly [TurnedGrain | "along", string])[] => [
   ["along", "along the cloth"],
-  ...TURNED_GRAINS.map((lies) => [lies, grainWords(lies)] as const),
+  ...TURNED_GRAINS.map((lies) => [lies, textOf(grainWords(lies))] as const),
 ];
 
 /** Lays a piece otherwise than along the cloth; along it, nothing is kept. */
@@ -30,7 +31,7 @@ export function Grains({ pieces }: { readonly pieces: readonly Piece[] }) {
       {free.map((p) => (
         <Choice
           key={p.id}
-          label={p.name}
+          label={textOf(p.name)}
           value={p.lies ?? "along"}
           options={options()}
           width={160}

@@ -1,12 +1,11 @@
 "use client";
-import { inSentence } from "@/core/words";
 import { useCallback, useDeferredValue, useMemo } from "react";
 import type { Corrected } from "@/core/derive/corrected";
 import { withFitting } from "@/core/derive/changes";
 import { cutByNow, type Entry } from "@/core/diary";
 import type { Job } from "@/core/files";
 import type { Fitting } from "@/core/fitting";
-import type { Sentence, Tape } from "@/core/units";
+import { type Sentence, type Tape, textOf, inside } from "@/core/units";
 import { useAsked } from "@/ui/useAsked";
 import { correctedBy } from "@/workers/client";
 import { fittingOf, marksOf, type Settled } from "./draft";
@@ -54,7 +53,7 @@ export function useTrial({ id, draft, entries, job, today, tape }: Asked) {
   return {
     made,
     after,
-    voided: voided.map((p) => inSentence(p.name)),
+    voided: voided.map((p) => textOf(inside(p.name))),
     recut,
     marks: after && asked ? marksOf(asked, tape) : [],
   };

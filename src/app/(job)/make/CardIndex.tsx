@@ -1,3 +1,4 @@
+import { textOf } from "@/core/units";
 import type { Card } from "@/core/making";
 import { RowButton } from "@/ui/RowButton";
 
@@ -19,7 +20,7 @@ export function CardIndex({ cards, at, onGo }: Props) {
         return (
           <li key={panel} style={{ borderBottom: "1px solid var(--rule)" }}>
             <RowButton isHere={isHere} onPress={() => onGo(first)}>
-              <span>{name}</span>
+              <span>{textOf(name)}</span>
               <span style={{ color: "var(--quiet)" }}>{cards.filter((c) => c.panel === panel).length}</span>
             </RowButton>
           </li>

@@ -2,7 +2,7 @@
 import { phrase } from "@/core/words";
 import { boxOf, pathFlatten } from "@/core/geometry";
 import { linesOf, type Card, type DrawnLine } from "@/core/making";
-import { formatLength, type Tape } from "@/core/units";
+import { formatLength, type Tape, textOf } from "@/core/units";
 import { pathData } from "@/ui/table/layout";
 
 interface Props {
@@ -56,7 +56,7 @@ export function CardPicture({ card, own, tape }: Props) {
       viewBox={`${left - pad} ${top - pad} ${right - left + 2 * pad} ${bottom - top + 2 * pad}`}
       style={{ width: "100%", height: "100%" }}
       role="img"
-      aria-label={phrase`${card.name}, drawn so far`}
+      aria-label={phrase`${textOf(card.name)}, drawn so far`}
     >
       <path
         d={`M0 ${top - pad / 2}V${bottom + pad / 2}M${left - pad / 2} 0H${right + pad / 2}`}

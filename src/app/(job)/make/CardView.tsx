@@ -2,7 +2,7 @@
 import Button from "@mui/material/Button";
 import { useEffect, useRef } from "react";
 import type { Card } from "@/core/making";
-import { tell, type Tape } from "@/core/units";
+import { tell, type Tape, textOf } from "@/core/units";
 import { Sentence } from "@/ui/Sentence";
 import { usePhone } from "@/ui/usePhone";
 import { CardPicture } from "./CardPicture";
@@ -84,7 +84,7 @@ export function CardView({ cards, at, tape, onChange }: Props) {
             Next
           </Button>
           <span style={{ color: "var(--quiet)" }}>
-            {card.name}, card {at} of {last}
+            {textOf(card.name)}, card {at} of {last}
           </span>
         </div>
       </div>

@@ -7,7 +7,7 @@ import { grainWords } from "@/core/pieces";
 import type { HandedFile, Job } from "@/core/files";
 import type { SheetName } from "@/core/files/paper/papers";
 import type { Derived } from "@/core/derive";
-import { formatLength, type Mm, type Tape } from "@/core/units";
+import { formatLength, type Mm, type Tape, textOf } from "@/core/units";
 import { HOME_PAPERS } from "@/ui/homePapers";
 import { Quiet } from "@/ui/Quiet";
 import { PaneHeading } from "@/ui/StageLayout";
@@ -71,7 +71,7 @@ export function ListsView({
                 .map((l) => (
                   <tr key={l.piece}>
                     <th scope="row" style={{ ...cell, fontWeight: 650 }}>
-                      {l.name}
+                      {textOf(l.name)}
                     </th>
                     <td style={{ ...cell, width: 60 }}>{l.count}</td>
                     <td style={{ ...cell, color: "var(--quiet)" }}>
@@ -82,7 +82,7 @@ export function ListsView({
                           : l.singleLayer
                             ? "single layer, as drawn"
                             : ""}
-                      {l.lies ? `${l.pairs || l.singleLayer ? ", " : ""}${grainWords(l.lies)}` : ""}
+                      {l.lies ? `${l.pairs || l.singleLayer ? ", " : ""}${textOf(grainWords(l.lies))}` : ""}
                       {l.note ? ` ${l.note}` : ""}
                     </td>
                   </tr>

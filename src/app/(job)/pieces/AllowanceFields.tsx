@@ -4,7 +4,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import { ALLOWANCE_SETS, type AllowanceSetId } from "@/core/finish";
 import { endWords } from "@/core/pieces";
-import { keptText, formatLength } from "@/core/units";
+import { keptText, formatLength, textOf } from "@/core/units";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
@@ -75,7 +75,7 @@ function SingleEdges() {
     pieces.flatMap((piece) =>
       piece.panel.edges
         .filter((e) => e.role !== "fold")
-        .map((e) => [`${piece.id}.${e.id}`, phrase`${piece.name}, ${e.name}`] as const),
+        .map((e) => [`${piece.id}.${e.id}`, phrase`${textOf(piece.name)}, ${textOf(e.name)}`] as const),
     ),
   );
   // An allowance may run from one width to another: its ends are called by what lies there.

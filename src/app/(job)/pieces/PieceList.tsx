@@ -2,7 +2,7 @@
 import { listOf, phrase } from "@/core/words";
 import type { Notion } from "@/core/finish";
 import type { Piece } from "@/core/pieces";
-import { tellSum } from "@/core/units";
+import { tellSum, textOf } from "@/core/units";
 import { setView, useView } from "@/store/viewStore";
 import { useOpenJob } from "@/ui/JobContext";
 import { Length } from "@/ui/Length";
@@ -34,7 +34,7 @@ export function PieceList() {
                   onClick={() => setView({ lit: { panel: piece.id, point: piece.grain[0] } })}
                   style={{ all: "unset", cursor: "pointer" }}
                 >
-                  {piece.name}
+                  {textOf(piece.name)}
                 </button>
               </th>
               <td style={{ fontStretch: "85%" }}>

@@ -1,4 +1,5 @@
 "use client";
+import { Sentence } from "@/ui/Sentence";
 import { phrase } from "@/core/words";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
@@ -14,7 +15,6 @@ import { useView } from "@/store/viewStore";
 import { Choice } from "@/ui/Choice";
 import { CountField } from "@/ui/CountField";
 import { faultAt, useOpenJob } from "@/ui/JobContext";
-import { Length } from "@/ui/Length";
 import { LengthField } from "@/ui/LengthField";
 import { LevelsField } from "./LevelsField";
 
@@ -45,7 +45,7 @@ export function MoveFields({ line, index }: LineProps) {
       {paramsOf(line.move).map((param) => (
         <FieldOfMove key={param} index={index} line={line} param={param} />
       ))}
-      {line.move === "spread" ? <SpreadNote line={line} /> : null}
+      <Remarks line={line} />
     </>
   );
 }
@@ -250,16 +250,13 @@ function NumberField({ index, param, field, text, helper, error, tape, unit }: L
   );
 }
 
-function SpreadNote({ line }: { readonly line: WorksheetLine }) {
+/** What a line's numbers mean besides. */
+function Remarks({ line }: { readonly line: WorksheetLine }) {
   const tape = useView((v) => v.tape);
-  const { hemBefore, hemAfter, frontCreaseGrowth, backCreaseGrowth, crotchChange } = line.numbers;
-  if (!hemBefore || !hemAfter) return null;
-  return (
+  const says = MOVES[line.move]?.remarks?.(line.numbers);
+  return says ? (
     <div style={{ color: "var(--quiet)", fontSize: 13 }}>
-      Hem <Length mm={hemBefore.mm} tape={tape} /> to <Length mm={hemAfter.mm} tape={tape} unit />. Side seam and inseam
-      keep their length; along the crease the front hangs <Length mm={frontCreaseGrowth?.mm ?? 0} tape={tape} />, the
-      back <Length mm={backCreaseGrowth?.mm ?? 0} tape={tape} unit /> lower. The crotch seam, turned with the inseam,
-      changes by <Length mm={crotchChange?.mm ?? 0} tape={tape} unit />.
+      <Sentence says={says} tape={tape} />
     </div>
-  );
+  ) : null;
 }

@@ -4,6 +4,7 @@ import { isOf } from "@/core/pattern";
 import Button from "@mui/material/Button";
 import { nanoid } from "nanoid";
 import type { Mm } from "@/core/units";
+import { MOVES } from "@/core/moves";
 import { ownMoves } from "@/core/derive/changes";
 import { changeJob } from "@/store/jobStore";
 import { useView } from "@/store/viewStore";
@@ -12,11 +13,11 @@ import { Length } from "@/ui/Length";
 import { PaneHeading } from "@/ui/StageLayout";
 import { FieldOfMove } from "./MoveFields";
 
-/** Which numbers move width from one place to another, by the move they belong to. */
-const SHARES = [
-  { move: "shape-leg", params: ["backExtra", "kneeToSide", "hemToSide"], add: "Shape the leg" },
-  { move: "waist-shaping", params: ["to", "frontIntake", "backIntake", "ease"], add: "Shape the waist" },
-] as const;
+/** The moves with numbers that move width from one place to another. */
+const SHARES = Object.values(MOVES).flatMap(({ id, label, params }) => {
+  const own = Object.entries(params).flatMap(([name, param]) => (param.movesWidth ? [name] : []));
+  return own.length > 0 ? [{ move: id, params: own, add: label }] : [];
+});
 
 /**
  * Width moved by hand, the total staying what it is: between front and back, between side and inseam, and at the waist

@@ -1,5 +1,4 @@
-import { inSentence } from "../../words";
-import { Refusal, say, type Mm } from "../../units";
+import { Refusal, say, type Mm, inside, type Words } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { search } from "../lay/search";
 import { forbidden } from "../lay/pairs";
@@ -25,14 +24,14 @@ function withLocked(plan: Plan, locked: Locked): Plan {
     if (at.x - own[0] < -1 || at.y - own[1] < -1 || at.y + own[1] > strip.width + 1)
       throw new Refusal(
         "locked",
-        say`The ${inSentence(part.shape.name)} is locked off the cloth. Unlock it, or move it on.`,
+        say`The ${inside(part.shape.name)} is locked off the cloth. Unlock it, or move it on.`,
       );
   }
   const [two] = onEachOther(plan, locked);
   if (two)
     throw new Refusal(
       "locked",
-      say`${two[0]} and ${inSentence(two[1])} are locked one on the other. Unlock one of them, or move it on.`,
+      say`${two[0]} and ${inside(two[1])} are locked one on the other. Unlock one of them, or move it on.`,
     );
   return {
     parts,
@@ -47,7 +46,7 @@ function withLocked(plan: Plan, locked: Locked): Plan {
 const DEEPER: Mm = 0.5;
 
 /** Locked pieces that lie one on the other, by name. */
-function onEachOther({ strip, parts }: Plan, locked: Locked): (readonly [string, string])[] {
+function onEachOther({ strip, parts }: Plan, locked: Locked): (readonly [Words, Words])[] {
   const lying = [...locked].map(([i, at]) => {
     const shape = strip.shapes[(strip.items[i] as LayItem).shape] as LayShape;
     return { at, slices: turnedSlices(shape.slices, at.turn), name: (parts[i] as Plan["parts"][number]).shape.name };

@@ -1,6 +1,5 @@
-import { inSentence } from "../../words";
 import { boxOf, type Point } from "../../geometry";
-import { Refusal, say, type Mm } from "../../units";
+import { Refusal, say, type Mm, inside } from "../../units";
 import type { CutShape } from "../cutShapes";
 import { GRID } from "../lay/pairs";
 import { layShape, turnOf, type LayShape } from "../lay/shape";
@@ -187,7 +186,7 @@ export function refuseTooWide({ strip, parts }: Plan, cloth: LayCloth): void {
   throw new Refusal(
     "cloth.width",
     cloth.fold === "lengthwise" && wide <= cloth.width
-      ? say`The ${inSentence(shape.name)} is ${wide} wide: it does not fit on the folded cloth of ${strip.width}. Lay it open, or fold the cloth otherwise.`
-      : say`The ${inSentence(shape.name)} is ${wide} wide, the cloth ${strip.width}. Take wider cloth, or join it from two.`,
+      ? say`The ${inside(shape.name)} is ${wide} wide: it does not fit on the folded cloth of ${strip.width}. Lay it open, or fold the cloth otherwise.`
+      : say`The ${inside(shape.name)} is ${wide} wide, the cloth ${strip.width}. Take wider cloth, or join it from two.`,
   );
 }

@@ -1,7 +1,7 @@
 import { derive, type Derived } from "../../derive";
 import type { Job } from "../../files";
 import { seededRandom, shuffled } from "../../geometry";
-import { tapeDivision, tapeOf, type Mm } from "../../units";
+import { tapeDivision, tapeOf, textOf, type Mm } from "../../units";
 import { MISTAKES } from "./mistakes";
 import type { Mistake } from "./spoiling";
 
@@ -104,7 +104,7 @@ export function exerciseOf(
       const others = shuffled(MISTAKES, random)
         .filter((m) => m !== mistake && m.read(sound) !== null)
         // Two that show in one measure, the same way, cannot be told apart.
-        .filter((m) => m.measure !== mistake.measure || isOpposite(m, job, sound, grew))
+        .filter((m) => textOf(m.measure) !== textOf(mistake.measure) || isOpposite(m, job, sound, grew))
         .slice(0, OFFERED[at]);
       return { ...hidden, sound, from: job, offered: shuffled([mistake, ...others], random) };
     }

@@ -1,8 +1,14 @@
+import { bodice } from "../../moves/bodice";
+import { isLineOf } from "../../moves/given";
+import { setLength } from "../../moves/setLength";
+import { shapeLeg } from "../../moves/shapeLeg";
+import { spread } from "../../moves/spread";
 import type { Job } from "../../files";
 import {
   changed,
   byRule,
   byMove,
+  numberOf,
   allowance,
   halfGirth,
   reading,
@@ -143,7 +149,7 @@ export const MISTAKES: readonly Mistake[] = [
     "A knee measured standing binds when it bends: it is taken bent, with ease.",
     "Knee, one leg",
     reading((r) => r.kneeGirth),
-    byMove([["shape-leg", "knee"]], (now, size) => -0.14 * size * now),
+    byMove([numberOf(shapeLeg, "knee")], (now, size) => -0.14 * size * now),
   ),
   readingMistake(
     "hem-half",
@@ -151,13 +157,7 @@ export const MISTAKES: readonly Mistake[] = [
     "The girth of one leg was divided into front and back, and divided again. Say a sum whole before working it out.",
     "Hem, one leg",
     reading((r) => r.hemGirth),
-    byMove(
-      [
-        ["spread", "hemSpread"],
-        ["shape-leg", "hem"],
-      ],
-      (now, size) => -0.25 * size * now,
-    ),
+    byMove([numberOf(spread, "hemSpread"), numberOf(shapeLeg, "hem")], (now, size) => -0.25 * size * now),
   ),
   readingMistake(
     "band-twice",
@@ -165,7 +165,7 @@ export const MISTAKES: readonly Mistake[] = [
     "The depth of band or cuff comes off once. Say from where a length counts: natural waist, top edge, or block's end.",
     "Side seam",
     sideSeam,
-    byMove([["set-length", "length"]], (_, size) => -45 * size),
+    byMove([numberOf(setLength, "length")], (_, size) => -45 * size),
   ),
   readingMistake(
     "band-forgotten",
@@ -173,7 +173,7 @@ export const MISTAKES: readonly Mistake[] = [
     "What is sewn on below or above lengthens the leg: it comes off before the hem is drawn.",
     "Side seam",
     sideSeam,
-    byMove([["set-length", "length"]], (_, size) => 45 * size),
+    byMove([numberOf(setLength, "length")], (_, size) => 45 * size),
   ),
   allowance("crotch", "crotch", "crotch seam", 0),
   allowance("inseam", "inseam", "inseam", 0),
@@ -245,9 +245,9 @@ export const MISTAKES: readonly Mistake[] = [
     backCentre,
     (job, sound) => {
       const moves = sound.moves.map((m) =>
-        m.move === "bodice" ? { ...m, params: { ...m.params, school: "quarters", equalTo: "front" } } : m,
+        isLineOf(m, bodice) ? { ...m, params: { ...m.params, school: "quarters", equalTo: "front" } } : m,
       );
-      return sound.moves.some((m) => m.move === "bodice")
+      return sound.moves.some((m) => isLineOf(m, bodice))
         ? { ...job, moves: structuredClone(moves) as Job["moves"] }
         : null;
     },

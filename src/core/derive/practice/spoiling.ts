@@ -1,20 +1,20 @@
-import { phrase } from "../../words";
+import type { Params } from "../../params";
 import type { Derived } from "../../derive";
 import type { FittingChange } from "../../fitting";
 import type { Job } from "../../files";
 import { pathLength, pointDistance } from "../../geometry";
 import { edgesWithRole, isBodice, type EdgeRole, type Panel } from "../../pattern";
-import type { Mm } from "../../units";
+import { type Mm, say, type Words } from "../../units";
 import { withFitting } from "../changes";
 
 /** A mistake that people make: how a sound job is spoilt by it, and the one measure that shows it. */
 export interface Mistake {
   readonly id: string;
-  readonly label: string;
+  readonly label: Words;
   /** What happened, and how it is kept from happening. */
-  readonly explains: string;
+  readonly explains: Words;
   /** What is measured to see it, and with which tool on the table. */
-  readonly measure: string;
+  readonly measure: Words;
   readonly tool: "readings" | "tape";
   /** The job with the mistake in it, the larger the size the plainer; null where this garment has no place for it. */
   readonly spoil: (job: Job, sound: Derived, size: number) => Job | null;
@@ -32,6 +32,12 @@ export const byRule =
     const mm = by(sound, size);
     return Math.abs(mm) < LEAST ? null : changed(job, { rule, by: mm });
   };
+
+/** A number of a move's. */
+export const numberOf = <P extends Params>(
+  { id }: { readonly id: string; readonly params: P },
+  param: keyof P & string,
+): readonly [move: string, param: string] => [id, param];
 
 /** A number of the restyling by so much more or less, on the first of these lines that the garment has. */
 export const byMove =
@@ -72,12 +78,12 @@ export const allowance = (
   times: 0 | 2,
 ): Mistake => ({
   id: `${kind}-${times === 0 ? "none" : "double"}`,
-  label: times === 0 ? phrase`No allowance at the ${where}` : phrase`Allowance added twice at the ${where}`,
+  label: times === 0 ? say`No allowance at the ${where}` : say`Allowance added twice at the ${where}`,
   explains:
     times === 0
-      ? phrase`The ${where} was cut on its seam line: sewn, it takes the allowance out of the garment. Allowances are the last thing drawn, edge by edge, and ticked off.`
+      ? say`The ${where} was cut on its seam line: sewn, it takes the allowance out of the garment. Allowances are the last thing drawn, edge by edge, and ticked off.`
       : `The paper edge held the allowance already, and it was added again. Say at each edge whether it is net or cut before adding anything.`,
-  measure: phrase`From seam line to cut line at the ${where}`,
+  measure: say`From seam line to cut line at the ${where}`,
   tool: "tape",
   spoil: withAllowance(kind, times),
   read: allowanceAt(role),

@@ -1,3 +1,4 @@
+import { textOf } from "../../units";
 import { pathFlatten, type Point } from "../../geometry";
 import { edgesWithRole } from "../../pattern";
 import type { Piece } from "../../pieces";
@@ -28,11 +29,11 @@ function isCorner(points: readonly Point[], i: number): boolean {
 
 /** What a piece says of itself, one line each, in the words the standard gives. */
 const wordsOf = (piece: Piece, sheet: PrintSet, size: string): readonly string[] => [
-  `Piece Name: ${piece.name}`,
+  `Piece Name: ${textOf(piece.name)}`,
   `Size: ${size}`,
   `Quantity: ${piece.cut.count}`,
   `Material: ${piece.material}`,
-  `Annotation: ${piece.label.slice(1).join(", ")}`,
+  `Annotation: ${piece.label.slice(1).map(textOf).join(", ")}`,
   `Style Name: ${sheet.title}`,
 ];
 

@@ -1,3 +1,4 @@
+import { textOf } from "../../units";
 import { isOf } from "../../pattern";
 import type { Point } from "../../geometry";
 import type { Piece } from "../../pieces";
@@ -118,7 +119,7 @@ export function writeSvg(set: PrintSet): string {
           piece.signs.words
             .map(({ text, at: place }) => {
               const [x, y] = at(place);
-              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escaped(text)}</text>`;
+              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escaped(textOf(text))}</text>`;
             })
             .join(""),
       ),
@@ -129,7 +130,7 @@ export function writeSvg(set: PrintSet): string {
       each(({ piece, turned }, at) => {
         const [x, y] = at(labelPlace(piece));
         const lines = piece.label
-          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escaped(text)}</tspan>`)
+          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escaped(textOf(text))}</tspan>`)
           .join("");
         const turn = turned ? ` transform="rotate(90 ${number(x)} ${number(y)})"` : "";
         return `<text x="${number(x + 6)}" y="${number(y)}"${turn} font-family="sans-serif" font-size="5.5" fill="#14302a">${lines}</text>`;

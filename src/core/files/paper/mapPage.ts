@@ -1,6 +1,6 @@
 import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
-import type { Mm } from "../../units";
+import { type Mm, joined, type Words } from "../../units";
 import { geometrySum } from "./geometrySum";
 import type { PagePlan } from "./pagePlan";
 import { INK, type Pen } from "./pen";
@@ -57,7 +57,7 @@ export function drawMap(
     pen.text(tile.name, [x + 1, y + 3.4], 2.6, { color: FAINT });
   }
   let y = top + extent.bottom * scale + 8;
-  const say = (text: string, size: Mm): void => {
+  const say = (text: Words, size: Mm): void => {
     for (const row of pen.wrapped(text, size, room)) {
       if (y > height - MARGIN) return;
       pen.text(row, [left, y], size);
@@ -65,7 +65,7 @@ export function drawMap(
     }
     y += 1;
   };
-  for (const { piece } of sheet.placed) say(piece.label.slice(0, 2).join(": "), 3);
+  for (const { piece } of sheet.placed) say(joined(piece.label.slice(0, 2), ": "), 3);
   if (set.notices.length > 0) say("Before you cut:", 3.4);
   for (const notice of set.notices) say(notice, 3);
 }

@@ -1,5 +1,4 @@
-import { inSentence } from "../../words";
-import { Refusal, say, type Mm, typed } from "../../units";
+import { Refusal, say, type Mm, typed, inside } from "../../units";
 import { nestOnSheet } from "./nest";
 import type { PrintOptions } from "./options";
 import { LONGEST_PAGE, PAPERS } from "./papers";
@@ -95,7 +94,7 @@ function refuseWiderThan(pieces: readonly PrintPiece[], room: Mm, isRoll: boolea
   throw new Refusal(
     "paper",
     isRoll
-      ? say`The ${inSentence(wide.name)} is ${width} wide, the roll has ${room} within its margins. Choose a wider roll, or pages to join.`
-      : say`The ${inSentence(wide.name)} is ${width} wide: wider than a projector's page. Print it on pages to join.`,
+      ? say`The ${inside(wide.name)} is ${width} wide, the roll has ${room} within its margins. Choose a wider roll, or pages to join.`
+      : say`The ${inside(wide.name)} is ${width} wide: wider than a projector's page. Print it on pages to join.`,
   );
 }

@@ -1,5 +1,5 @@
 import type { Box, Point } from "../../geometry";
-import type { Mm } from "../../units";
+import { type Mm, type Words } from "../../units";
 import type { PagePlan } from "./pagePlan";
 
 /** The pages as a preview draws them: where each piece lies, and which part of it each page shows. */
@@ -9,7 +9,7 @@ export interface PagesShown {
   readonly page: { readonly width: Mm; readonly height: Mm };
   readonly pieces: readonly {
     readonly id: string;
-    readonly name: string;
+    readonly name: Words;
     readonly outlines: readonly (readonly Point[])[];
   }[];
   readonly tiles: readonly { readonly name: string; readonly window: Box }[];

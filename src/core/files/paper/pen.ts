@@ -1,4 +1,3 @@
-import { inTongue } from "../../words";
 import {
   clip,
   closePath,
@@ -19,7 +18,7 @@ import {
   type RGB,
 } from "pdf-lib";
 import type { Box, Point } from "../../geometry";
-import type { Mm } from "../../units";
+import { type Mm, type Words, textOf } from "../../units";
 
 /** Points (1/72 in) in a millimetre. */
 export const PT_PER_MM = 72 / 25.4;
@@ -76,9 +75,9 @@ export class Pen {
     this.page.drawRectangle({ x, y, width: (right - left) * PT_PER_MM, height: (bottom - top) * PT_PER_MM, color });
   }
 
-  text(text: string, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {
+  text(text: Words, at: Point, size: Mm, options: { readonly color?: RGB; readonly down?: boolean } = {}): void {
     const [x, y] = this.at(at);
-    this.page.drawText(printable(inTongue(text)), {
+    this.page.drawText(printable(textOf(text)), {
       x,
       y,
       size: size * PT_PER_MM,
@@ -89,10 +88,10 @@ export class Pen {
   }
 
   /** Words broken into rows no wider than `room`. */
-  wrapped(text: string, size: Mm, room: Mm): readonly string[] {
+  wrapped(text: Words, size: Mm, room: Mm): readonly string[] {
     const rows: string[] = [];
     let row = "";
-    for (const word of inTongue(text).split(" ")) {
+    for (const word of textOf(text).split(" ")) {
       const longer = row ? `${row} ${word}` : word;
       if (row && this.widthOf(longer, size) > room) {
         rows.push(row);
@@ -140,8 +139,8 @@ export class Pen {
     this.page.pushOperators(popGraphicsState());
   }
 
-  widthOf(text: string, size: Mm): Mm {
-    return this.font.widthOfTextAtSize(printable(inTongue(text)), size * PT_PER_MM) / PT_PER_MM;
+  widthOf(text: Words, size: Mm): Mm {
+    return this.font.widthOfTextAtSize(printable(textOf(text)), size * PT_PER_MM) / PT_PER_MM;
   }
 }
 

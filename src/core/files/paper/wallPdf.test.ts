@@ -1,3 +1,4 @@
+import { textOf } from "../../units";
 import { PDFDocument } from "pdf-lib";
 import { bundlesOf, cardsOf, cuttingList, pictureOf } from "../../making";
 import { derivedOf, HAND_BODY, palazzoJob } from "../../testing/jobs";
@@ -40,7 +41,7 @@ test("bundles: pairs lie right and left, and their counts are those of the cutti
   const labels = bundles.map((b) => ({
     wearer: "W",
     garment: "G",
-    piece: b.line.name,
+    piece: textOf(b.line.name),
     side: b.side ?? "",
     count: "1",
     about: "",

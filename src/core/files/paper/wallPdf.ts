@@ -2,7 +2,7 @@ import { phrase } from "../../words";
 import { rgb } from "pdf-lib";
 import { boxOf, pathFlatten, type Box, type Point } from "../../geometry";
 import { cardsByDrawing, pictureOf, type Card } from "../../making";
-import { tell, type Mm, type Tape } from "../../units";
+import { tell, type Mm, type Tape, textOf } from "../../units";
 import { fileStem, type HandedFile } from "../handedFile";
 import { newBook } from "./book";
 import { PAPERS, type SheetName } from "./papers";
@@ -62,9 +62,14 @@ export async function wallPdf(
   const bytes = await inFields(title, cards, paper, [2, 3], (pen, field, card) => {
     pen.run(outline(field), { color: QUIET, width: 0.2, close: true });
     const [left, room] = [field.left + 4, field.right - field.left - 8];
-    pen.text(phrase`${card.name}, card ${card.n} of ${cards.length}`.replace(/^, /, ""), [left, field.top + 6], 2.8, {
-      color: QUIET,
-    });
+    pen.text(
+      phrase`${textOf(card.name)}, card ${card.n} of ${cards.length}`.replace(/^, /, ""),
+      [left, field.top + 6],
+      2.8,
+      {
+        color: QUIET,
+      },
+    );
     const words = tell(card.says, tape);
     // Long words are set smaller: nothing is cut off.
     const size = [4.6, 4, 3.5, 3, 2.6].find((s) => pen.wrapped(words, s, room).length * s * 1.3 < 34) ?? 2.4;

@@ -1,7 +1,6 @@
-import { phrase } from "../../words";
 import { type Panel } from "../../pattern";
 import { length, number, statedLength, type ReadOf } from "../../params";
-import { quantity, type Quantity, say } from "../../units";
+import { quantity, type Quantity, say, type Words, count } from "../../units";
 import { defineFinish } from "../define";
 import { foldedStrip, withParts, type FinishContext, type Garment, type Notion } from "../garment";
 
@@ -22,7 +21,7 @@ function withBelt(garment: Garment, belt: ReadOf<typeof PARAMS, Quantity>, { mea
     belt.length === "auto"
       ? quantity(measures.waist.mm + 300, say`waist ${measures.waist.mm} + ${300} to close`, { waist: measures.waist })
       : belt.length;
-  const strip = (part: "belt" | "belt-loops", name: string, long: number, deep: number): Panel => {
+  const strip = (part: "belt" | "belt-loops", name: Words, long: number, deep: number): Panel => {
     const sewn = { id: "sewn", name: "long edge", length: long, role: "style" } as const;
     const panel = foldedStrip({ id: part, name, part }, [sewn], deep);
     // Its long edges are turned in and stitched to each other, its ends turned in.
@@ -34,7 +33,14 @@ function withBelt(garment: Garment, belt: ReadOf<typeof PARAMS, Quantity>, { mea
   const panels = [
     strip("belt", "Belt", length.mm, belt.width.mm),
     ...(belt.loops > 0
-      ? [strip("belt-loops", phrase`Belt loops, ${belt.loops} from one strip`, belt.loops * loop, belt.loopWidth.mm)]
+      ? [
+          strip(
+            "belt-loops",
+            say`Belt loops, ${count(belt.loops)} from one strip`,
+            belt.loops * loop,
+            belt.loopWidth.mm,
+          ),
+        ]
       : []),
   ];
   const notions: readonly Notion[] = [

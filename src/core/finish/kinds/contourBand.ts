@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   centreOnFold,
   cutTop,
@@ -61,9 +60,9 @@ function cutFrom(
 /** What the band is called that is cut off a leg, and what is left of the leg. */
 const namesOf = ({ id, name }: Panel, root: LegRoot): TopCut => ({
   by: ID,
-  upper: { id: `band-${root}`, name: phrase`Band, ${root}` },
+  upper: { id: `band-${root}`, name: say`Band, ${root}` },
   lower: { id: `${id}-main`, name },
-  seam: { id: `band-${root}`, label: phrase`Band, ${root}`, kind: "waist", edge: "band seam", sewnAs: "waist" },
+  seam: { id: `band-${root}`, label: say`Band, ${root}`, kind: "waist", edge: "band seam", sewnAs: "waist" },
 });
 
 /** The band as a part of its own, faced with itself and stiffened; the leg under it as what is left of the style's. */
@@ -82,7 +81,7 @@ function asPart(
     ...panel,
     edges: panel.edges.map((e): Edge => {
       if (rimOf(e) === "waist") return { ...e, name: "upper edge", becomes: "faced" };
-      return e.role === "crotch" ? { ...e, name: phrase`centre ${leg.root}` } : e;
+      return e.role === "crotch" ? { ...e, name: say`centre ${leg.root}` } : e;
     }),
     is: { ...panel.is, component: "part", part: "contour-band", madeFor: leg.whole.id },
     cutting: {

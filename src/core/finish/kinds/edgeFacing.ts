@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   along,
   edgesWithRole,
@@ -30,7 +29,7 @@ import {
   type Point,
 } from "../../geometry";
 import { choice, statedLength } from "../../params";
-import { say, type Mm } from "../../units";
+import { say, type Mm, type Words } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
 import { INTERFACED, interfacing } from "./shared";
@@ -42,7 +41,7 @@ type Faced = "neck" | "armhole";
 const PLACES = 32;
 
 /** An edge moved into its panel by a width, from its end back to its start. */
-function inside(path: Path, inward: 1 | -1, depth: Mm): Path {
+function moved(path: Path, inward: 1 | -1, depth: Mm): Path {
   const whole = pathLength(path);
   const moved = Array.from({ length: PLACES + 1 }, (_, i): Point => {
     const { point, tangent } = pathAt(path, (whole * (PLACES - i)) / PLACES);
@@ -68,7 +67,7 @@ function facingOf(panel: Panel, faced: Edge, which: Faced, depth: Mm, interfaced
     ...edge,
     path: pathBetween(edge.path, from, to),
   });
-  const inner = inside(faced.path, inward, depth);
+  const inner = moved(faced.path, inward, depth);
   const [first, last] = [inner[0], inner.at(-1)];
   if (!first || !last) return null;
   const edges: Edge[] = [
@@ -157,13 +156,13 @@ const isUpper = ({ is }: Panel): boolean => is.cuts.at(-1)?.part === "above";
 function asFacing(
   panel: Panel,
   id: string,
-  name: string,
+  name: Words,
   { isFolded, interfaced }: { readonly isFolded: boolean; readonly interfaced: boolean },
   edges: readonly Edge[],
 ): Panel | null {
   const facing: Panel = {
     id: `${id}-facing-${panel.is.root ?? "side"}${isUpper(panel) ? "-upper" : ""}`,
-    name: phrase`${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
+    name: say`${name}, ${panel.is.root ?? "side"}${isUpper(panel) ? ", upper part" : ""}`,
     is: partOf("facing", { root: panel.is.root, madeFor: panel.id }),
     half: "both",
     cutting: {
@@ -186,7 +185,7 @@ const openEdges = (garment: Garment, which: Faced): readonly (readonly [Panel, E
     .flatMap((p) => edgesWithRole(p, which).map((e) => [p, e] as const))
     .filter(([panel, edge]) => !isSewnOn(garment, panel.id, edge.id));
 
-const joined = (id: string, kind: Join["kind"], label: string, a: Join["a"], b: Join["b"]): Join => ({
+const joined = (id: string, kind: Join["kind"], label: Words, a: Join["a"], b: Join["b"]): Join => ({
   id,
   label,
   kind,
@@ -201,7 +200,7 @@ const seamTo = (made: Made, kind: Faced): Join => ({
   ...joined(
     `${made.facing.id}-${kind}`,
     kind,
-    phrase`${made.facing.name}, ${kind}`,
+    say`${made.facing.name}, ${kind}`,
     [along(made.facing.id, made.edge.id)],
     [along(made.panel.id, made.edge.id)],
   ),

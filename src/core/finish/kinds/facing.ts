@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   along,
   isOf,
@@ -37,7 +36,7 @@ function faced(garment: Garment, depth: Mm, interfaced: boolean, opens: OpensAt)
       ...top,
       cutting: { material: top.cutting.material },
       id,
-      name: phrase`Facing, ${root}`,
+      name: say`Facing, ${root}`,
       is: partOf("facing", { root, madeFor: source.id }),
     };
     const centre = findEdge(own, "crotch");
@@ -47,7 +46,7 @@ function faced(garment: Garment, depth: Mm, interfaced: boolean, opens: OpensAt)
   });
   const sewn = made.map(({ root, source, panel }): Join => ({
     id: `waist-facing-${root}`,
-    label: phrase`Waist and its facing, ${root}`,
+    label: say`Waist and its facing, ${root}`,
     kind: "waist",
     by: ID,
     how: "equal",

@@ -1,7 +1,7 @@
 import { against, along, refsLength, type Edge, type EdgeRef, type Join, type Panel, partOf } from "../../pattern";
 import { cubic, line, type Path } from "../../geometry";
 import { choice, type ReadOf } from "../../params";
-import { type Mm, type Quantity, say } from "../../units";
+import { type Mm, type Quantity, say, type Words } from "../../units";
 import { defineFinish } from "../define";
 import { becoming, foldedStrip, inOneSeam, withParts, type FinishContext, type Garment } from "../garment";
 import { flyRun, ROUND, stitched } from "./flyRun";
@@ -24,7 +24,7 @@ const PARAMS = {
   interfaced: INTERFACED,
 };
 
-const join = (id: string, label: string, run: readonly EdgeRef[], to: EdgeRef): Join => ({
+const join = (id: string, label: Words, run: readonly EdgeRef[], to: EdgeRef): Join => ({
   id,
   label,
   kind: "cut",
@@ -82,7 +82,7 @@ function withFly(garment: Garment, fly: ReadOf<typeof PARAMS, Quantity>, { zip }
     notions: [{ id: "hook", label: say`Hook or button at the band`, count: 1, length: null }],
   });
   if (isGrown) return shielded;
-  const edge = (id: string, name: string, path: Path): Panel["edges"][number] => ({ id, role: "style", name, path });
+  const edge = (id: string, name: Words, path: Path): Panel["edges"][number] => ({ id, role: "style", name, path });
   const facing: Panel = {
     id: "fly-facing",
     name: "Fly facing",

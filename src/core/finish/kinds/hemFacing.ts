@@ -1,8 +1,7 @@
-import { inSentence, phrase } from "../../words";
 import { along, edgesWithRole, type Edge, type Join, type Panel, middleGrain, partOf } from "../../pattern";
 import { pathAt, pathBetween, pathEnd, pathLength, pathReverse, pathStart, squareCurve } from "../../geometry";
 import { statedLength } from "../../params";
-import { type Mm, say } from "../../units";
+import { type Mm, say, inside } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
 
@@ -31,7 +30,7 @@ function hemStrip(panel: Panel, depth: Mm): Panel | null {
   ];
   const strip: Panel = {
     id: `hem-facing-${panel.id}`,
-    name: phrase`Hem facing, ${inSentence(panel.name)}`,
+    name: say`Hem facing, ${inside(panel.name)}`,
     is: partOf("hem-facing", { root: panel.is.root, madeFor: panel.id }),
     half: panel.half,
     cutting: { material: panel.cutting.material, sewn: { style: "pocket" } },
@@ -67,7 +66,7 @@ function faced(garment: Garment, depth: Mm): Garment {
   if (!without && !rings) return faced;
   return unsettled(
     faced,
-    say`The hem of the ${inSentence(without?.source.name ?? "flounce")} cannot be faced ${depth} deep: turn or roll it there.`,
+    say`The hem of the ${inside(without?.source.name ?? "flounce")} cannot be faced ${depth} deep: turn or roll it there.`,
   );
 }
 

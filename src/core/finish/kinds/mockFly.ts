@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   along,
   edgeOf,
@@ -12,7 +11,7 @@ import {
 } from "../../pattern";
 import { line, pathBetween, pathEnd, pathLength, pathStart, type Path, type Point } from "../../geometry";
 import { choice } from "../../params";
-import { say, type Mm } from "../../units";
+import { say, type Mm, type Words } from "../../units";
 import { defineFinish } from "../define";
 import { foldedStrip, inOneSeam, unsettled, withParts } from "../garment";
 import { flyRun, stitched, stitchLine } from "./flyRun";
@@ -24,7 +23,7 @@ const straight = (points: readonly Point[]): Path => points.slice(1).map((p, i) 
  * The fly traced off a front: its centre as it runs, as much of its waist as the fly is wide, and a free edge rounded in
  * below. Null where the fly reaches over more than one panel, or the front has no plain corner at the waist.
  */
-function traced(front: Panel, ref: EdgeRef, wide: Mm, name: string, interfaced: boolean): Panel | null {
+function traced(front: Panel, ref: EdgeRef, wide: Mm, name: Words, interfaced: boolean): Panel | null {
   const centre = edgeOf(front, ref.edge).path;
   const [low, high] = ref.part ?? [0, pathLength(centre)];
   const [waist] = rimEdges(front, "waist");
@@ -95,14 +94,14 @@ export const mockFly = defineFinish({
     if (!ref || !front || run.length > 1)
       return unsettled(garment, say`The centre front is cut or lies on a fold, so there is no seam for a mock fly.`);
     const under = over === "right" ? "left" : "right";
-    const fly = traced(front, ref, extension.mm, phrase`Mock fly, on the ${over} front`, interfaced);
+    const fly = traced(front, ref, extension.mm, say`Mock fly, on the ${over} front`, interfaced);
     if (!fly) return unsettled(garment, say`The waist beside the centre front is too narrow for a mock fly this wide.`);
     const shield = foldedStrip(
-      { id: "fly-shield", name: phrase`Fly shield, under the ${under} front`, part: "fly-shield" },
+      { id: "fly-shield", name: say`Fly shield, under the ${under} front`, part: "fly-shield" },
       [{ id: "sewn", name: "edge at the centre", length: refsLength(garment.panels, run), role: "style" }],
       extension.mm,
     );
-    const join = (id: string, label: string, panel: string, edge: string): Join => ({
+    const join = (id: string, label: Words, panel: string, edge: string): Join => ({
       id,
       label,
       kind: "cut",

@@ -1,7 +1,7 @@
 import { panelOutline, type Panel, partOf } from "../../pattern";
 import { line, pathLength, polygonSections, type Point } from "../../geometry";
 import { statedLength, type ReadOf } from "../../params";
-import { say, type Mm, type Quantity } from "../../units";
+import { say, type Mm, type Quantity, type Words } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
 import { legSuffix, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
@@ -54,7 +54,7 @@ function patchOn(
   const at = (across: number, down: number): Point => [outer + inward * across, start[1] + down];
   const corners: readonly Point[] = [at(0, 0), at(0, height.mm), at(width.mm, height.mm), at(width.mm, 0)];
   const [a, b, c, d] = corners as readonly [Point, Point, Point, Point];
-  const edge = (id: string, name: string, from: Point, to: Point, beyond: number): Panel["edges"][number] => ({
+  const edge = (id: string, name: Words, from: Point, to: Point, beyond: number): Panel["edges"][number] => ({
     id,
     role: "style",
     name,

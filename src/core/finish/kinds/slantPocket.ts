@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   against,
   along,
@@ -30,7 +29,7 @@ import {
   type Path,
   type Point,
 } from "../../geometry";
-import { type Mm, say } from "../../units";
+import { type Mm, say, type Words } from "../../units";
 import { unsettled, withParts, type Garment, type Mark } from "../garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import { choice, length, statedLength, type ReadOf } from "../../params";
@@ -179,10 +178,10 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
   };
   const bag: Edge = { id: "bag", role: "style", name: "bag", path: free };
   const grain = shortGrain(middleOf(b, c, placeAt(side, down * 0.5)), 0.45 * (bottom - b[1] + down));
-  const part = (id: string, name: string, kind: PartKind, edges: readonly Edge[], material: Material): Panel => ({
+  const part = (id: string, name: Words, kind: PartKind, edges: readonly Edge[], material: Material): Panel => ({
     id,
     is: partOf(kind, { madeFor: panel.id }),
-    name: panel.half === "both" ? name : phrase`${name}, ${panel.half}`,
+    name: panel.half === "both" ? name : say`${name}, ${panel.half}`,
     half: panel.half,
     cutting: { material, sewn: { style: "pocket" } },
     edges,
@@ -249,7 +248,7 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     }
     return p.id === restId ? [{ ...p, is: { ...p.is, leftOf: panel.is.leftOf ?? panel.id } }] : [p];
   });
-  const seam = (id: string, label: string, one: Join["a"], other: Join["b"]): Join => ({
+  const seam = (id: string, label: Words, one: Join["a"], other: Join["b"]): Join => ({
     id: `${id}${tail}`,
     label,
     kind: "cut",

@@ -19,7 +19,7 @@ import {
 } from "../../pattern";
 import { line, pathAt, pathEnd, pathMap, pathReverse, pathStart, type Point, pointFlipped } from "../../geometry";
 import { length, statedLength } from "../../params";
-import { Refusal, say, type Mm } from "../../units";
+import { Refusal, say, type Mm, type Words } from "../../units";
 import { defineFinish } from "../define";
 import { unsettled, withParts, type Garment } from "../garment";
 
@@ -82,7 +82,7 @@ function drawn(cap: { readonly cap: Mm; readonly front: Mm; readonly back: Mm },
   };
 }
 
-const join = (id: string, label: string, kind: Join["kind"], more: Pick<Join, "how" | "a" | "b">): Join => ({
+const join = (id: string, label: Words, kind: Join["kind"], more: Pick<Join, "how" | "a" | "b">): Join => ({
   id,
   label,
   kind,

@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import { along, panelById, partOf, refsLength, ringPanel, type Join, type Panel, type AlsoCut } from "../../pattern";
 import { choice, number, statedLength } from "../../params";
 import { count, quantity, ratio, say, type Mm } from "../../units";
@@ -55,7 +54,7 @@ export const flounceLining = defineFinish({
     const drawn = Array.from({ length: parts }, (_, i): Panel => {
       const panel = ringPanel({
         id: `flounce-lining-${i + 1}`,
-        name: phrase`Flounce lining ${i + 1}`,
+        name: say`Flounce lining ${count(i + 1)}`,
         is: partOf("flounce", { madeFor: first.id }),
         radius,
         depth,
@@ -133,7 +132,7 @@ export const pleatedStrip = defineFinish({
     const strip = foldedStrip(
       {
         id: "trim",
-        name: lengths === 1 ? "Pleated strip" : phrase`Pleated strip, ${lengths} lengths joined a side`,
+        name: lengths === 1 ? "Pleated strip" : say`Pleated strip, ${count(lengths)} lengths joined a side`,
         part: "trim",
       },
       [{ id: "sewn", name: "pleated edge", length: long / lengths, role: "style" }],

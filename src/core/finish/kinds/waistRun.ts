@@ -1,4 +1,4 @@
-import { phrase } from "../../words";
+import { type Words, say } from "../../units";
 import { isOf, walkedBack, waistWalk, type EdgeRef, panelById } from "../../pattern";
 import type { Garment } from "../garment";
 import type { OpensAt } from "../define";
@@ -8,7 +8,7 @@ export const CENTRE_FRONT = "centre front";
 /** A stretch of the waist between two places where a band can end: its edges in the order they are sewn. */
 export interface WaistStretch {
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
   /** What lies at its start and at its end. */
   readonly from: string;
   readonly to: string;
@@ -25,7 +25,7 @@ export function waistRun(garment: Garment, opens: OpensAt): readonly WaistStretc
   const left = waistWalk(garment, "left");
   const half = (leg: "left" | "right", refs: readonly EdgeRef[], from: string, to: string): WaistStretch => ({
     id: leg,
-    name: phrase`${leg} half`,
+    name: say`${leg} half`,
     from,
     to,
     leg,

@@ -1,4 +1,3 @@
-import { phrase } from "../../words";
 import {
   along,
   edgeOf,
@@ -14,7 +13,7 @@ import {
 } from "../../pattern";
 import { pathEnd, pathStart, type Point } from "../../geometry";
 import { EYELET } from "../elastic";
-import { type Mm, say } from "../../units";
+import { type Mm, say, type Words } from "../../units";
 import { foldedStrip, ringJoin, runLength, unsettled, withParts, type Garment, type Notion } from "../garment";
 import type { Finishing } from "../define";
 import { CENTRE_FRONT, waistRun, type WaistStretch } from "./waistRun";
@@ -22,7 +21,7 @@ import { CENTRE_FRONT, waistRun, type WaistStretch } from "./waistRun";
 /** What is cut as one folded strip and sewn to the waist. */
 interface Strip {
   readonly id: string;
-  readonly name: string;
+  readonly name: Words;
   readonly part: PartKind;
   readonly stiffened?: boolean;
   readonly contrast?: boolean;
@@ -57,7 +56,7 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
         : []),
       ...run.map((s) => ({
         id: `sewn-${s.id}`,
-        name: phrase`sewn edge, ${s.name}`,
+        name: say`sewn edge, ${s.name}`,
         length: share * runLength(garment, s.refs),
         role: "waist" as const,
       })),
@@ -68,7 +67,7 @@ export function withStrip(garment: Garment, strip: Strip, { opens, measures }: F
   );
   const join = (s: WaistStretch): Join => ({
     id: `waist-${s.id}`,
-    label: phrase`Waist, ${s.name}`,
+    label: say`Waist, ${s.name}`,
     kind: "waist",
     by: strip.part,
     how: share === 1 ? "equal" : "gathered",

@@ -1,5 +1,5 @@
 import type { Point } from "../../geometry";
-import type { Degrees, Mm, Sentence } from "../../units";
+import { type Degrees, type Mm, type Sentence, type Words } from "../../units";
 
 /** A stretch of an outline as it is drawn by hand: with the ruler, or a curve by its guide places. */
 interface DrawnStretch {
@@ -63,7 +63,7 @@ export interface Card {
   readonly n: number;
   /** The panel or piece it belongs to, by id and as it is called; empty where it is about all of them. */
   readonly panel: string;
-  readonly name: string;
+  readonly name: Words;
   /** The drawing it belongs to: cards of one drawing are drawn over each other. */
   readonly drawing: string;
   readonly says: Sentence;

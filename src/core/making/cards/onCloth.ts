@@ -1,8 +1,7 @@
-import { inSentence, phrase } from "../../words";
 import { boxOf, pathAt, pathNearest, type Point } from "../../geometry";
 import { edgesWithRole, type Panel } from "../../pattern";
 import type { Piece } from "../../pieces";
-import { roundToTape, say, type Mm, type Sentence, type Tape } from "../../units";
+import { roundToTape, say, type Mm, type Sentence, type Tape, inside, count, joined, type Words } from "../../units";
 import type { MadeGarment } from "../garment";
 import type { Draft } from "./card";
 import { innerCards, outlineCards, type Telling } from "./outline";
@@ -110,9 +109,9 @@ const nearestAlong = (points: readonly Point[], axis: 0 | 1): Point =>
   points.reduce((best, q) => (q[axis] < best[axis] ? q : best));
 
 /** How a piece is cut once it is drawn. */
-function cutWords({ cut, panel }: Piece): string {
-  if (cut.onFold) return phrase`Lay its ${edgesWithRole(panel, "fold")[0]?.name ?? "fold"} on the fold and cut it once`;
-  return cut.pairs ? "Cut both layers together" : phrase`Cut ${cut.count} of it, one layer at a time`;
+function cutWords({ cut, panel }: Piece): Words {
+  if (cut.onFold) return say`Lay its ${edgesWithRole(panel, "fold")[0]?.name ?? "fold"} on the fold and cut it once`;
+  return cut.pairs ? "Cut both layers together" : say`Cut ${count(cut.count)} of it, one layer at a time`;
 }
 
 /** How wide cloth is folded for each of its main pieces. */
@@ -123,7 +122,7 @@ function foldCard(shell: readonly Piece[]): Draft {
       const box = boxOf(piece.cutLine);
       return { piece: piece.id, name: piece.name, wide: box.right - box.left };
     });
-  const told = listed(folded.map((w) => say`${inSentence(w.name)} ${w.wide}`));
+  const told = listed(folded.map((w) => say`${inside(w.name)} ${w.wide}`));
   return {
     panel: "",
     name: "Cloth",
@@ -154,12 +153,12 @@ function pieceCards(piece: Piece, tape: Tape): readonly Draft[] {
     upright: "its left edge",
     level: "its upper end",
   };
-  const also = piece.alsoCut.map((a) => phrase`${a.count} of ${a.material}${a.note ? `, ${a.note}` : ""}`).join("; ");
+  const also = piece.alsoCut.map((a) => say`${count(a.count)} of ${a.material}${a.note ? say`, ${a.note}` : ""}`);
   const parts: Draft = {
     panel: piece.panel.id,
     name: piece.name,
     drawing: piece.panel.id,
-    says: say`${piece.name}${piece.material === "shell" ? "" : phrase`, from ${piece.material}`}: it takes ${box.right - box.left} by ${box.bottom - box.top}: net ${seam.right - seam.left} by ${seam.bottom - seam.top}, and on the left ${seam.left - box.left}, on the right ${box.right - seam.right}, above ${seam.top - box.top}, below ${box.bottom - seam.bottom} for seams and hem. Mark the hem's allowance first, at the cut end. ${cutWords(piece)}.${piece.lies ? ` ${LIES[piece.lies]}` : ""}${also ? phrase` Cut again by it: ${also}.` : ""}`,
+    says: say`${piece.name}${piece.material === "shell" ? "" : say`, from ${piece.material}`}: it takes ${box.right - box.left} by ${box.bottom - box.top}: net ${seam.right - seam.left} by ${seam.bottom - seam.top}, and on the left ${seam.left - box.left}, on the right ${box.right - seam.right}, above ${seam.top - box.top}, below ${box.bottom - seam.bottom} for seams and hem. Mark the hem's allowance first, at the cut end. ${cutWords(piece)}.${piece.lies ? say` ${LIES[piece.lies]}` : ""}${also.length > 0 ? say` Cut again by it: ${joined(also, "; ")}.` : ""}`,
     numbers: {
       wide: box.right - box.left,
       tall: box.bottom - box.top,

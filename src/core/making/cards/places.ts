@@ -1,7 +1,6 @@
-import { phrase } from "../../words";
 import { boxOf, type Point } from "../../geometry";
 import { isBodice, type Panel } from "../../pattern";
-import { say, type Sentence } from "../../units";
+import { say, type Sentence, type Words } from "../../units";
 
 /** What a place of a panel is called in the trade. */
 const PLACES: Readonly<Record<string, string>> = {
@@ -24,11 +23,11 @@ const PLACES: Readonly<Record<string, string>> = {
 const SAME_PLACE = 0.5;
 
 /** The name of a place of a panel, after a comma; empty where it has none. */
-export function placeName(panel: Panel, p: Point): string {
+export function placeName(panel: Panel, p: Point): Words {
   const known = Object.entries(panel.landmarks).find(
     ([name, q]) => PLACES[name] && Math.hypot(p[0] - q[0], p[1] - q[1]) < SAME_PLACE,
   );
-  return known ? phrase`, the ${PLACES[known[0]] ?? ""}` : "";
+  return known ? say`, the ${PLACES[known[0]] ?? ""}` : "";
 }
 
 /** Where measures start on a panel, and its lines. */
@@ -88,5 +87,5 @@ export function placed(p: Point, origin: Origin): Sentence {
 }
 
 /** A list of sentences with a word between them. */
-export const listed = (parts: readonly Sentence[], between = "; "): Sentence =>
+export const listed = (parts: readonly Words[], between = "; "): Sentence =>
   parts.reduce<Sentence>((all, part, i) => say`${all}${i === 0 ? "" : between}${part}`, say``);

@@ -1,4 +1,3 @@
-import { listOf, phrase } from "../../words";
 import { pathFlatten, pointDistance, type Path, type Point, pointFlipped } from "../../geometry";
 import { hasLegs, panelMap, type Drawing, type Edge, type Panel } from "../../pattern";
 import { angle, say, toDegrees, type Mm, type Radians, type Sentence, asSentence } from "../../units";
@@ -83,7 +82,7 @@ function slashCards(
         ...base,
         says: say`${base.name}: mark ${listed(
           places.map((p) => say`${nameOf(p)}, ${placed(p, origin)}`),
-        )}. ${says}${isLast && isHinged ? phrase`, up to ${nameOf(end)} and not through it: it is hinged there` : ""}.${isLast && widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
+        )}. ${says}${isLast && isHinged ? say`, up to ${nameOf(end)} and not through it: it is hinged there` : ""}.${isLast && widths.length > 0 ? say` Open by ${listed(widths, " and ")}, lay paper under and tape it.` : ""}`,
         numbers: isLast ? Object.fromEntries(own.map(([a, b], k) => [`opened${k + 1}`, pointDistance(a, b)])) : {},
         act: {
           kind: "cut",
@@ -94,7 +93,16 @@ function slashCards(
         points: Object.fromEntries(places.map((p) => [nameOf(p), shift(p)])),
       });
       if (slash.length <= MOST_PLACES)
-        return [cut(asSentence(phrase`Cut from ${listOf(slash.map(nameOf), phrase` to `)}`), slash, true)];
+        return [
+          cut(
+            say`Cut from ${listed(
+              slash.map((p) => asSentence(nameOf(p))),
+              " to ",
+            )}`,
+            slash,
+            true,
+          ),
+        ];
       // A slash along a curve is cut stretch by stretch.
       const runs = runsThrough(slash);
       return runs.map((run, k) =>
@@ -187,7 +195,7 @@ const outlineCard = (panel: Panel, group: string): Draft => ({
   name: panel.name,
   drawing: group,
   says: say`${panel.name}: its outline is now ${listed(
-    panel.edges.map((e) => asSentence(e.name)),
+    panel.edges.map((e) => e.name),
     ", ",
   )}. Strike out every other line, and true the corners.`,
   numbers: {},
