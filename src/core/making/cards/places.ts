@@ -87,5 +87,5 @@ export function placed(p: Point, origin: Origin): Sentence {
 }
 
 /** A list of sentences with a word between them. */
-export const listed = (parts: readonly Words[], between = "; "): Sentence =>
+export const listed = (parts: readonly Words[], between: Words = "; "): Sentence =>
   parts.reduce<Sentence>((all, part, i) => say`${all}${i === 0 ? "" : between}${part}`, say``);

@@ -97,7 +97,7 @@ function slashCards(
           cut(
             say`Cut from ${listed(
               slash.map((p) => asSentence(nameOf(p))),
-              " to ",
+              say` to `,
             )}`,
             slash,
             true,
