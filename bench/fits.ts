@@ -1,3 +1,4 @@
+import { overAfter } from "../src/clock";
 import { type Fold, type Laid, type LayCloth } from "../src/core/cloth";
 import { fitCloth, type Fitted } from "../src/core/derive/fitCloth";
 import { layWithin, shapesOf } from "../src/core/derive/lay";
@@ -54,7 +55,7 @@ function caseOf(k: number): Case | null {
   const width = [1150, 1400, 1500][k % 3] as number;
   const cloth: LayCloth = { width, fold, foldWidth: null, nap: k % 3 === 0, gap: 3, repeat: null };
   const found = shapesOf(base, "shell", cloth);
-  const usual = found.ok ? layWithin(found.shapes, cloth, 1, { steps: 400, milliseconds: 3000 }) : null;
+  const usual = found.ok ? layWithin(found.shapes, cloth, 1, { steps: 400, isOver: overAfter(3000) }) : null;
   if (!usual?.ok) return null;
   const starts = Array.from({ length: STARTS }, (_, s) => low + ((high - low) * s) / (STARTS - 1));
   return { style, move, number, job, starts, cloth, length: usual.lay.length * (0.95 + 0.3 * random()) };
@@ -62,7 +63,7 @@ function caseOf(k: number): Case | null {
 
 function fitted(of: Case, start: number, locked?: ReadonlyMap<number, Laid>): Fitted | null {
   const { move, number, cloth, length } = of;
-  const asked = { move, number, seed: 1, milliseconds: MS, ...(locked && { locked }) };
+  const asked = { move, number, seed: 1, milliseconds: MS, isOver: overAfter(6 * MS), ...(locked && { locked }) };
   const search = fitCloth(of.job(start), cloth, length, asked);
   let step = search.next();
   while (!step.done) step = search.next();
@@ -75,7 +76,7 @@ function isMoreLaid({ job, cloth, length, move }: Case, value: number): boolean 
   const shape = deriveShape(job(value + 5));
   if (!more.ok || !shape.ok || shape.worksheet.some((line) => line.move === move && line.passed)) return false;
   return [11, 12, 13].some((seed) => {
-    const laid = layWithin(more.shapes, cloth, seed, { steps: Infinity, milliseconds: MS, until: length });
+    const laid = layWithin(more.shapes, cloth, seed, { steps: Infinity, isOver: overAfter(MS), until: length });
     return laid.ok && laid.lay.length <= length;
   });
 }
@@ -102,7 +103,7 @@ for (let k = FROM, n = 0; n < CASES && k < FROM + 4 * CASES; k++) {
   // Two pieces stay as they lie at a number a little smaller.
   const smaller = shapesOf(of.job(Math.max(0, best.value - 20)), "shell", of.cloth);
   const laid = smaller.ok
-    ? layWithin(smaller.shapes, of.cloth, 1, { steps: Infinity, milliseconds: MS, until: of.length })
+    ? layWithin(smaller.shapes, of.cloth, 1, { steps: Infinity, isOver: overAfter(MS), until: of.length })
     : null;
   const lockable =
     laid?.ok && laid.lay.length <= of.length && laid.lay.singles !== "opened" && laid.lay.singles !== "beyond";

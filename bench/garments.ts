@@ -85,7 +85,7 @@ function garment(id: string, teaches: string, job: Job): string {
   const tape = tapeOf(job.body.unit);
   if (!derived.ok) throw new Error(`${id}: ${tell(derived.errors[0]?.says ?? NOTHING, tape)}`);
   const shapes = shapesOf(job, "shell");
-  const laid = shapes.ok ? layWithin(shapes.shapes, CLOTH, 1, { steps: 2500, milliseconds: 60_000 }) : shapes;
+  const laid = shapes.ok ? layWithin(shapes.shapes, CLOTH, 1, { steps: 2500 }) : shapes;
   writeFileSync(
     `${FOLDER}/${id}.svg`,
     picture(

@@ -1,3 +1,4 @@
+import { overAfter } from "../src/clock";
 import { readdirSync, readFileSync } from "node:fs";
 import { cannotBeUnder, FOLDS, HandLay, isNearest, layCloth, type Fold, type LayCloth } from "../src/core/cloth";
 import { laysOf } from "../src/core/cloth/clothLay";
@@ -142,7 +143,9 @@ function bounds(): void {
     const style = styles[k % styles.length] as string;
     const cloth: LayCloth = { ...PLAIN, width: 1100 + 450 * random(), nap: random() < 0.25, gap: 3 * random() };
     const found = shapesOf(palazzoJob(plausibleBody(k + 300), { style: { id: style, params: {} } }), "shell", cloth);
-    const laid = found.ok ? layWithin(found.shapes, cloth, 1, { steps: Infinity, milliseconds: SECONDS * 1000 }) : null;
+    const laid = found.ok
+      ? layWithin(found.shapes, cloth, 1, { steps: Infinity, isOver: overAfter(SECONDS * 1000) })
+      : null;
     if (!found.ok || !laid?.ok) continue;
     const { length } = laid.lay;
     const from = performance.now();
@@ -152,7 +155,7 @@ function bounds(): void {
     seconds = Math.max(seconds, took);
     // Looked into again by other searches, no lay comes under it.
     const again = [5, 6].map((seed) =>
-      layWithin(found.shapes, cloth, seed, { steps: Infinity, milliseconds: SECONDS * 1000 }),
+      layWithin(found.shapes, cloth, seed, { steps: Infinity, isOver: overAfter(SECONDS * 1000) }),
     );
     if ([laid, ...again].some((l) => l.ok && l.lay.length < bound - 1e-6)) above++;
     if (isNearest(length, bound)) nearest++;
@@ -172,7 +175,7 @@ function byHand(): void {
   const jobs = [1, 2, 3].map((seed) => palazzoJob(plausibleBody(seed), { style: { id: "pleated", params: {} } }));
   const found = shapesOfAll(jobs, "shell");
   if (!found.ok) return;
-  const laid = layWithin(found.shapes, PLAIN, 1, { steps: 200, milliseconds: 5000 });
+  const laid = layWithin(found.shapes, PLAIN, 1, { steps: 200 });
   if (!laid.ok) return;
   const places = laid.lay.placements;
   const hand = new HandLay(found.shapes, PLAIN, places);

@@ -1,3 +1,4 @@
+import { overAfter } from "@/clock";
 import { z } from "zod";
 import { clothSchema, MOST_TOGETHER, type ClothLay } from "@/core/cloth";
 import { readCloth } from "@/core/derive/cloth";
@@ -133,10 +134,10 @@ export function layAnswer(value: unknown): Answer {
   const made = shapesOfAll([job, ...others.flatMap((o) => (o.kind === "job" ? [o.job] : []))], want.material, on);
   if (!made.ok) return complaints(made.status, made.errors, tape);
   // Preparing the pieces counts as well: the answer is there when it was asked for.
-  const within = 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS);
+  const asMany = 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS);
   const laid = layWithin(made.shapes, on, want.seed, {
     steps: want.steps ?? MOST_STEPS,
-    milliseconds: Math.max(1, within - (performance.now() - from)),
+    isOver: overAfter(Math.max(1, asMany - (performance.now() - from))),
   });
   if (!laid.ok) return complaints(laid.status, laid.errors, tape);
   return json(200, {
@@ -168,7 +169,7 @@ export function fitAnswer(value: unknown): Answer {
     seed: want.seed,
     // A slow machine may take twice as long over it.
     milliseconds: 1000 * Math.min(MOST_SECONDS / 2, Math.max(1, want.seconds)),
-    atMost: 900 * MOST_SECONDS,
+    isOver: overAfter(900 * MOST_SECONDS),
   });
   for (;;) {
     const next = search.next();

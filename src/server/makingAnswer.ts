@@ -1,3 +1,4 @@
+import { overAfter } from "@/clock";
 import { z } from "zod";
 import { USUAL_WIDTH } from "@/core/cloth/sold";
 import { derive } from "@/core/derive";
@@ -62,7 +63,9 @@ export function makingAnswer(value: unknown): Answer {
   const { width, lies } = clothOf(job).cloth;
   const cloth = { width: width ?? USUAL_WIDTH.shell, ...lies };
   const made = shapesOf(job, "shell", cloth);
-  const laid = made.ok ? layWithin(made.shapes, cloth, 1, QUICK) : null;
+  const laid = made.ok
+    ? layWithin(made.shapes, cloth, 1, { steps: QUICK.steps, isOver: overAfter(QUICK.milliseconds) })
+    : null;
   const schools = { ...USUAL_SCHOOLS, ...job.making, ...asked.data.schools };
   return json(200, {
     ok: true,

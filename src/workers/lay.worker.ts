@@ -1,3 +1,4 @@
+import { overAfter } from "@/clock";
 import { hearTongue } from "./hearTongue";
 import { expose } from "comlink";
 import {
@@ -31,6 +32,8 @@ const TELL_MS = 300;
 /** A lay stands still once no better one has come for so long. */
 const STILL_MS = 8_000;
 /** What a quick look at another fold or width may take. */
+/** A search for the largest number takes no longer than so many times what was asked, however slow the machine. */
+const LONGEST = 6;
 const QUICK = { steps: 520, milliseconds: 900 } as const;
 
 const pause = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
@@ -211,7 +214,9 @@ const face = {
     const lengths: (number | null)[] = [];
     for (const cloth of cloths) {
       const found = shapes(jobs, material, cloth);
-      const laid = isFault(found) ? found : layWithin(found, cloth, 1, QUICK);
+      const laid = isFault(found)
+        ? found
+        : layWithin(found, cloth, 1, { steps: QUICK.steps, isOver: overAfter(QUICK.milliseconds) });
       lengths.push(laid.ok ? laid.lay.length : null);
       await pause();
     }
@@ -263,11 +268,20 @@ const face = {
     [job, ...others]: Garments,
     cloth: LayCloth,
     length: number,
-    { locked, ...asked }: Omit<Fitting, "locked"> & { readonly locked: readonly (readonly [number, Laid])[] },
+    {
+      locked,
+      ...asked
+    }: Omit<Fitting, "locked" | "isOver"> & { readonly locked: readonly (readonly [number, Laid])[] },
     tell: (tried: Tried) => void,
   ): Promise<Fitted | LayFault | null> {
     const own = ++running;
-    const search = fitCloth(job, cloth, length, { ...asked, locked: new Map(locked) }, others);
+    const search = fitCloth(
+      job,
+      cloth,
+      length,
+      { ...asked, locked: new Map(locked), isOver: overAfter(LONGEST * asked.milliseconds) },
+      others,
+    );
     for (;;) {
       const next = search.next();
       if (next.done) return next.value;

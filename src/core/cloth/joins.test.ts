@@ -52,7 +52,7 @@ test("joined parts are laid clear of each other and on the cloth", () => {
   const [whole] = shapes(wide("150 cm")).filter((s) => s.piece === "back") as [CutShape];
   const width = Math.round(acrossOf(whole.whole)) - 30;
   const cloth: LayCloth = { width, fold: "open", foldWidth: null, nap: false, gap: 2, repeat: null };
-  const laid = layWithin(shapes(wide(`${width} mm`, ["back"])), cloth, 1, { steps: 60, milliseconds: 20_000 });
+  const laid = layWithin(shapes(wide(`${width} mm`, ["back"])), cloth, 1, { steps: 60 });
   if (!laid.ok) throw new Error(said(laid.errors[0]?.says));
   expect(faultsOf(laid.lay, cloth)).toEqual([]);
 });

@@ -27,7 +27,7 @@ const shapes = () => {
   return made.shapes;
 };
 const laidOn = (cloth: LayCloth, seed = 1, steps = 300): ClothLay => {
-  const laid = layWithin(shapes(), cloth, seed, { steps, milliseconds: 60_000 });
+  const laid = layWithin(shapes(), cloth, seed, { steps });
   if (!laid.ok) throw new Error(said(laid.errors[0]?.says));
   return laid.lay;
 };

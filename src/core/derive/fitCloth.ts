@@ -33,9 +33,10 @@ export interface Fitting {
   readonly move: string;
   readonly number: string;
   readonly seed: number;
+  /** How long it may look on a machine as it is usual; the work is counted, so that it comes to the same on any. */
   readonly milliseconds: number;
-  /** However slow the machine, it ends after so long; left out, after several times what was asked. */
-  readonly atMost?: number;
+  /** True once it has to end, however slow the machine. */
+  readonly isOver?: () => boolean;
   /** Pieces that are locked by hand stay where they are, whatever the number. */
   readonly locked?: Locked;
   /** The lay on the table: the number as it is now lies like this, and so does every smaller one. */
@@ -54,10 +55,8 @@ interface Range {
 
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
-/** The work is counted, so that it comes to the same on any machine: one look at a number for so much of the time asked. */
+/** One look at a number for so much of the time asked. */
 const MS_A_LOOK = 500;
-/** The whole takes no longer than so many times the time asked, however slow the machine; until then no look is ended by a clock. */
-const LONGEST = 6;
 /** Where between two numbers the next is tried, by the seed: what lies may lie in a small part of a range alone. */
 const BETWEEN = [0.5, 0.62, 0.38, 0.7, 0.3] as const;
 /** At the end, looks of so many steps for each millisecond asked, at numbers so many divisions above the largest found, until so many find none. */
@@ -110,138 +109,181 @@ export function* fitCloth(
 ): Generator<Tried, Fitted | LayFault, void> {
   const line = lineOf(job, asked.move);
   if (!line) return fault("move", say`There is no line “${typed(asked.move.slice(0, 30))}” that is made.`);
-  const { moves, index } = line;
-  const entry = moves[index] as NonNullable<Job["moves"]>[number];
+  const entry = line.moves[line.index] as NonNullable<Job["moves"]>[number];
   const param = MOVES[entry.move]?.params[asked.number];
   const range = param ? rangeOf(param) : null;
-  if (!param || !range)
+  if (!range)
     return fault(
       "number",
       say`“${MOVES[entry.move]?.label ?? asked.move}” has no number “${typed(asked.number.slice(0, 30))}” to fit.`,
     );
-  const from = performance.now();
-  let looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
-  const atMost = asked.atMost ?? LONGEST * asked.milliseconds;
-  const isOver = (): boolean => performance.now() - from >= atMost;
-  const isLeft = (): boolean => looks > 0 && !isOver();
   const withValue = (value: number): Job => ({
     ...job,
-    moves: moves.map((m, i) =>
-      i === index ? { ...m, params: { ...m.params, [asked.number]: range.asStored(value) } } : m,
+    moves: line.moves.map((m, i) =>
+      i === line.index ? { ...m, params: { ...m.params, [asked.number]: range.asStored(value) } } : m,
     ),
   });
-  const locked = asked.locked?.size ?? 0;
-  const tries: Tried[] = [];
-  let proof: { readonly value: number; readonly lay: ClothLay } | null = null;
-  let refusal: LayFault | null = null;
-  /** A number laid with a seed: like the nearest lay that fits, or afresh. */
-  const tryAt = (value: number, seed: number, steps?: number): Tried => {
-    looks--;
+  /** What is cut with a number; why it cannot be, or null where its line is passed over. */
+  const cutWith = (value: number): ReturnType<typeof shapesOfAll> | null => {
     const tried = withValue(value);
     const made = shapesOfAll([tried, ...others], "shell", cloth);
-    if (!made.ok || !isMade(tried, index)) {
-      if (!made.ok) refusal ??= made;
-      return { value, length: null, fits: false };
+    return !made.ok || isMade(tried, line.index) ? made : null;
+  };
+  const search = new Search(cutWith, cloth, length, asked);
+  return yield* search.run(range, presentOf(job, line.index, asked.number));
+}
+
+class Search {
+  private readonly tries: Tried[] = [];
+  private proof: { readonly value: number; readonly lay: ClothLay } | null = null;
+  private refusal: LayFault | null = null;
+  /** The largest number that lies; NaN while none does. */
+  private low = NaN;
+  private looks: number;
+  private readonly isOver: () => boolean;
+
+  constructor(
+    private readonly cutWith: (value: number) => ReturnType<typeof shapesOfAll> | null,
+    private readonly cloth: LayCloth,
+    private readonly length: Mm,
+    private readonly asked: Fitting,
+  ) {
+    this.looks = Math.max(8, Math.ceil(asked.milliseconds / MS_A_LOOK));
+    this.isOver = asked.isOver ?? (() => false);
+  }
+
+  *run(range: Range, present: number | null): Generator<Tried, Fitted | LayFault, void> {
+    // What cannot be made, or is larger than the cloth by its area alone, is never laid.
+    const { least, most, isRuledOut } = reachOf(range, (value) => this.areaAt(value), this.cloth.width * this.length);
+    // The number as it is now lies as it lies on the table. Without that it is looked for no more than any other, or the
+    // search would find more from one number than from another.
+    const knowPresent = (): void => {
+      const { laid = null } = this.asked;
+      if (!laid || laid.length > this.length + 1e-6 || present === null || present > most || present <= this.low)
+        return;
+      this.proof = { value: present, lay: laid };
+      this.tries.push({ value: present, length: laid.length, fits: true });
+      this.low = present;
+    };
+    yield* this.findLeast(least, most);
+    if (Number.isNaN(this.low)) knowPresent();
+    if (Number.isNaN(this.low)) return this.noneFits(least);
+    let high: number | null = most;
+    if (most > this.low && !isRuledOut && (yield* this.look(most))) [this.low, high] = [most, null];
+    while (high !== null && high - this.low > range.step && this.isLeft()) {
+      const value: number = (this.low + high) / 2;
+      if (yield* this.look(value)) this.low = value;
+      else high = value;
     }
-    const laid = layWithin(made.shapes, cloth, asked.seed + seed, {
-      steps: steps ?? STEPS * (seed + 1),
-      milliseconds: atMost - (performance.now() - from),
-      until: length,
-      like: seed % 2 === 1 ? null : (proof?.lay ?? null),
-      ...(asked.locked && { locked: asked.locked }),
+    const given = yield* this.goOver(most, range.step);
+    // Last, so that the search goes the same way from any number.
+    knowPresent();
+    yield* this.lookOnward(most, range.step);
+    if (!this.proof) return fault("cloth.length", say`No lay was found in the time there was.`);
+    return {
+      value: this.proof.value,
+      length: this.proof.lay.length,
+      lay: this.proof.lay,
+      tries: this.tries,
+      isNarrowed: given >= SEEDS && (high !== null || this.low >= most),
+      locked: this.locked,
+    };
+  }
+
+  private get locked(): number {
+    return this.asked.locked?.size ?? 0;
+  }
+
+  private isLeft(): boolean {
+    return this.looks > 0 && !this.isOver();
+  }
+
+  private areaAt(value: number): number | null {
+    const made = this.cutWith(value);
+    return made?.ok ? areaOf(made.shapes) : null;
+  }
+
+  /** A number laid with a seed: like the nearest lay that fits, or afresh. */
+  private tryAt(value: number, seed: number, steps = STEPS * (seed + 1)): Tried {
+    this.looks--;
+    const none = { value, length: null, fits: false };
+    const made = this.cutWith(value);
+    if (!made?.ok) {
+      if (made) this.refusal ??= made;
+      return none;
+    }
+    const laid = layWithin(made.shapes, this.cloth, this.asked.seed + seed, {
+      steps,
+      isOver: this.isOver,
+      until: this.length,
+      like: seed % 2 === 1 ? null : (this.proof?.lay ?? null),
+      ...(this.asked.locked && { locked: this.asked.locked }),
     });
     if (!laid.ok) {
-      refusal ??= laid;
-      return { value, length: null, fits: false };
+      this.refusal ??= laid;
+      return none;
     }
-    const fits = laid.lay.length <= length + 1e-6;
-    if (fits && (!proof || value > proof.value)) proof = { value, lay: laid.lay };
+    const fits = laid.lay.length <= this.length + 1e-6;
+    if (fits && (!this.proof || value > this.proof.value)) this.proof = { value, lay: laid.lay };
     return { value, length: laid.lay.length, fits };
-  };
-  let [low, high]: [number, number | null] = [NaN, null];
-  function* look(value: number, seed = 0, steps?: number): Generator<Tried, boolean, void> {
-    const tried = tryAt(value, seed, steps);
-    tries.push(tried);
+  }
+
+  private *look(value: number, seed = 0, steps?: number): Generator<Tried, boolean, void> {
+    const tried = this.tryAt(value, seed, steps);
+    this.tries.push(tried);
     yield tried;
     return tried.fits;
   }
-  // What cannot be made, or is larger than the cloth by its area alone, is never laid.
-  const areaAt = (value: number): number | null => {
-    const tried = withValue(value);
-    const made = shapesOfAll([tried, ...others], "shell", cloth);
-    return made.ok && isMade(tried, index) ? areaOf(made.shapes) : null;
-  };
-  const { least, most, isRuledOut } = reachOf(range, areaAt, cloth.width * length);
-  if ((yield* look(least)) || (yield* look(least, 1))) low = least;
-  // Locked pieces may leave the least no room, and a larger one some.
-  for (let i = 1; Number.isNaN(low) && locked > 0 && i <= PLACES && isLeft(); i++) {
-    const value = least + ((most - least) * i) / PLACES;
-    if (yield* look(value)) low = value;
+
+  private *findLeast(least: number, most: number): Generator<Tried, void, void> {
+    if ((yield* this.look(least)) || (yield* this.look(least, 1))) this.low = least;
+    // Locked pieces may leave the least no room, and a larger one some.
+    for (let i = 1; Number.isNaN(this.low) && this.locked > 0 && i <= PLACES && this.isLeft(); i++) {
+      const value = least + ((most - least) * i) / PLACES;
+      if (yield* this.look(value)) this.low = value;
+    }
   }
-  // The number as it is now lies as it lies on the table. Without that it is looked for no more than any other, or the
-  // search would find more from one number than from another.
-  const present = presentOf(job, index, asked.number);
-  const { most: largest } = range;
-  const onTable = asked.laid ?? null;
-  function knowPresent(): void {
-    if (!onTable || onTable.length > length + 1e-6 || present === null || present > largest || present <= low) return;
-    proof = { value: present, lay: onTable };
-    tries.push({ value: present, length: onTable.length, fits: true });
-    low = present;
-  }
-  if (Number.isNaN(low)) knowPresent();
-  if (Number.isNaN(low)) {
+
+  private noneFits(least: number): LayFault {
+    const { length } = this.tries[0] ?? {};
     return (
-      refusal ??
+      this.refusal ??
       fault(
         "cloth.length",
-        say`None fits: at ${least}, the least, the pieces take ${tries[0]?.length ?? 0} of ${length}. Take more cloth, another fold, or a shorter garment.`,
+        say`None fits: at ${least}, the least, the pieces take ${length ?? 0} of ${this.length}. Take more cloth, another fold, or a shorter garment.`,
       )
     );
   }
-  high = most;
-  if (most > low && !isRuledOut && (yield* look(most))) [low, high] = [most, null];
-  while (high !== null && high - low > range.step && isLeft()) {
-    const value = (low + high) / 2;
-    if (yield* look(value)) low = value;
-    else high = value;
-  }
-  // A search may miss a lay that is there: what is left of the time goes over the numbers above again, each time anew.
-  let given = low >= most ? SEEDS : 0;
-  for (let seed = 1; given < SEEDS && isLeft(); seed++) {
-    const before = low;
-    for (let top = hopeless(tries, length) ?? most; top - low > range.step && isLeft();) {
-      const value = low + (top - low) * (BETWEEN[seed % BETWEEN.length] as number);
-      if (yield* look(value, seed)) low = value;
-      else top = value;
+
+  /** A search may miss a lay that is there: what is left of the time goes over the numbers above again, each time anew. */
+  private *goOver(most: number, step: number): Generator<Tried, number, void> {
+    let given = this.low >= most ? SEEDS : 0;
+    for (let seed = 1; given < SEEDS && this.isLeft(); seed++) {
+      const before = this.low;
+      for (let top = hopeless(this.tries, this.length) ?? most; top - this.low > step && this.isLeft();) {
+        const value = this.low + (top - this.low) * (BETWEEN[seed % BETWEEN.length] as number);
+        if (yield* this.look(value, seed)) this.low = value;
+        else top = value;
+      }
+      given = this.low > before ? 0 : given + 1;
     }
-    given = low > before ? 0 : given + 1;
+    return given;
   }
-  // Last, so that the search goes the same way from any number.
-  knowPresent();
-  // At the end the numbers just above the largest found are each looked at for long; one that lies is followed up.
-  let onward = LITTLE * range.step;
-  for (let seed = SEEDS + 1, missed = 0; missed < LONG_SEEDS && low + onward <= most && !isOver(); seed++) {
-    if (yield* look(low + onward, seed, Math.round(LONG * asked.milliseconds))) {
-      low += onward;
-      onward *= 2;
-      missed = 0;
-    } else {
-      onward = LITTLE * range.step;
-      missed++;
+
+  /** At the end the numbers just above the largest found are each looked at for long; one that lies is followed up. */
+  private *lookOnward(most: number, step: number): Generator<Tried, void, void> {
+    let onward = LITTLE * step;
+    for (let seed = SEEDS + 1, missed = 0; missed < LONG_SEEDS && this.low + onward <= most && !this.isOver(); seed++) {
+      if (yield* this.look(this.low + onward, seed, Math.round(LONG * this.asked.milliseconds))) {
+        this.low += onward;
+        onward *= 2;
+        missed = 0;
+      } else {
+        onward = LITTLE * step;
+        missed++;
+      }
     }
   }
-  const isNarrowed = given >= SEEDS && (high !== null || low >= most);
-  const found = proof as { readonly value: number; readonly lay: ClothLay } | null;
-  if (!found) return fault("cloth.length", say`No lay was found in the time there was.`);
-  return {
-    value: found.value,
-    length: found.lay.length,
-    lay: found.lay,
-    tries,
-    isNarrowed,
-    locked,
-  };
 }
 
 /** A lay this much longer than the cloth is not shortened to it by another look; one look alone may be unlucky. */

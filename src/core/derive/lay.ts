@@ -77,14 +77,14 @@ export function shapesOfAll(
 /** When a search is ended: after so many steps, or so much time, whichever comes first. */
 export interface LayLimits {
   readonly steps: number;
-  readonly milliseconds: number;
+  /** True once its time is over; asked after every step, of whoever has a clock. */
+  readonly isOver?: () => boolean;
   /** Ended as soon as a lay is no longer than this. */
   readonly until?: Mm;
   /** A lay of nearly the same pieces, to begin like. */
   readonly like?: ClothLay | null;
   /** Pieces that stay where a hand has put them, by their number. */
   readonly locked?: Locked;
-  readonly now?: () => number;
 }
 
 export interface LayResult {
@@ -102,9 +102,8 @@ export function layWithin(
   shapes: readonly CutShape[],
   cloth: LayCloth,
   seed: number,
-  { steps: most, milliseconds, until = 0, like = null, locked = new Map(), now = () => performance.now() }: LayLimits,
+  { steps: most, isOver = () => false, until = 0, like = null, locked = new Map() }: LayLimits,
 ): LayResult | LayFault {
-  const from = now();
   let best: LayFound | null = null;
   let steps = 0;
   let endedBy: LayResult["endedBy"] = "exhausted";
@@ -118,7 +117,7 @@ export function layWithin(
       if (!best) continue;
       if (best.lay.length <= until) endedBy = "length";
       else if (steps >= most) endedBy = "steps";
-      else if (now() - from > milliseconds) endedBy = "time";
+      else if (isOver()) endedBy = "time";
       else continue;
       break;
     }

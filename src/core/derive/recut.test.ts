@@ -35,7 +35,7 @@ test("what it needs is a lay of those pieces alone, and no longer than one of al
   const all = shapesOf(job, "shell");
   if (!all.ok) throw new Error("drawn");
   const cloth = { width: 1500, fold: "open" as const, foldWidth: null, nap: false, gap: 2, repeat: null };
-  const whole = layWithin(all.shapes, cloth, 1, { steps: 260, milliseconds: 4000 });
+  const whole = layWithin(all.shapes, cloth, 1, { steps: 260 });
   const legs = recutOf(job, ["front", "back"], ending(2000));
   if (!("needs" in legs) || !whole.ok) throw new Error("laid");
   expect(legs.needs).toBeLessThanOrEqual(whole.lay.length + 40);
@@ -72,7 +72,7 @@ describe("what is left beside the pieces", () => {
     const cloth = { ...lies, width: width ?? NaN };
     const shapes = shapesOf(job, "shell", cloth);
     if (!shapes.ok) throw new Error("drawn");
-    const laid = layWithin(shapes.shapes, cloth, 1, { steps: 400, milliseconds: 8000 });
+    const laid = layWithin(shapes.shapes, cloth, 1, { steps: 400 });
     if (!laid.ok) throw new Error("laid");
     return laid.lay;
   };

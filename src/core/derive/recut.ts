@@ -17,7 +17,7 @@ export type Recut =
   | { readonly kind: "unknown"; readonly why: Sentence };
 
 /** A quick look is enough: a few pieces on a short length. */
-const LOOK = { steps: 260, milliseconds: 1500 } as const;
+const LOOK = { steps: 260 } as const;
 
 /** Pieces laid on a part that is left, by its outline on the cloth it is left of; null where they do not lie on it. */
 function onPart(shapes: readonly CutShape[], open: LayCloth, outline: readonly Point[]): Recut | null {

@@ -23,7 +23,6 @@ test("what would bring short cloth in: each saves what it says, in its own words
       shapes.ok
         ? layWithin(shapes.shapes, { ...CLOTH, fold: i === 1 ? (next.cloth?.fold ?? "open") : "lengthwise" }, 1, {
             steps: 260,
-            milliseconds: 60_000,
           })
         : null,
     );
@@ -69,7 +68,7 @@ test("large pieces a little off the thread may save cloth: they then lie three d
     applyChanges(next, changes);
     const found = shapesOf(next, "shell");
     if (!found.ok) throw new Error("not drawn");
-    const laid = layWithin(found.shapes, cloth, 1, { steps: 120, milliseconds: 60_000 });
+    const laid = layWithin(found.shapes, cloth, 1, { steps: 120 });
     expect(laid.ok && faultsOf(laid.lay, cloth)).toEqual([]);
     const [leans] = Object.keys(next.cloth?.grain ?? {});
     const shape = found.shapes.find((s) => s.piece === leans);

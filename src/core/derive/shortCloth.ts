@@ -142,7 +142,7 @@ const stored = (own: unknown, kind: string): object =>
   typeof own === "object" && own !== null && (own as { readonly kind?: unknown }).kind === kind ? own : { kind };
 
 /** Enough to tell one idea from another. Counted in steps: both sides are looked at as long as each other, however busy. */
-const QUICK = { steps: 260, milliseconds: 20_000 } as const;
+const QUICK = { steps: 260 } as const;
 /** Less than this is no saving. */
 const TELLS: Mm = 5;
 

@@ -13,7 +13,7 @@ const CLOTH: LayCloth = { width: 1500, fold: "open", foldWidth: null, nap: false
 
 test("a lay goes out at true scale: millimetres on the page, every piece once for each copy", () => {
   const derived = derivedOf(palazzoJob(HAND_BODY));
-  const laid = layWithin(cutShapes(derived.pieces, "shell"), CLOTH, 1, { steps: 1, milliseconds: 20_000 });
+  const laid = layWithin(cutShapes(derived.pieces, "shell"), CLOTH, 1, { steps: 1 });
   if (!laid.ok) throw new Error("not laid");
   const file = laySvg("Heron & Co", laid.lay, CLOTH, new Map(derived.pieces.map((p) => [p.id, textOf(p.name)])), "cm");
   const svg = text(file.bytes);
@@ -34,7 +34,7 @@ test("a lay on a remnant goes out with its outline", () => {
     [200, 1500],
   ] as const;
   const cloth = { ...CLOTH, outline };
-  const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1, milliseconds: 20_000 });
+  const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1 });
   if (!laid.ok) throw new Error("not laid");
   const svg = text(laySvg("Heron", laid.lay, cloth, new Map(), "cm").bytes);
   expect(svg).toContain('<g id="cloth"><polygon points="0.00,1500.00 4000.00,1500.00 4000.00,0.00 200.00,0.00"');
@@ -46,7 +46,7 @@ test.each(["open", "lengthwise", "across"] as const)(
   async (fold) => {
     const derived = derivedOf(palazzoJob(HAND_BODY));
     const cloth = { ...CLOTH, fold };
-    const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1, milliseconds: 20_000 });
+    const laid = layWithin(cutShapes(derived.pieces, "shell"), cloth, 1, { steps: 1 });
     if (!laid.ok) throw new Error("not laid");
     const names = new Map(derived.pieces.map((p) => [p.id, textOf(p.name)]));
     const file = await layPdf({ title: "Heron walk", lay: laid.lay, cloth, names, tape: "in" }, "letter");
