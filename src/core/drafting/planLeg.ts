@@ -22,19 +22,9 @@ const STEEPEST_SIDE = 0.21;
 /** Least front extension that leaves a crotch to sew. */
 const LEAST_EXTENSION: Mm = 20;
 
-/**
- * From measures and rules to the numbers of a leg. Every number is recorded on the drafter with its sum.
- * Throws CannotDraft, naming the measure or rule, where no trousers can be drawn.
- */
-export function planLeg(
-  m: BodyMeasures,
-  rules: ResolvedRules,
-  drafter: Drafter,
-  sideDifference = SIDE_DIFFERENCES[0] as Mm,
-): LegPlan {
-  const levels = planLevels(m, rules, drafter);
+/** Widths and extensions of both panels, and the front laid out about its crease. */
+function planFork(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter, easeOf: (ease: Mm) => Mm) {
   const easeBack = rules.hipInch === "none" ? rules.ease.front : rules.ease.back;
-  const easeOf = (ease: Mm): Mm => (m.hip.net ? ease : 0);
   const frontWidth = drafter.chosen("frontWidth", widthSum("front", m, rules, easeOf(rules.ease.front)));
   const backWidth = drafter.onTape(widthSum("back", m, rules, easeOf(easeBack)));
   const front = drafter.chosen(
@@ -63,13 +53,11 @@ export function planLeg(
     }),
   );
   const quarter = waistQuarter(m, rules, drafter);
-
   // The crease halves the front's crotch line, unless it is set off; the back is laid over the front, crease on crease.
   const offset = rules.hang.from === "offset" ? rules.hang.by : 0;
   const crotchHalf = (frontWidth.mm + front.mm) / 2;
   const hipX = crotchHalf - offset;
   const crotchX = 0 - crotchHalf - offset;
-  const centre = crotchX + front.mm;
   drafter.number(
     "creaseToSide",
     quantity(
@@ -78,8 +66,26 @@ export function planLeg(
       { frontWidth, frontExtension: front },
     ),
   );
-  const frontWaist = centre + rules.waist.frontIn;
+  const centre = crotchX + front.mm;
+  return {
+    ...{ frontWidth, backWidth, front, back, quarter, hipX, crotchX, centre },
+    frontWaist: centre + rules.waist.frontIn,
+    /** What the back has more at the hip line only. */
+    inch: rules.hipInch === "hipOnly" ? easeOf(easeBack - rules.ease.front) : 0,
+  };
+}
+type Fork = ReturnType<typeof planFork>;
 
+/** Darts and waist of both panels, the back's lines leaned in as far as its side could not be sewn to the front's. */
+function planWaist(
+  m: BodyMeasures,
+  rules: ResolvedRules,
+  drafter: Drafter,
+  levels: Levels,
+  fork: Fork,
+  sideDifference: Mm,
+) {
+  const { frontWidth, backWidth, quarter, hipX, centre, frontWaist } = fork;
   const fitted = rules.waist.shaping === "darts";
   const room = levels.hip - levels.waist;
   const frontDarts = dartBudget(
@@ -90,25 +96,17 @@ export function planLeg(
     room,
   );
   const dartAt = dartPlace(m, rules, drafter);
-  const frontDart = withPlace(frontDarts, rules, dartAt, 0 - frontWaist);
+  const front = withPlace(frontDarts, rules, dartAt, 0 - frontWaist);
   const drawn = BACK_MAKINGS[rules.back.how].lines({
-    measures: m,
-    rules,
-    drafter,
-    levels,
-    centre,
-    frontWaist,
+    ...{ measures: m, rules, drafter, levels, centre, frontWaist, frontWidth, backWidth },
     frontHipX: hipX,
     drop: rules.dropAfterBack ? 0 : rules.waist.frontDrop,
     moreEase: backWidth.mm - frontWidth.mm,
-    frontWidth,
-    backWidth,
-    extension: back,
+    extension: fork.back,
     quarter: quarter.mm,
     frontSideAtWaist: frontWaist + quarter.mm + frontDarts.count * frontDarts.intake,
-    frontDartAt: frontDart.at ?? (quarter.mm + frontDarts.intake * frontDarts.count) / 2,
+    frontDartAt: front.at ?? (quarter.mm + frontDarts.intake * frontDarts.count) / 2,
   });
-
   const lower = rules.back.lower === "rise" ? rules.back.drop : 0;
   if (lower > 0) drafter.number("riseForLower", quantity(lower, say`${lower} lower, made as a rise of the waist`));
   const made = { ...drawn, rise: drawn.rise + lower };
@@ -128,53 +126,69 @@ export function planLeg(
   const backDarts = takes > 0 ? backShare(waists.raised + taken) : untaken;
   if (takes > 0)
     drafter.number("centreBackTakes", quantity(taken, "so that the sides of front and back lean alike at the waist"));
-  const lines = taken > 0 ? leanedIn(made, taken, levels) : made;
-  const raised = waists.raised + taken;
   recordDarts(drafter, "front", frontDarts, fitted ? rules.waist.frontIntake : 0, rules.waist.frontLength);
   recordDarts(drafter, "back", backDarts, fitted ? rules.waist.backIntake : 0, rules.waist.backLength);
   for (const name of ["sideRise", "frontDrop", "frontIn"] as const)
     drafter.number(name, quantity(rules.waist[name], say`${rules.waist[name]} as chosen`));
+  return {
+    front,
+    waists,
+    lines: taken > 0 ? leanedIn(made, taken, levels) : made,
+    back: (crease: Mm) => withPlace(backDarts, rules, dartAt, crease - (waists.raised + taken)),
+  };
+}
 
-  const inch = rules.hipInch === "hipOnly" ? easeOf(easeBack - rules.ease.front) : 0;
-  const sideAtCrotch = inch === 0 ? null : (lines.sideAtCrotch ?? lines.hipX) - inch;
+/**
+ * From measures and rules to the numbers of a leg. Every number is recorded on the drafter with its sum.
+ * Throws CannotDraft, naming the measure or rule, where no trousers can be drawn.
+ */
+export function planLeg(
+  m: BodyMeasures,
+  rules: ResolvedRules,
+  drafter: Drafter,
+  sideDifference = SIDE_DIFFERENCES[0] as Mm,
+): LegPlan {
+  const levels = planLevels(m, rules, drafter);
+  const fork = planFork(m, rules, drafter, (ease) => (m.hip.net ? ease : 0));
+  const { hipX, crotchX, front, back } = fork;
+  const waist = planWaist(m, rules, drafter, levels, fork, sideDifference);
+  const { lines, waists } = waist;
+  const sideAtCrotch = fork.inch === 0 ? null : (lines.sideAtCrotch ?? lines.hipX) - fork.inch;
   if (sideAtCrotch !== null)
     drafter.number(
       "backWidthAtCrotch",
       quantity(
         sideAtCrotch - lines.centreAtCrotch,
-        say`back width ${backWidth.mm} - ${inch}, which is at the hip line only`,
-        { backWidth },
+        say`back width ${fork.backWidth.mm} - ${fork.inch}, which is at the hip line only`,
+        { backWidth: fork.backWidth },
       ),
     );
   const legs = planWidths(m, rules, drafter, { hipX, crotchX }, { ...lines, sideAtCrotch: sideAtCrotch ?? lines.hipX });
-  const thigh = rules.thigh.girth === "none" ? null : { below: rules.thigh.below, girth: rules.thigh.girth };
   const frontPlan: PanelPlan = {
-    centre: "bent",
-    centreAtCrotch: centre,
-    centreAtWaist: frontWaist,
+    ...{ centre: "bent", centreAtCrotch: fork.centre, centreAtWaist: fork.frontWaist },
     centreRise: -rules.waist.frontDrop,
-    hipX,
-    sideAtCrotch: null,
-    crotchX,
+    ...{ hipX, sideAtCrotch: null, crotchX },
     extension: front.mm,
     curve: curvePlan(rules, "front", front.mm),
-    darts: frontDart,
+    darts: waist.front,
     netWaist: waists.front,
     hem: legs.front,
   };
   const backPlan: PanelPlan = {
-    centre: lines.centre,
-    centreAtCrotch: lines.centreAtCrotch,
-    centreAtWaist: lines.centreAtWaist,
+    ...{ centre: lines.centre, centreAtCrotch: lines.centreAtCrotch, centreAtWaist: lines.centreAtWaist },
     centreRise: lines.rise,
-    hipX: lines.hipX,
-    sideAtCrotch,
-    crotchX: lines.crotchX,
+    ...{ hipX: lines.hipX, sideAtCrotch, crotchX: lines.crotchX },
     extension: back.mm,
     curve: curvePlan(rules, "back", back.mm),
-    darts: withPlace(backDarts, rules, dartAt, legs.backCrease - raised),
+    darts: waist.back(legs.backCrease),
     netWaist: waists.back,
     hem: legs.back,
+  };
+  const knee = {
+    level: levels.knee,
+    front: shiftPassing(legs.front, -legs.frontCrease),
+    back: shiftPassing(legs.back, -legs.backCrease),
+    asked: false,
   };
   return {
     levels,
@@ -182,21 +196,12 @@ export function planLeg(
     backShorter: rules.inseam.backShorter,
     dropAsked: rules.back.lower === "rise" ? 0 : rules.back.drop,
     hang: rules.hang.from,
-    turns: legs.turns
-      ? [
-          {
-            level: levels.knee,
-            front: shiftPassing(legs.front, -legs.frontCrease),
-            back: shiftPassing(legs.back, -legs.backCrease),
-            asked: false,
-          },
-        ]
-      : [],
+    turns: legs.turns ? [knee] : [],
     shaped: false,
     hemLine: levels.hem,
     backExtra: legs.extra,
     hemAsked: null,
-    thigh,
+    thigh: rules.thigh.girth === "none" ? null : { below: rules.thigh.below, girth: rules.thigh.girth },
     straightInseam: rules.leg.inseam === "straight",
     hipWide: rules.waist.shaping === "hipWide",
     own: null,

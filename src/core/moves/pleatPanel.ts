@@ -69,25 +69,105 @@ export interface Pleated {
   readonly folds: readonly Fold[];
 }
 
-/**
- * Pleats one panel. The side is moved out along the levels until the waist, with the pleats folded, is as long as
- * `sewn` says, or, where that is null, as it was; its length is kept by trimming it at the waist.
- */
-export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
+/** What a panel has before it is pleated, and where its pleats run out. */
+interface Ground {
+  readonly panel: Panel;
+  readonly plan: Plan;
+  readonly first: Edge;
+  readonly side: Edge;
+  readonly corner: number;
+  readonly top: Mm;
+  /** The lower end of its hem. */
+  readonly lowest: Mm;
+  readonly outward: number;
+  /** The waist that is to be sewn. */
+  readonly net: Mm;
+  readonly runOut: Mm | null;
+}
+
+function groundOf(panel: Panel, plan: Plan, sewn: Mm | null): Ground {
   const waists = edgesWithRole(panel, "waist");
   const [first, last] = [waists[0] as Edge, waists[waists.length - 1] as Edge];
   const side = edgeOf(panel, "side");
   const hem = edgeOf(panel, "hem");
   const top = Math.min(pathStart(first.path)[1], pathEnd(last.path)[1]);
-  const outward = Math.sign((panel.landmarks.hipSide ?? pathEnd(last.path))[0]) || 1;
-  const net = sewn ?? waists.reduce((sum, e) => sum + pathLength(e.path), 0);
-  const lowest = Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]);
   // A leg that ends above the place where its pleats would run out lets them run out at its hem.
   const runOut = plan.runOut === null ? null : Math.min(plan.runOut, pathEnd(side.path)[1]);
-  if (runOut !== null && runOut < top + 120) {
+  if (runOut !== null && runOut < top + 120)
     throw new Refusal("run", say`Pleats run out between ${top + 120} below the waist and the hem.`);
+  return {
+    ...{ panel, plan, first, side, top, runOut },
+    corner: sideCorner(panel, last, side),
+    lowest: Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]),
+    outward: Math.sign((panel.landmarks.hipSide ?? pathEnd(last.path))[0]) || 1,
+    net: sewn ?? waists.reduce((sum, e) => sum + pathLength(e.path), 0),
+  };
+}
+
+/** The side moved out along the levels, as long as it was. */
+function sideFor({ side, outward, top, runOut }: Ground, gap: Mm): Path {
+  const moved = shiftRun(side.path, (y) => outward * gap * openedAt(y, top, runOut), runOut);
+  const bend = runOut === null ? null : pathAlongAtLevel(moved, runOut);
+  const soft = bend !== null && bend > 20 && bend < pathLength(moved) - 20 ? softenCorner(moved, bend) : moved;
+  return restoreLength(soft, pathLength(side.path), "start");
+}
+
+/** The waist with its pleats folded: the first at `firstAt`, the others beside it toward the side. */
+const folded = (ground: Ground, firstAt: Mm, gap: Mm, intake: Mm): ReturnType<typeof foldedWaist> =>
+  foldedWaist({
+    centre: pathStart(ground.first.path),
+    leave: pathStartTangent(ground.first.path),
+    side: sideFor(ground, gap),
+    corner: ground.corner,
+    folds: Array.from({ length: ground.plan.count }, (_, i) => ({
+      x: firstAt + ground.outward * i * ground.plan.spacing,
+      level: ground.runOut ?? FAR_BELOW,
+      intake,
+    })),
+    kind: ground.plan.kind,
+    toward: ground.plan.toward,
+  });
+
+/** How far the side moves out and how much a pleat takes, so that the folded waist is as long as it is to be sewn. */
+function settled(ground: Ground, firstAt: Mm): { readonly gap: Mm; readonly intake: Mm } {
+  const { panel, plan, net } = ground;
+  const missed = (gap: Mm, intake: Mm): Mm => (folded(ground, firstAt, gap, intake)?.net ?? NaN) - net;
+  if (plan.intake === null) {
+    const intake = secant((t) => missed(0, t), 20, 30, { tolerance: 1e-5 });
+    if (intake === null || intake < 16)
+      throw new Refusal(
+        "depth",
+        say`The ${inside(panel.name)} has too little beyond the waist to pleat: state a depth, and it is opened.`,
+      );
+    return { gap: 0, intake };
   }
-  const tipLevel = runOut ?? FAR_BELOW;
+  const { intake } = plan;
+  // What the darts held goes into the pleats; only the rest has to be opened.
+  const darts = edgesWithRole(panel, "dart").reduce(
+    (sum, e) => sum + pointDistance(pathStart(e.path), pathEnd(e.path)),
+    0,
+  );
+  const guess = plan.count * intake - darts;
+  const gap = secant((g) => missed(g, intake), guess, guess + 2, { tolerance: 1e-5 });
+  if (gap === null) throw notFolded();
+  if (gap < -2)
+    throw new Refusal(
+      "depth",
+      say`The darts of the ${inside(panel.name)} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
+    );
+  return { gap, intake };
+}
+
+const notFolded = (): Refusal =>
+  new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
+
+/**
+ * Pleats one panel. The side is moved out along the levels until the waist, with the pleats folded, is as long as
+ * `sewn` says, or, where that is null, as it was; its length is kept by trimming it at the waist.
+ */
+export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
+  const ground = groundOf(panel, plan, sewn);
+  const { first, outward, net } = ground;
   // In the folded frame the first pleat stands on the crease or where it is asked, the others beside it toward the side.
   const wanted = plan.at === null ? null : Math.min(plan.at, net - BEFORE_SIDE - (plan.count - 1) * plan.spacing);
   if (wanted !== null && wanted < 10)
@@ -96,140 +176,78 @@ export function pleatPanel(panel: Panel, plan: Plan, sewn: Mm | null): Pleated {
       say`So many pleats find no place on a waist of ${net} a panel. Take fewer, or nearer together.`,
     );
   let firstAt = wanted === null ? 0 : pathStart(first.path)[0] + outward * wanted;
-  const corner = sideCorner(panel, last, side);
-  const sideLength = pathLength(side.path);
-  const sideFor = (gap: Mm): Path => {
-    const moved = shiftRun(side.path, (y) => outward * gap * openedAt(y, top, runOut), runOut);
-    const bend = runOut === null ? null : pathAlongAtLevel(moved, runOut);
-    const soft = bend !== null && bend > 20 && bend < pathLength(moved) - 20 ? softenCorner(moved, bend) : moved;
-    return restoreLength(soft, sideLength, "start");
-  };
-  const draw = (gap: Mm, intake: Mm): ReturnType<typeof foldedWaist> =>
-    foldedWaist({
-      centre: pathStart(first.path),
-      leave: pathStartTangent(first.path),
-      side: sideFor(gap),
-      corner,
-      folds: Array.from({ length: plan.count }, (_, i) => ({
-        x: firstAt + outward * i * plan.spacing,
-        level: tipLevel,
-        intake,
-      })),
-      kind: plan.kind,
-      toward: plan.toward,
-    });
-  let gap = 0;
-  let intake = plan.intake ?? 0;
-  const settle = (): void => {
-    if (plan.intake === null) {
-      const found = secant((t) => (draw(0, t)?.net ?? NaN) - net, 20, 30, { tolerance: 1e-5 });
-      if (found === null || found < 16)
-        throw new Refusal(
-          "depth",
-          say`The ${inside(panel.name)} has too little beyond the waist to pleat: state a depth, and it is opened.`,
-        );
-      intake = found;
-    } else {
-      const total = plan.count * intake;
-      // What the darts held goes into the pleats; only the rest has to be opened.
-      const darts = edgesWithRole(panel, "dart").reduce(
-        (sum, e) => sum + pointDistance(pathStart(e.path), pathEnd(e.path)),
-        0,
-      );
-      const guess = total - darts;
-      const found = secant((g) => (draw(g, intake)?.net ?? NaN) - net, guess, guess + 2, { tolerance: 1e-5 });
-      if (found === null)
-        throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
-      if (found < -2) {
-        throw new Refusal(
-          "depth",
-          say`The darts of the ${inside(panel.name)} hold more than these pleats would take. Make the pleats deeper, or leave the depth to Eland.`,
-        );
-      }
-      gap = found;
-    }
-  };
-  settle();
+  let found = settled(ground, firstAt);
   // The place is measured along the sewn waist, which depends on where the pleats stand: a few rounds settle it.
   for (let round = 0; wanted !== null && round < 8; round++) {
-    const reached = firstLength(draw(gap, intake));
+    const reached = firstLength(folded(ground, firstAt, found.gap, found.intake));
     if (reached === null || Math.abs(reached - wanted) < 1e-4) break;
     firstAt += outward * (wanted - reached);
-    settle();
+    found = settled(ground, firstAt);
   }
-  const waist = draw(gap, intake);
-  if (!waist)
-    throw new Refusal("depth", say`These pleats cannot be folded on this waist. Make them fewer or shallower.`);
-  const sidePath = sideFor(gap);
+  const waist = folded(ground, firstAt, found.gap, found.intake);
+  if (!waist) throw notFolded();
+  // Opened by one width all the way down, the leg has a new middle.
+  const by = ground.runOut === null ? (outward * found.gap) / 2 : 0;
+  return {
+    panel: recreased(pleatedOn(ground, waist, firstAt, found.gap), by),
+    depth: found.intake / (plan.kind === "knife" ? 2 : 4),
+    intake: found.intake,
+    opened: found.gap,
+    fromCentre: firstLength(waist) ?? 0,
+    folds: waist.folds.map((f) => ({ ...f, from: [f.from[0] - by, f.from[1]], to: [f.to[0] - by, f.to[1]] })),
+    shown: drawingMoved(shownOf(ground, waist), ([x, y]) => [x - by, y]),
+  };
+}
+
+/** The panel with its waist folded, its side and hem moved out, and what lies beyond the pleats with them. */
+function pleatedOn(ground: Ground, waist: FoldedWaist, firstAt: Mm, gap: Mm): Panel {
+  const { panel, plan, top, lowest, outward, runOut } = ground;
+  const side = sideFor(ground, gap);
   const widen = (p: Point): Point => {
     // What lies beyond the pleats goes out with the side; what lies between them stays.
     const beyond = (p[0] - firstAt) * outward;
     return beyond <= 0 ? p : [p[0] + outward * gap * openedAt(p[1], top, runOut), p[1]];
   };
-  const edges: Edge[] = [
-    ...waist.edges,
-    ...panel.edges
-      .filter((e) => e.role !== "waist" && e.role !== "dart")
-      .map((e) =>
-        e.role === "side"
-          ? { ...e, path: sidePath }
-          : e.role === "hem"
-            ? { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel, firstAt) }
-            : e,
-      ),
-  ];
+  const edge = (e: Edge): Edge => {
+    if (e.role === "side") return { ...e, path: side };
+    if (e.role !== "hem") return e;
+    return { ...e, path: hemMoved(e.path, outward * gap * openedAt(lowest, top, runOut), outward, panel, firstAt) };
+  };
   const landmarks = Object.fromEntries(
     Object.entries(panel.landmarks).map(([name, p]) => [
       name,
       name === "creaseHem" || name === "creaseCrotch" ? p : widen(p),
     ]),
   );
-  const tips = waist.folds.map((f) => f.tip);
-  const lines: PanelLine[] = [
-    ...panel.lines
-      .filter((l) => l.kind !== "dart")
-      .map((l) => (l.kind === "grain" || l.kind === "crease" ? l : { ...l, points: l.points.map(widen) })),
-    ...waist.lines.map((points): PanelLine => ({
-      kind: "pleat",
-      points: runOut === null ? cutAtLevel(points, lowest) : points,
-    })),
-  ];
-  const pleated: Panel = {
+  return {
     ...panel,
-    edges,
-    lines,
-    landmarks: { ...landmarks, waistSide: pathStart(sidePath), hemSide: pathEnd(sidePath) },
+    edges: [...waist.edges, ...panel.edges.filter((e) => e.role !== "waist" && e.role !== "dart").map(edge)],
+    lines: [
+      ...panel.lines
+        .filter((l) => l.kind !== "dart")
+        .map((l) => (l.kind === "grain" || l.kind === "crease" ? l : { ...l, points: l.points.map(widen) })),
+      ...waist.lines.map((points): PanelLine => ({
+        kind: "pleat",
+        points: runOut === null ? cutAtLevel(points, lowest) : points,
+      })),
+    ],
+    landmarks: { ...landmarks, waistSide: pathStart(side), hemSide: pathEnd(side) },
     worn: { ...panel.worn, pleats: { each: gap / plan.count, from: top, runOut } },
   };
-  const depth = intake / (plan.kind === "knife" ? 2 : 4);
-  // Opened by one width all the way down, the leg has a new middle.
-  const by = runOut === null ? (outward * gap) / 2 : 0;
-  return {
-    panel: recreased(pleated, by),
-    depth,
-    intake,
-    opened: gap,
-    fromCentre: firstLength(waist) ?? 0,
-    folds: waist.folds.map((f) => ({ ...f, from: [f.from[0] - by, f.from[1]], to: [f.to[0] - by, f.to[1]] })),
-    shown: drawingMoved(
-      drawingOn(panel.id, {
-        wedges: waist.folds.map((f, i) => {
-          const bottom = tips[i] as Point;
-          return runOut === null
-            ? [
-                f.from,
-                f.to,
-                ...[...cutAtLevel([f.to, bottom], lowest)].slice(1),
-                ...cutAtLevel([f.from, bottom], lowest).slice(1),
-              ]
-            : [f.from, f.to, bottom];
-        }),
-        hinges: runOut === null ? [] : tips,
-      }),
-      ([x, y]) => [x - by, y],
-    ),
-  };
 }
+
+/** The pleats as they are opened: wedges to their tips, or strips to the hem. */
+const shownOf = ({ panel, runOut, lowest }: Ground, { folds }: FoldedWaist): Drawing =>
+  drawingOn(panel.id, {
+    wedges: folds.map(({ from, to, tip }) =>
+      runOut === null
+        ? [from, to, ...cutAtLevel([to, tip], lowest).slice(1), ...cutAtLevel([from, tip], lowest).slice(1)]
+        : [from, to, tip],
+    ),
+    hinges: runOut === null ? [] : folds.map((f) => f.tip),
+  });
+
+type FoldedWaist = NonNullable<ReturnType<typeof foldedWaist>>;
 
 /** From the centre to the first pleat, along the folded waist. */
 const firstLength = (waist: ReturnType<typeof foldedWaist>): Mm | null => {

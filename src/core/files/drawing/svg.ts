@@ -21,122 +21,125 @@ function seamStyle(piece: Piece): string {
   return 'stroke="#4a5a63" stroke-dasharray="2 2"';
 }
 
-/**
- * The pieces at true size: user units are millimetres, width and height say so. Layers are groups with an id and a
- * title: cut line, seam line, grain, notches, inner lines, labels.
- */
+type Placing = (q: Point) => Point;
+
+const path = (points: readonly Point[], close: boolean, style: string): string =>
+  `<path d="${pathData(points, close)}" fill="none" ${style}/>`;
+
+const words = ([x, y]: Point, size: number, content: string, more = ""): string =>
+  `<text x="${number(x)}" y="${number(y)}"${more} font-family="sans-serif" font-size="${size}" fill="#14302a">${content}</text>`;
+
+/** An outline of a piece, in one size or in all of them, each by its own dashes. */
+function outline(
+  piece: PlacedPiece["piece"],
+  at: Placing,
+  of: (size: Pick<Piece, "cutLine" | "seamLine">) => readonly Point[],
+  own: string,
+  style: string,
+): string {
+  if (!piece.sizes) return path(of(piece).map(at), true, `${own} ${style}`);
+  const dashed = (size: NonNullable<PlacedPiece["piece"]["sizes"]>[number], i: number): string =>
+    `data-size="${escaped(size.name)}" stroke="#14302a" ${style} stroke-dasharray="${sizeDash(i).join(" ") || "none"}"`;
+  return piece.sizes.map((size, i) => path(of(size).map(at), true, dashed(size, i))).join("");
+}
+
+/** Lines of a piece in one style; a piece in several sizes has none but its outlines. */
+const linesOf = (
+  { sizes }: PlacedPiece["piece"],
+  lines: readonly { readonly points: readonly Point[]; readonly style: string }[],
+  at: Placing,
+): string => (sizes ? "" : lines.map(({ points, style }) => path(points.map(at), false, style)).join(""));
+
+function label({ piece, turned }: PlacedPiece, at: Placing): string {
+  const [x, y] = at(labelPlace(piece));
+  const rows = piece.label.map(
+    (text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escaped(textOf(text))}</tspan>`,
+  );
+  const turn = turned ? ` transform="rotate(90 ${number(x)} ${number(y)})"` : "";
+  return words([x + 6, y], 5.5, rows.join(""), turn);
+}
+
+/** The layers, from the bottom up: each a group with an id and a title, and what it draws of a piece. */
+const LAYERS: readonly {
+  readonly id: string;
+  readonly title: string;
+  readonly draw: (placed: PlacedPiece, at: Placing) => string;
+}[] = [
+  {
+    id: "cut-line",
+    title: "Cut line",
+    draw: ({ piece }, at) => outline(piece, at, (s) => s.cutLine, 'stroke="#14302a"', 'stroke-width="0.7"'),
+  },
+  {
+    id: "seam-line",
+    title: "Seam line",
+    draw: ({ piece }, at) => outline(piece, at, (s) => s.seamLine, seamStyle(piece), 'stroke-width="0.4"'),
+  },
+  {
+    id: "grain",
+    title: "Grain",
+    draw: ({ piece }, at) => path(piece.grain.map(at), false, 'stroke="#14302a" stroke-width="0.5"'),
+  },
+  {
+    id: "notches",
+    title: "Notches",
+    draw: ({ piece }, at) =>
+      linesOf(
+        piece,
+        piece.notches.map((n) => ({ points: [n.at, n.outer], style: 'stroke="#14302a" stroke-width="0.5"' })),
+        at,
+      ),
+  },
+  {
+    id: "inner-lines",
+    title: "Inner lines",
+    draw: ({ piece }, at) =>
+      linesOf(
+        piece,
+        piece.panel.lines
+          .filter((l) => l.kind !== "grain" && l.points.length > 1)
+          .map(({ kind, points }) => ({ points, style: `data-kind="${kind}" stroke="#7d8a84" stroke-width="0.3"` })),
+        at,
+      ),
+  },
+  {
+    id: "trim-lines",
+    title: "Surplus is trimmed here",
+    draw: ({ piece }, at) =>
+      linesOf(
+        piece,
+        piece.trims.map((points) => ({
+          points,
+          style: 'stroke="#14302a" stroke-width="0.4" stroke-dasharray="6 2 1 2"',
+        })),
+        at,
+      ),
+  },
+  {
+    id: "signs",
+    title: "Folds, the way up, side and centre",
+    draw: ({ piece }, at) =>
+      piece.signs.lines.map((l) => path(l.map(at), false, 'stroke="#14302a" stroke-width="0.35"')).join("") +
+      piece.signs.words.map(({ text, at: place }) => words(at(place), 4, escaped(textOf(text)))).join(""),
+  },
+  { id: "labels", title: "Labels", draw: label },
+];
+
+/** The pieces at true size: user units are millimetres, width and height say so. */
 export function writeSvg(set: PrintSet): string {
   const sheet = layOnSheet(set.pieces);
   const width = sheet.width + 2 * MARGIN;
   const height = sheet.height + 2 * MARGIN;
-  const each = (draw: (p: PlacedPiece, at: (q: Point) => Point) => string): string =>
-    sheet.placed
-      .map((p) => {
-        const at = (q: Point): Point => {
-          const [x, y] = p.place(q);
-          return [x + MARGIN, y + MARGIN];
-        };
-        return `<g data-piece="${escaped(p.piece.id)}">${draw(p, at)}</g>`;
-      })
-      .join("");
-  const layer = (id: string, title: string, content: string): string =>
-    `<g id="${id}"><title>${title}</title>${content}</g>`;
-  const line = (points: readonly Point[], close: boolean, style: string): string =>
-    `<path d="${pathData(points, close)}" fill="none" ${style}/>`;
-  /** An outline of every piece, in one size or in all of them, each by its own dashes. */
-  const outlines = (
-    of: (size: Pick<Piece, "cutLine" | "seamLine">) => readonly Point[],
-    style: string,
-    own: (piece: Piece) => string = () => "",
-  ): string =>
-    each(({ piece }, at) =>
-      piece.sizes
-        ? piece.sizes
-            .map((size, i) =>
-              line(
-                of(size).map(at),
-                true,
-                `data-size="${escaped(size.name)}" stroke="#14302a" ${style} stroke-dasharray="${sizeDash(i).join(" ") || "none"}"`,
-              ),
-            )
-            .join("")
-        : line(of(piece).map(at), true, `${own(piece)} ${style}`.trim()),
-    );
-  const layers = [
-    layer(
-      "cut-line",
-      "Cut line",
-      outlines(
-        (s) => s.cutLine,
-        'stroke-width="0.7"',
-        () => 'stroke="#14302a"',
-      ),
-    ),
-    layer(
-      "seam-line",
-      "Seam line",
-      outlines((s) => s.seamLine, 'stroke-width="0.4"', seamStyle),
-    ),
-    layer(
-      "grain",
-      "Grain",
-      each(({ piece }, at) => line(piece.grain.map(at), false, 'stroke="#14302a" stroke-width="0.5"')),
-    ),
-    layer(
-      "notches",
-      "Notches",
-      each(({ piece }, at) =>
-        (piece.sizes ? [] : piece.notches)
-          .map((n) => line([at(n.at), at(n.outer)], false, 'stroke="#14302a" stroke-width="0.5"'))
-          .join(""),
-      ),
-    ),
-    layer(
-      "inner-lines",
-      "Inner lines",
-      each(({ piece }, at) =>
-        (piece.sizes ? [] : piece.panel.lines)
-          .filter((l) => l.kind !== "grain" && l.points.length > 1)
-          .map((l) => line(l.points.map(at), false, `data-kind="${l.kind}" stroke="#7d8a84" stroke-width="0.3"`))
-          .join(""),
-      ),
-    ),
-    layer(
-      "trim-lines",
-      "Surplus is trimmed here",
-      each(({ piece }, at) =>
-        (piece.sizes ? [] : piece.trims)
-          .map((t) => line(t.map(at), false, 'stroke="#14302a" stroke-width="0.4" stroke-dasharray="6 2 1 2"'))
-          .join(""),
-      ),
-    ),
-    layer(
-      "signs",
-      "Folds, the way up, side and centre",
-      each(
-        ({ piece }, at) =>
-          piece.signs.lines.map((l) => line(l.map(at), false, 'stroke="#14302a" stroke-width="0.35"')).join("") +
-          piece.signs.words
-            .map(({ text, at: place }) => {
-              const [x, y] = at(place);
-              return `<text x="${number(x)}" y="${number(y)}" font-family="sans-serif" font-size="4" fill="#14302a">${escaped(textOf(text))}</text>`;
-            })
-            .join(""),
-      ),
-    ),
-    layer(
-      "labels",
-      "Labels",
-      each(({ piece, turned }, at) => {
-        const [x, y] = at(labelPlace(piece));
-        const lines = piece.label
-          .map((text, i) => `<tspan x="${number(x + 6)}" dy="${i === 0 ? 0 : 7}">${escaped(textOf(text))}</tspan>`)
-          .join("");
-        const turn = turned ? ` transform="rotate(90 ${number(x)} ${number(y)})"` : "";
-        return `<text x="${number(x + 6)}" y="${number(y)}"${turn} font-family="sans-serif" font-size="5.5" fill="#14302a">${lines}</text>`;
-      }),
-    ),
-  ];
+  const layers = LAYERS.map(({ id, title, draw }) => {
+    const pieces = sheet.placed.map((placed) => {
+      const at = (q: Point): Point => {
+        const [x, y] = placed.place(q);
+        return [x + MARGIN, y + MARGIN];
+      };
+      return `<g data-piece="${escaped(placed.piece.id)}">${draw(placed, at)}</g>`;
+    });
+    return `<g id="${id}"><title>${title}</title>${pieces.join("")}</g>`;
+  });
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
     `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}mm" height="${number(height)}mm" viewBox="0 0 ${number(width)} ${number(height)}">`,

@@ -3,7 +3,9 @@ import {
   along,
   panelOutline,
   type Edge,
+  type EdgeRef,
   type Join,
+  type PanelLine,
   type Panel,
   cutPanel,
   partOf,
@@ -29,7 +31,7 @@ import {
   type Path,
   type Point,
 } from "../../geometry";
-import { type Mm, say, type Words } from "../../units";
+import { type Mm, say, type Sentence, type Words } from "../../units";
 import { unsettled, withParts, type Garment, type Mark } from "../garment";
 import { bagEdge, legSuffix, middleOf, placeAt, pocketFronts, shortGrain, type PocketFront } from "./pocketBag";
 import { choice, length, statedLength, type ReadOf } from "../../params";
@@ -119,53 +121,69 @@ function inTheWay(panel: Panel, waist: Edge): string {
   return panel.lines.some((l) => l.kind === "pleat") ? "A pleat" : "A dart";
 }
 
-/** One pocket: the front loses its corner, a hip piece completes it and reaches behind, a bag faces the hip piece. */
-function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment {
-  const { panel, waist, side, inward, top } = front;
+/** Where a pocket lies on its front: along waist and side, and the places between which it opens. */
+interface Place {
+  /** From where the waist begins to where the pocket does. */
+  readonly along: Mm;
+  readonly under: Mm;
+  readonly down: Mm;
+  /** So far the hip piece is caught in the side below the opening. */
+  readonly caught: Mm;
+  /** From the waist down to where the opening begins, under a casing that is cut on. */
+  readonly run: Point;
+  readonly mouth: Point;
+  readonly end: Point;
+  readonly opening: Path;
+}
+
+/** Where the pocket lies; a sentence where it finds no place. */
+function placeOf({ panel, waist, side, inward, top }: PocketFront, pocket: Slant): Place | Sentence {
   const room = pathLength(waist.path);
   const across = pocket.across === "auto" ? Math.min(60, 0.66 * room) : pocket.across.mm;
   const run: Point = pointSubtract(placeAt(side, top), placeAt(side, 0));
-  const mouthAt = pointAdd(placeAt(waist, Math.max(0, room - across)), run);
+  const mouth = pointAdd(placeAt(waist, Math.max(0, room - across)), run);
   // Under a casing that is cut on, the pocket begins where the casing ends.
-  const down = pocket.measured === "slant" ? endOfSlant(side, top, mouthAt, pocket.down.mm) : top + pocket.down.mm;
+  const down = pocket.measured === "slant" ? endOfSlant(side, top, mouth, pocket.down.mm) : top + pocket.down.mm;
   const caught = Math.min(MOST_CAUGHT, CAUGHT_SHARE * pocket.below.mm);
   const under = Math.min(room - across - 2, pocket.width.mm - across);
   // Behind scallops the facing has to reach past their bows.
   const least = pocket.edge === "scalloped" ? 26 : 10;
-  if (under < least) {
-    return unsettled(
-      garment,
-      say`${inTheWay(panel, waist)} stands in the way of the slant pocket: from the side it can open at most ${Math.max(0, room - 2 - least)} across.`,
-    );
-  }
-  if (down + caught > pathLength(side.path) * 0.7) {
-    return unsettled(garment, say`The side seam is too short for the slant pocket.`);
-  }
-  const [a, b] = [placeAt(waist, room - across), placeAt(side, down)];
-  const [c, d] = [placeAt(waist, room - across - under), placeAt(side, down + caught)];
-  const mouth: Point = mouthAt;
-  const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, b, pocket.edge, inward)];
+  if (under < least)
+    return say`${inTheWay(panel, waist)} stands in the way of the slant pocket: from the side it can open at most ${Math.max(0, room - 2 - least)} across.`;
+  if (down + caught > pathLength(side.path) * 0.7) return say`The side seam is too short for the slant pocket.`;
+  const [a, end] = [placeAt(waist, room - across), placeAt(side, down)];
+  const opening = [...(top > 0 ? [line(a, mouth)] : []), ...openingPath(mouth, end, pocket.edge, inward)];
+  return { along: room - across, under, down, caught, run, mouth, end, opening };
+}
+
+/** The ids of a pocket's panels. */
+const idsOf = (panel: Panel) => {
   const tail = legSuffix(panel);
-  const [hipId, bagId, facingId] = [`pocket-hip${tail}`, `pocket-bag${tail}`, `pocket-facing${tail}`];
-  const restId = panel.is.leftOf === null ? `${panel.id}-main` : panel.id;
-  const cut = cutPanel(garment, panel.id, {
-    by: ID,
-    from: { edge: waist.id, along: room - across },
-    to: { edge: side.id, along: down },
-    path: opening,
-    between: { id: hipId, name: "Pocket, hip piece", part: "off" },
-    rest: { id: restId, name: panel.name, part: "main" },
-    seam: { id: `pocket-opening${tail}`, label: "Pocket opening" },
-    edge: { id: "opening", name: "pocket opening" },
-  });
-  const bottom = b[1] + pocket.below.mm;
-  const free = bagEdge(d, c, b, inward, pocket.width.mm, bottom);
+  return {
+    hip: `pocket-hip${tail}`,
+    bag: `pocket-bag${tail}`,
+    facing: `pocket-facing${tail}`,
+    seam: `pocket-opening${tail}`,
+    rest: panel.is.leftOf === null ? `${panel.id}-main` : panel.id,
+  };
+};
+
+const openingEdge = ({ opening }: Place): Edge => ({
+  id: "opening",
+  role: "style",
+  name: "pocket opening",
+  path: opening,
+});
+
+/** What of the front's waist and side lies over the pocket and catches it. */
+function caughtEdges({ panel, waist, side }: PocketFront, { along: from, under, down, caught }: Place) {
+  const { rest } = idsOf(panel);
   const sideUnder: Edge = {
     ...side,
     id: "side-under",
     name: "side seam, under",
     becomes: "caught",
-    under: { panel: restId, edge: side.id },
+    under: { panel: rest, edge: side.id },
     path: pathBetween(side.path, down, down + caught),
   };
   const waistUnder: Edge = {
@@ -173,113 +191,148 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
     id: "waist-under",
     name: "waist, under",
     becomes: "caught",
-    under: { panel: restId, edge: waist.id },
-    path: pathBetween(waist.path, room - across - under, room - across),
+    under: { panel: rest, edge: waist.id },
+    path: pathBetween(waist.path, from - under, from),
   };
-  const bag: Edge = { id: "bag", role: "style", name: "bag", path: free };
-  const grain = shortGrain(middleOf(b, c, placeAt(side, down * 0.5)), 0.45 * (bottom - b[1] + down));
-  const part = (id: string, name: Words, kind: PartKind, edges: readonly Edge[], material: Material): Panel => ({
-    id,
-    is: partOf(kind, { madeFor: panel.id }),
-    name: panel.half === "both" ? name : say`${name}, ${panel.half}`,
-    half: panel.half,
-    cutting: { material, sewn: { style: "pocket" } },
-    edges,
-    landmarks: {},
-    lines: [grain],
-  });
-  const openingEdge: Edge = { id: "opening", role: "style", name: "pocket opening", path: opening };
-  const landmarks = { openingTop: mouth, openingEnd: b };
-  const bagPanel = {
-    ...part(bagId, "Pocket, bag", "pocket-bag", [waistUnder, openingEdge, sideUnder, bag], "pocketing"),
-    landmarks,
-  };
+  return { sideUnder, waistUnder };
+}
+
+/** A part of the pocket on its front's leg. */
+const part = (
+  { id, half }: Panel,
+  of: { readonly id: string; readonly name: string; readonly kind: PartKind; readonly material: Material },
+  edges: readonly Edge[],
+  grain: PanelLine,
+): Panel => ({
+  id: of.id,
+  is: partOf(of.kind, { madeFor: id }),
+  name: half === "both" ? of.name : say`${of.name}, ${half}`,
+  half,
+  cutting: { material: of.material, sewn: { style: "pocket" } },
+  edges,
+  landmarks: {},
+  lines: [grain],
+});
+
+/** The facing of the opening, its lower corner cut off square so that no spike runs down the side; null without room for it. */
+function facingOf(front: PocketFront, place: Place, pocket: Slant): Panel | null {
+  const { panel, waist, side, inward, top } = front;
+  const { along: from, under, down, caught, run, mouth, end } = place;
   const wide = FACING + (pocket.edge === "scalloped" ? BOWS : 0);
-  const slant = pointUnit(pointSubtract(b, mouth));
+  const slant = pointUnit(pointSubtract(end, mouth));
   // Toward the centre and down, square to the opening.
   const off = pointScale([inward * Math.abs(slant[1]), Math.abs(slant[0])], wide);
-  const atWaist = pathAt(waist.path, room - across).tangent;
-  const facingFrom = Math.min(wide / Math.max(0.3, Math.abs(pointCross(slant, atWaist))), under * 0.9);
-  const f = placeAt(waist, room - across - facingFrom);
-  const g = placeAt(side, down + Math.min(CORNER, caught));
-  // Its lower corner is cut off square to the opening, so that no spike runs down the side.
-  const corner = pointAdd(b, off);
+  const atWaist = pathAt(waist.path, from).tangent;
+  const reach = Math.min(wide / Math.max(0.3, Math.abs(pointCross(slant, atWaist))), under * 0.9);
+  const f = placeAt(waist, from - reach);
+  const lowest = down + Math.min(CORNER, caught);
+  const corner = pointAdd(end, off);
+  const { sideUnder, waistUnder } = caughtEdges(front, place);
+  const free: Path = [
+    ...(top > 0 ? [line(f, pointAdd(f, run))] : []),
+    ...openingPath(pointAdd(f, run), corner, pocket.edge === "curved" ? "curved" : "straight", inward),
+    line(corner, placeAt(side, lowest)),
+  ];
   const facing = part(
-    facingId,
-    "Pocket, facing",
-    "pocket-facing",
+    panel,
+    {
+      id: idsOf(panel).facing,
+      name: "Pocket, facing",
+      kind: "pocket-facing",
+      material: panel.cutting.material,
+    },
     [
-      { ...waistUnder, id: "waist", path: pathBetween(waist.path, room - across - facingFrom, room - across) },
-      openingEdge,
-      { ...sideUnder, id: "side", path: pathBetween(side.path, down, down + Math.min(CORNER, caught)) },
-      {
-        id: "free",
-        role: "style",
-        name: "free edge",
-        path: pathReverse([
-          ...(top > 0 ? [line(f, pointAdd(f, run))] : []),
-          ...openingPath(pointAdd(f, run), corner, pocket.edge === "curved" ? "curved" : "straight", inward),
-          line(corner, g),
-        ]),
-      },
+      { ...waistUnder, id: "waist", path: pathBetween(waist.path, from - reach, from) },
+      openingEdge(place),
+      { ...sideUnder, id: "side", path: pathBetween(side.path, down, lowest) },
+      { id: "free", role: "style", name: "free edge", path: pathReverse(free) },
     ],
-    panel.cutting.material,
+    shortGrain(middleOf(mouth, end, f, corner), Math.min(80, down * 0.4)),
   );
-  const facingPanel: Panel = {
-    ...facing,
-    lines: [shortGrain(middleOf(mouth, b, f, corner), Math.min(80, down * 0.4))],
-  };
-  if (polygonSelfCrossing(panelOutline(facingPanel)))
+  return polygonSelfCrossing(panelOutline(facing)) ? null : facing;
+}
+
+/** One pocket: the front loses its corner, a hip piece completes it and reaches behind, a bag faces the hip piece. */
+function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment {
+  const { panel, waist, side, inward } = front;
+  const place = placeOf(front, pocket);
+  if ("text" in place) return unsettled(garment, place);
+  const { along: from, under, down, caught, mouth, end } = place;
+  const facing = facingOf(front, place, pocket);
+  if (!facing)
     return unsettled(
       garment,
       say`The opening of the slant pocket leaves no room for its facing: make it wider across.`,
     );
-  const panels = cut.panels.flatMap((p): Panel[] => {
-    if (p.id === hipId) {
-      const own = p.edges.filter((e) => e.by !== ID);
-      const hip = part(
-        hipId,
-        "Pocket, hip piece",
-        "pocket-hip",
-        [...own, sideUnder, bag, waistUnder],
-        pocket.contrast ? "contrast" : panel.cutting.material,
-      );
-      return [hip];
-    }
-    return p.id === restId ? [{ ...p, is: { ...p.is, leftOf: panel.is.leftOf ?? panel.id } }] : [p];
-  });
-  const seam = (id: string, label: Words, one: Join["a"], other: Join["b"]): Join => ({
-    id: `${id}${tail}`,
-    label,
-    kind: "cut",
+  const ids = idsOf(panel);
+  const cut = cutPanel(garment, panel.id, {
     by: ID,
-    how: "equal",
-    leg: panel.half,
-    a: one,
-    b: other,
+    from: { edge: waist.id, along: from },
+    to: { edge: side.id, along: down },
+    path: place.opening,
+    between: { id: ids.hip, name: "Pocket, hip piece", part: "off" },
+    rest: { id: ids.rest, name: panel.name, part: "main" },
+    seam: { id: ids.seam, label: "Pocket opening" },
+    edge: { id: "opening", name: "pocket opening" },
   });
-  const opened = cut.joins.filter((j) => j.id !== `pocket-opening${tail}`);
+  const { sideUnder, waistUnder } = caughtEdges(front, place);
+  const [c, d] = [placeAt(waist, from - under), placeAt(side, down + caught)];
+  const bottom = end[1] + pocket.below.mm;
+  const bag: Edge = {
+    id: "bag",
+    role: "style",
+    name: "bag",
+    path: bagEdge(d, c, end, inward, pocket.width.mm, bottom),
+  };
+  const grain = shortGrain(middleOf(end, c, placeAt(side, down * 0.5)), 0.45 * (bottom - end[1] + down));
+  const bagPanel: Panel = {
+    ...part(
+      panel,
+      { id: ids.bag, name: "Pocket, bag", kind: "pocket-bag", material: "pocketing" },
+      [waistUnder, openingEdge(place), sideUnder, bag],
+      grain,
+    ),
+    landmarks: { openingTop: mouth, openingEnd: end },
+  };
+  const panels = cut.panels.map((p): Panel => {
+    if (p.id === ids.rest) return { ...p, is: { ...p.is, leftOf: panel.is.leftOf ?? panel.id } };
+    if (p.id !== ids.hip) return p;
+    const material = pocket.contrast ? "contrast" : panel.cutting.material;
+    const own = p.edges.filter((e) => e.by !== ID);
+    return part(
+      panel,
+      { id: ids.hip, name: "Pocket, hip piece", kind: "pocket-hip", material },
+      [...own, sideUnder, bag, waistUnder],
+      grain,
+    );
+  });
   return withParts(
-    { ...cut, panels, joins: opened },
+    { ...cut, panels, joins: cut.joins.filter((j) => j.id !== ids.seam) },
     {
-      panels: [bagPanel, facingPanel],
-      joins: [
-        seam("pocket-opening", "Pocket opening", [against(restId, "opening")], [against(bagId, "opening")]),
-        seam(
-          "pocket-facing",
-          "Pocket opening and its facing",
-          [against(restId, "opening")],
-          [against(facingId, "opening")],
-        ),
-        seam("pocket-bag", "Pocket bag", [along(hipId, "bag")], [along(bagId, "bag")]),
-      ],
+      panels: [bagPanel, facing],
+      joins: seamsOf(panel),
       marks: [
-        { panel: hipId, edge: "side-under", along: 0, kind: "single", pairs: `pocket-opening${tail}` },
-        ...backMarks(garment, panel, down, `pocket-opening${tail}`),
-        { panel: hipId, edge: "waist-under", along: under, kind: "single", pairs: `pocket-opening${tail}` },
+        { panel: ids.hip, edge: "side-under", along: 0, kind: "single", pairs: ids.seam },
+        ...backMarks(garment, panel, down, ids.seam),
+        { panel: ids.hip, edge: "waist-under", along: under, kind: "single", pairs: ids.seam },
       ],
     },
   );
+}
+
+/** How a pocket's panels are sewn together. */
+function seamsOf(panel: Panel): readonly Join[] {
+  const { hip, bag, facing, rest } = idsOf(panel);
+  const seam = (id: string, label: Words, a: EdgeRef, b: EdgeRef): Join => ({
+    ...{ id: `${id}${legSuffix(panel)}`, label, kind: "cut", by: ID, how: "equal", leg: panel.half },
+    a: [a],
+    b: [b],
+  });
+  return [
+    seam("pocket-opening", "Pocket opening", against(rest, "opening"), against(bag, "opening")),
+    seam("pocket-facing", "Pocket opening and its facing", against(rest, "opening"), against(facing, "opening")),
+    seam("pocket-bag", "Pocket bag", along(hip, "bag"), along(bag, "bag")),
+  ];
 }
 
 /** The opening's end on what the front's side is sewn to: the order may join the sides before the pocket is closed. */
