@@ -45,59 +45,9 @@ export function derive(job: Job): Derived | DeriveFault {
   keepAsTyped(job);
   const shape = deriveShape(job);
   if (!shape.ok) return shape;
-  const { finish, zip, measures, readings, plan } = shape;
-  const hemDepth = hemDepthOf(shape.panels, finish, tapeOf(job.body.unit));
-  const length = lengthOf(shape);
-  const mockFly = mockFlyLength(shape.panels, shape.joins);
-  const garment = finishGarment(shape.panels, shape.joins, finish, {
-    measures,
-    hip: measures.hip.mm,
-    zip: (zip?.length.mm ?? 0) + (zip?.above ?? 0),
-    hipLevel: plan.levels.hip,
-    cloth: clothOf(job).cloth,
-    tape: tapeOf(job.body.unit),
-    mockFly,
-    cuffDepth: length.cuff,
-  });
-  const seams = seamsOf(garment.panels, garment.joins);
-  const pieces = cutPieces(garment.panels, seams, {
-    allowances: shape.allowances,
-    hem: hemCut(finish, hemDepth, shape.allowances),
-    opening: openingCut(finish, zip, shape.allowances),
-    zipAtSide: zip?.at === "side",
-    freeEdge: freeEdgeOf(finish),
-    fates: fatesOf(finish, garment.open),
-    marks: garment.marks,
-    lies: job.cloth?.grain ?? {},
-    job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
-  });
-  const inspected: Inspected = {
-    measures,
-    plan,
-    legs: shape.panels,
-    legSeams: seamsOf(shape.panels, shape.joins),
-    panels: garment.panels,
-    seams,
-    pieces,
-    finish,
-    readings,
-    zip: zip && { at: zip.at, length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
-    hemDepth: hemDepth?.mm ?? null,
-    crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
-    shoe: SHOE,
-    setApart: new Set(Object.keys(shape.allowances.edges)),
-    length: { whole: length.whole, cuff: length.cuff ?? 0, stated: lengthIsStated(job, shape) },
-    rules: shape.rules,
-    tape: tapeOf(job.body.unit),
-    ownBlock: job.block.school === "own",
-    moves: shape.moves,
-    finishSource: job.finish ?? {},
-    cloth: clothOf(job).cloth,
-    passedOver: shape.worksheet.flatMap(({ on, passed, label, fault }) =>
-      on && passed ? [{ label, why: passed, byEland: fault !== undefined }] : [],
-    ),
-    asked: { hem: askedHem(job, shape) },
-  };
+  const made = madeOf(job, shape);
+  const { garment, seams, pieces, hemDepth } = made;
+  const inspected = inspectedOf(job, shape, made);
   const checks = inspect(inspected);
   return {
     ...shape,
@@ -126,6 +76,73 @@ export function derive(job: Job): Derived | DeriveFault {
       ...garment.faults,
       ...checks.flatMap((c) => c.failed ?? []),
     ],
+  };
+}
+
+/** The garment as it is sewn, its seams and its pieces. */
+function madeOf(job: Job, shape: Shape) {
+  const { finish, zip, measures, plan } = shape;
+  const hemDepth = hemDepthOf(shape.panels, finish, tapeOf(job.body.unit));
+  const length = lengthOf(shape);
+  const mockFly = mockFlyLength(shape.panels, shape.joins);
+  const garment = finishGarment(shape.panels, shape.joins, finish, {
+    measures,
+    hip: measures.hip.mm,
+    zip: (zip?.length.mm ?? 0) + (zip?.above ?? 0),
+    hipLevel: plan.levels.hip,
+    cloth: clothOf(job).cloth,
+    tape: tapeOf(job.body.unit),
+    mockFly,
+    cuffDepth: length.cuff,
+  });
+  const seams = seamsOf(garment.panels, garment.joins);
+  const pieces = cutPieces(garment.panels, seams, {
+    allowances: shape.allowances,
+    hem: hemCut(finish, hemDepth, shape.allowances),
+    opening: openingCut(finish, zip, shape.allowances),
+    zipAtSide: zip?.at === "side",
+    freeEdge: freeEdgeOf(finish),
+    fates: fatesOf(finish, garment.open),
+    marks: garment.marks,
+    lies: job.cloth?.grain ?? {},
+    job: { name: job.name, wearer: job.body.name, date: job.date ?? "", version: "" },
+  });
+  return { garment, seams, pieces, hemDepth, length };
+}
+
+/** What the checks look at. */
+function inspectedOf(
+  job: Job,
+  shape: Shape,
+  { garment, seams, pieces, hemDepth, length }: ReturnType<typeof madeOf>,
+): Inspected {
+  const { finish, zip, measures, readings, plan } = shape;
+  return {
+    measures,
+    plan,
+    legs: shape.panels,
+    legSeams: seamsOf(shape.panels, shape.joins),
+    panels: garment.panels,
+    seams,
+    pieces,
+    finish,
+    readings,
+    zip: zip && { at: zip.at, length: zip.length.mm, hipAlong: zip.hipAlong, smoothAlong: zip.smoothAlong },
+    hemDepth: hemDepth?.mm ?? null,
+    crotchDrop: Math.max(0, plan.levels.crotch - shape.block.plan.levels.crotch),
+    shoe: SHOE,
+    setApart: new Set(Object.keys(shape.allowances.edges)),
+    length: { whole: length.whole, cuff: length.cuff ?? 0, stated: lengthIsStated(job, shape) },
+    rules: shape.rules,
+    tape: tapeOf(job.body.unit),
+    ownBlock: job.block.school === "own",
+    moves: shape.moves,
+    finishSource: job.finish ?? {},
+    cloth: clothOf(job).cloth,
+    passedOver: shape.worksheet.flatMap(({ on, passed, label, fault }) =>
+      on && passed ? [{ label, why: passed, byEland: fault !== undefined }] : [],
+    ),
+    asked: { hem: askedHem(job, shape) },
   };
 }
 

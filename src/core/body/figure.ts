@@ -75,6 +75,28 @@ export function figureOf(m: BodyMeasures, upper: boolean): Figure {
   };
 }
 
+/** From the waist in front between the legs to the waist behind, seen from the side. */
+const betweenLegs = (levels: Levels, { waist, hip, thigh }: Sizes, seat: Mm): Path => [
+  {
+    kind: "cubic",
+    points: [
+      [-waist.depth, 0],
+      [-hip.depth * 0.95, levels.hip * 0.7],
+      [-thigh.depth * 0.9, levels.crotch],
+      [0, levels.crotch],
+    ],
+  },
+  {
+    kind: "cubic",
+    points: [
+      [0, levels.crotch],
+      [thigh.depth * 1.1, levels.crotch],
+      [seat * 1.06, levels.hip * 1.1],
+      [waist.depth * 0.86, 0],
+    ],
+  },
+];
+
 /** Where the tape runs for every measure, on the view that shows it best. */
 function tapesOf(
   m: BodyMeasures,
@@ -117,32 +139,7 @@ function tapesOf(
     },
     kneeBent: sitting.kneeBent,
     crotchDepth: sitting.crotchDepth,
-    crotchLength: {
-      view: "side",
-      runs: [
-        [
-          {
-            kind: "cubic",
-            points: [
-              [-waist.depth, 0],
-              [-hip.depth * 0.95, levels.hip * 0.7],
-              [-thigh.depth * 0.9, levels.crotch],
-              [0, levels.crotch],
-            ],
-          },
-          {
-            kind: "cubic",
-            points: [
-              [0, levels.crotch],
-              [thigh.depth * 1.1, levels.crotch],
-              [seat * 1.06, levels.hip * 1.1],
-              [waist.depth * 0.86, 0],
-            ],
-          },
-        ],
-      ],
-      hidden: [],
-    },
+    crotchLength: { view: "side", runs: [betweenLegs(levels, sizes, seat)], hidden: [] },
     height: {
       view: "side",
       runs: [[line([toe - 30, crown], [toe - 30, levels.floor])]],

@@ -93,6 +93,18 @@ const fault = (status: 400 | 422, errors: DeriveFault["errors"]): DeriveFault =>
  * in a few milliseconds; the same job gives the same shape.
  */
 export function deriveShape(job: Job): Shape | DeriveFault {
+  const read = readOf(job);
+  if (!read.ok) return read;
+  try {
+    return drawn(job, read);
+  } catch (error) {
+    if (error instanceof Refusal) return fault(error.unreadable ? 400 : 422, [error.complaint]);
+    throw error;
+  }
+}
+
+/** A job as it is read before anything is drawn: its style, card, rules, finish and allowances, or what cannot be read of them. */
+function readOf(job: Job) {
   const style = styleOn(job.style.id, tapeOf(job.body.unit));
   if (!style)
     return fault(400, [{ path: "style.id", says: say`There is no style “${typed(job.style.id.slice(0, 30))}”.` }]);
@@ -109,16 +121,8 @@ export function deriveShape(job: Job): Shape | DeriveFault {
   const body = bodyOf(job.body);
   if (!body.ok) return fault(400, body.errors);
   const { measures } = body;
-  const { finish, errors: finishErrors } = resolveFinish(style.finish, job.finish ?? {}, {
-    measures,
-    unit: job.body.unit,
-  });
-  const {
-    rules: ownRules,
-    preset,
-    changed,
-    errors: ruleErrors,
-  } = rulesOf(
+  const finish = resolveFinish(style.finish, job.finish ?? {}, { measures, unit: job.body.unit });
+  const rules = rulesOf(
     job.block.school,
     [
       { by: "style", rules: style.rules },
@@ -126,82 +130,104 @@ export function deriveShape(job: Job): Shape | DeriveFault {
     ],
     job.body.unit,
   );
-  const { set: allowances, errors: allowanceErrors } = resolveAllowances(job.allowances ?? {}, job.body.unit);
-  const unread = [...ruleErrors, ...finishErrors, ...allowanceErrors, ...clothOf(job).errors];
+  const allowances = resolveAllowances(job.allowances ?? {}, job.body.unit);
+  const unread = [...rules.errors, ...finish.errors, ...allowances.errors, ...clothOf(job).errors];
   if (unread.length > 0) return fault(400, unread);
-  try {
-    // Finishes act on levels first: a band on the waist comes off the panels before anything is drawn.
-    const levelled = (own: ResolvedRules): ResolvedRules => ({
-      ...own,
-      waistLevel: { add: own.waistLevel.add + waistLevelEffect(finish) },
-    });
-    const fittings = job.fittings ?? [];
-    const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
-    const ruled = (own: readonly Fitting[]): { readonly rules: ResolvedRules; readonly block: Block } => {
-      if (job.block.school === "own") return { rules: ownRules, block: ownBlockOf(job, ownRules, own) };
-      const rules = fittedRules(ownRules, own, () => blockOf(measures, levelled(ownRules), division));
-      return { rules, block: blockOf(measures, levelled(rules), division) };
-    };
-    const { rules, block } = ruled(fittingsOf(fittings, "right"));
-    const hung = hangsBelow(finish);
-    const context: MoveContext = {
-      measures,
-      unit: job.body.unit,
-      styleParams: { ...style.defaults, ...params.data },
-      stated: new Set(Object.keys(job.style.params)),
-      feeds: style.feeds ?? {},
-      autos: autosOf(style, params.data),
-      shoe: SHOE,
-      allowances: allowances.widths,
-      ...(hung && { cuff: hung }),
-      ...(job.block.bodice && { ownBodice: job.block.bodice }),
-    };
-    const moves = job.moves ?? movesOf(style, params.data);
-    const restyled = (on: Block, own: readonly Fitting[]): MovesRun => {
-      const unfitted = changesMoves(own) ? runMoves(on, moves, context).worksheet : [];
-      const fitted = fittedMoves(moves, own, (index) => unfitted.find((l) => l.index === index)?.numbers);
-      return meetingHem(context, (given) => runMoves(on, fitted, given));
-    };
-    const right = restyled(block, fittingsOf(fittings, "right"));
-    const left = differBySide(fittings) ? fittingsOf(fittings, "left") : null;
-    const onLeft = left && ruled(left);
-    const run = onLeft ? joinedSides(right, restyled(onLeft.block, left), "fittings") : right;
-    const { panels, joins, plan } = run.state;
-    if (job.block.school === "own" && fittings.length > 0)
-      refuseBadOutlines([...block.panels, ...(onLeft?.block.panels ?? [])], "fittings", FITTINGS_AT_FAULT);
-    if (job.block.school === "own") refuseBadOutlines(block.panels, "block.own", BLOCK_AT_FAULT);
-    else refuseBadOutlines(block.panels, "body.measures", MEASURES_AT_FAULT);
-    refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
-    const waistGirth = rimGirth({ panels, joins }, "waist");
-    const zip = planZip(panels, joins, waistGirth, measures.hip, finish);
-    const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
-    return {
-      ok: true,
-      measures,
-      questions: questionsOf(measures, run.state.bodice !== undefined),
-      block,
-      drafted: draftedOf(block, run.worksheet),
-      blockReadings: blockReadingsOf(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
-      rules: onLeft ? ofBothSides(rules, onLeft.rules) : rules,
-      ownRules,
-      presetRules: preset,
-      changedRules: changed,
-      style,
-      moves,
-      worksheet: run.worksheet,
-      shown: run.shown,
-      panels,
-      joins,
-      plan,
-      finish,
-      allowances,
-      zip,
-      readings: readPanels(panels, joins, plan, measures, opens),
-    };
-  } catch (error) {
-    if (error instanceof Refusal) return fault(error.unreadable ? 400 : 422, [error.complaint]);
-    throw error;
+  return {
+    ok: true as const,
+    ...{ style, measures, rules },
+    params: params.data,
+    finish: finish.finish,
+    allowances: allowances.set,
+  };
+}
+type ReadJob = Extract<ReturnType<typeof readOf>, { readonly ok: true }>;
+
+/** The block by its rules, as fittings changed them; finishes act on levels first: a band on the waist comes off the panels. */
+function blockFor(job: Job, { rules: { rules: own }, measures, finish }: ReadJob, fittings: readonly Fitting[]) {
+  if (job.block.school === "own") return { rules: own, block: ownBlockOf(job, own, fittings) };
+  const levelled = (rules: ResolvedRules): ResolvedRules => ({
+    ...rules,
+    waistLevel: { add: rules.waistLevel.add + waistLevelEffect(finish) },
+  });
+  const division = job.block.onTape ? DRAFTED_ON[tapeOf(job.body.unit)] : null;
+  const rules = fittedRules(own, fittings, () => blockOf(measures, levelled(own), division));
+  return { rules, block: blockOf(measures, levelled(rules), division) };
+}
+
+/** What the moves may look at. */
+function contextOf(job: Job, { style, params, measures, finish, allowances }: ReadJob): MoveContext {
+  const hung = hangsBelow(finish);
+  return {
+    measures,
+    unit: job.body.unit,
+    styleParams: { ...style.defaults, ...params },
+    stated: new Set(Object.keys(job.style.params)),
+    feeds: style.feeds ?? {},
+    autos: autosOf(style, params),
+    shoe: SHOE,
+    allowances: allowances.widths,
+    ...(hung && { cuff: hung }),
+    ...(job.block.bodice && { ownBodice: job.block.bodice }),
+  };
+}
+
+/** The moves made on a block, with what fittings changed of them. */
+function restyled(
+  block: Block,
+  moves: readonly MoveEntry[],
+  fittings: readonly Fitting[],
+  context: MoveContext,
+): MovesRun {
+  const unfitted = changesMoves(fittings) ? runMoves(block, moves, context).worksheet : [];
+  const fitted = fittedMoves(moves, fittings, (index) => unfitted.find((l) => l.index === index)?.numbers);
+  return meetingHem(context, (given) => runMoves(block, fitted, given));
+}
+
+/** Refuses outlines that cross themselves, at what they follow from. */
+function refuseBad(
+  { block: { school } }: Job,
+  blocks: readonly Block[],
+  fittings: readonly Fitting[],
+  panels: readonly Panel[],
+): void {
+  const drafted = blocks.flatMap((block) => block.panels);
+  if (school !== "own") refuseBadOutlines(blocks[0]?.panels ?? [], "body.measures", MEASURES_AT_FAULT);
+  else {
+    if (fittings.length > 0) refuseBadOutlines(drafted, "fittings", FITTINGS_AT_FAULT);
+    refuseBadOutlines(blocks[0]?.panels ?? [], "block.own", BLOCK_AT_FAULT);
   }
+  refuseBadOutlines(panels, "moves", MOVES_AT_FAULT);
+}
+
+function drawn(job: Job, read: ReadJob): Shape {
+  const { style, params, measures, finish, allowances } = read;
+  const fittings = job.fittings ?? [];
+  const { rules, block } = blockFor(job, read, fittingsOf(fittings, "right"));
+  const context = contextOf(job, read);
+  const moves = job.moves ?? movesOf(style, params);
+  const right = restyled(block, moves, fittingsOf(fittings, "right"), context);
+  const left = differBySide(fittings) ? fittingsOf(fittings, "left") : null;
+  const onLeft = left && blockFor(job, read, left);
+  const run = onLeft ? joinedSides(right, restyled(onLeft.block, moves, left, context), "fittings") : right;
+  const { panels, joins, plan } = run.state;
+  refuseBad(job, onLeft ? [block, onLeft.block] : [block], fittings, panels);
+  const zip = planZip(panels, joins, rimGirth({ panels, joins }, "waist"), measures.hip, finish);
+  const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
+  return {
+    ok: true,
+    ...{ measures, style, moves, panels, joins, plan, finish, allowances, zip, block },
+    questions: questionsOf(measures, run.state.bodice !== undefined),
+    drafted: draftedOf(block, run.worksheet),
+    blockReadings: blockReadingsOf(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),
+    rules: onLeft ? ofBothSides(rules, onLeft.rules) : rules,
+    ownRules: read.rules.rules,
+    presetRules: read.rules.preset,
+    changedRules: read.rules.changed,
+    worksheet: run.worksheet,
+    shown: run.shown,
+    readings: readPanels(panels, joins, plan, measures, opens),
+  };
 }
 
 /** The widest that a drawn-up or fitted waist lets the edge be; infinite where nothing holds it. */

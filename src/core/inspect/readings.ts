@@ -100,6 +100,21 @@ function bustGirthOf(panels: readonly Panel[]): Mm | null {
   return halves.length > 0 ? halves.reduce((sum, mm) => sum + mm, 0) : null;
 }
 
+/** A measure of panels that is asked for more than once. */
+function known(panels: readonly Panel[], measure: (panel: Panel) => Mm): (panel: Panel) => Mm {
+  const measured = new Map(panels.map((panel) => [panel, measure(panel)]));
+  return (panel) => measured.get(panel) as Mm;
+}
+
+/** Length of a seam of the right leg, along its front. */
+const seamLength = (panels: readonly Panel[], joins: readonly Join[], kind: "side" | "inseam"): Mm =>
+  joins
+    .filter((join) => join.kind === kind && join.leg !== "left")
+    .flatMap((join) => join.a)
+    .map((ref) => ({ panel: panelById(panels, ref.panel), whole: refsLength(panels, [ref]) }))
+    .filter(({ panel }) => panel.is.component === "legs")
+    .reduce((sum, { panel, whole }) => sum + bodySeam(panel, whole, kind === "side" ? ["waist", "hem"] : ["hem"]), 0);
+
 /**
  * Measures the panels of the garment, without its band. Leg girths are those of the right leg; a seam's length is that
  * of the front on the right leg. `zip` opens the waist, which elastic or a fitted band holds at `held` at the most.
@@ -116,18 +131,13 @@ export function readPanels(
   const round = (measure: (panel: Panel) => Mm): Mm => leg.reduce((sum, panel) => sum + measure(panel), 0);
   const around = (measure: (panel: Panel) => Mm): Mm =>
     panels.reduce((sum, panel) => sum + halvesOf(panel) * measure(panel), 0);
-  /** A measure that is asked for more than once. */
-  const each = (measure: (panel: Panel) => Mm): ((panel: Panel) => Mm) => {
-    const known = new Map(panels.map((panel) => [panel, measure(panel)]));
-    return (panel) => known.get(panel) as Mm;
-  };
   const waistGirth = rimGirth({ panels, joins }, "waist");
   // From the centre line carried down: the crotch curve that leaves it above is no width of the body.
-  const hipOf = each((panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
+  const hipOf = known(panels, (panel) => fittedWidthAt(panel, levels.hip) - forkAt(panel, plan, levels.hip));
   const hipGirth = around(hipOf);
   const thighY = levels.crotch + 25;
-  const thighOf = each((panel) => fittedWidthAt(panel, thighY));
-  const kneeOf = each((panel) => panelWidthAt(panel, levels.knee));
+  const thighOf = known(panels, (panel) => fittedWidthAt(panel, thighY));
+  const kneeOf = known(panels, (panel) => panelWidthAt(panel, levels.knee));
   const hemOf = (root: "front" | "back"): Mm =>
     leg.filter((p) => isOf(p, root)).reduce((sum, p) => sum + rimLength(p, "hem"), 0);
   // A centre that lies on the fold belongs to the seam's length round the body, though nothing is sewn there.
@@ -135,15 +145,6 @@ export function readPanels(
     leg
       .filter((p) => isOf(p, root))
       .reduce((sum, p) => sum + bodySeam(p, roleLength(p, "crotch") + roleLength(p, "fold"), ["waist"]), 0);
-  const seamLength = (kind: "side" | "inseam"): Mm =>
-    joins
-      .filter((join) => join.kind === kind && join.leg !== "left")
-      .flatMap((join) => join.a)
-      .map((ref) => ({ panel: panelById(panels, ref.panel), whole: refsLength(panels, [ref]) }))
-      .filter(({ panel }) => panel.is.component === "legs")
-      .reduce((sum, { panel, whole }) => {
-        return sum + bodySeam(panel, whole, kind === "side" ? ["waist", "hem"] : ["hem"]);
-      }, 0);
   const hemTop = Math.min(...leg.map(hemTopOf));
   const half = (level: HalfGirths["level"], legs: 1 | 2, measure: (panel: Panel) => Mm): HalfGirths => {
     const of = (root: "front" | "back"): Mm =>
@@ -168,8 +169,8 @@ export function readPanels(
     crotchSeamFront,
     crotchSeamBack,
     crotchSeam: crotchSeamFront + crotchSeamBack,
-    outseam: seamLength("side"),
-    inseam: seamLength("inseam"),
+    outseam: seamLength(panels, joins, "side"),
+    inseam: seamLength(panels, joins, "inseam"),
     hemWidthFront: hemOf("front"),
     hemWidthBack: hemOf("back"),
     lowestPoint: Math.max(...leg.map(bottomOf)),
