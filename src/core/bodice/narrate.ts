@@ -57,6 +57,21 @@ function numbersOf(plan: BodicePlan, half: "front" | "back", sums: Numbers): Rec
   };
 }
 
+/** How the bust dart is drawn, on the half that has one. */
+function tellBustDart(drafter: Drafter, panel: Panel, plan: BodicePlan, drawn: DrawnBodice): void {
+  const dart = findEdge(panel, "bust-dart");
+  if (dart && drawn.front.sideDart) {
+    const { from, to } = drawn.front.sideDart;
+    drafter.number("bustDart", quantity(pointDistance(from, to), "mouth at the side, so that both sides agree"));
+    drafter.number("frontLonger", quantity(frontLonger(plan), "front over the bust - back - neck depth"));
+    drafter.step(
+      panel.id,
+      "Bust dart: the front is {frontLonger} longer than the back. Turn the part below about the tip until the closed side is as long as the back's: its mouth is {bustDart}.",
+      { seams: [dart.path], guides: panel.lines.filter((l) => l.kind === "dart").map((l) => l.points) },
+    );
+  }
+}
+
 /**
  * How front and back of a bodice are drawn: one act after the other, each with what it puts on the paper. `sums` are
  * the numbers of its plan. Bodice panels are named as they are in the pattern.
@@ -118,17 +133,7 @@ export function bodiceSteps(
         guides: guidesTo(panel, "bustPoint"),
       });
     }
-    const dart = findEdge(panel, "bust-dart");
-    if (dart && drawn.front.sideDart) {
-      const { from, to } = drawn.front.sideDart;
-      drafter.number("bustDart", quantity(pointDistance(from, to), "mouth at the side, so that both sides agree"));
-      drafter.number("frontLonger", quantity(frontLonger(plan), "front over the bust - back - neck depth"));
-      drafter.step(
-        panel.id,
-        "Bust dart: the front is {frontLonger} longer than the back. Turn the part below about the tip until the closed side is as long as the back's: its mouth is {bustDart}.",
-        { seams: [dart.path], guides: panel.lines.filter((l) => l.kind === "dart").map((l) => l.points) },
-      );
-    }
+    tellBustDart(drafter, panel, plan, drawn);
     const hasDarts = plan.darts[half].count > 0;
     drafter.number(
       `${half}Side`,

@@ -1,5 +1,5 @@
 import type { BodyMeasures } from "../body";
-import { solveRising } from "../geometry";
+import { solveRising, type Point } from "../geometry";
 import { quantity, Refusal, say, type Mm, type Quantity, type Radians } from "../units";
 import { armholeLength } from "./armhole";
 import { neckSizes, shoulderEnd } from "./neck";
@@ -43,6 +43,41 @@ function dartsOf(asked: Mm | null, surplus: Mm): DartShare {
   return asked > 50 ? { count: 2, intake: asked / 2 } : { count: 1, intake: asked };
 }
 
+/** How low the underarm lies: by height and bust, where its armhole goes round the arm. */
+function underarmOf(
+  m: BodyMeasures,
+  end: Point,
+  slope: Radians,
+  quarter: Mm,
+  bustBelow: Mm,
+): { readonly underarm: Mm; readonly bySum: Mm; readonly around: (below: Mm) => Mm } {
+  const around = (below: Mm): Mm => armholeLength(end, [quarter, below], slope, ARMHOLE_IN);
+  const [highest, lowest] = [end[1] + BELOW_SHOULDER, Math.max(end[1] + BELOW_SHOULDER, bustBelow - ABOVE_BUST)];
+  const within = (below: Mm): Mm => Math.min(lowest, Math.max(highest, below));
+  const bySum = m.height.mm / 20 + m.bust.mm / 8 + 15;
+  const ratio = around(within(bySum)) / m.upperArm.mm;
+  const held = Math.min(MOST_ARMHOLE, Math.max(LEAST_ARMHOLE, ratio));
+  const underarm = held === ratio ? within(bySum) : within(solveRising(around, held * m.upperArm.mm, highest, lowest));
+  return { underarm, bySum, around };
+}
+
+/** Refuses a bust that no front is drawn over; else how far aside of the neck's end the bust point lies. */
+function refuseBust(m: BodyMeasures, bustX: Mm, neckWidth: Mm, waist: Mm): Mm {
+  if (bustX > 0.85 * waist)
+    throw new Refusal(
+      "body.measures.bustSpan",
+      say`The bust points lie ${m.bustSpan.mm} apart, beyond the front's waist of ${2 * waist}. Check the bust span.`,
+    );
+  const aside = Math.abs(bustX - neckWidth);
+  const most = m.shoulderToWaist.mm - 60;
+  if (m.shoulderToBust.mm <= aside + 60 || m.shoulderToBust.mm > most)
+    throw new Refusal(
+      "body.measures.shoulderToBust",
+      say`Shoulder to bust is ${m.shoulderToBust.mm}, with ${m.shoulderToWaist.mm} from shoulder to waist. Measure both again over the bust.`,
+    );
+  return aside;
+}
+
 /**
  * The sizes of a bodice from the upper card. Throws Refusal, naming the measure at fault, where no bodice can be drawn.
  */
@@ -53,18 +88,7 @@ export function bodicePlan(m: BodyMeasures, asked: BodiceAsked): SizedBodice {
   const quarter = m.bust.mm / 4 + asked.bustEase;
   const waist = m.waist.mm / 4 + asked.waistEase;
   const bustX = m.bustSpan.mm / 2;
-  if (bustX > 0.85 * waist)
-    throw new Refusal(
-      "body.measures.bustSpan",
-      say`The bust points lie ${m.bustSpan.mm} apart, beyond the front's waist of ${2 * waist}. Check the bust span.`,
-    );
-  const aside = Math.abs(bustX - neck.width);
-  const most = m.shoulderToWaist.mm - 60;
-  if (m.shoulderToBust.mm <= aside + 60 || m.shoulderToBust.mm > most)
-    throw new Refusal(
-      "body.measures.shoulderToBust",
-      say`Shoulder to bust is ${m.shoulderToBust.mm}, with ${m.shoulderToWaist.mm} from shoulder to waist. Measure both again over the bust.`,
-    );
+  const aside = refuseBust(m, bustX, neck.width, waist);
   const bustBelow = Math.sqrt(m.shoulderToBust.mm ** 2 - aside ** 2);
   // Over the bust the tape runs down to the bust point and on from there, so that the front is a little shorter than it.
   const overBust = m.shoulderToWaist.mm - m.shoulderToBust.mm + bustBelow;
@@ -78,14 +102,13 @@ export function bodicePlan(m: BodyMeasures, asked: BodiceAsked): SizedBodice {
       "body.measures.shoulderWidth",
       say`A shoulder width of ${m.shoulderWidth.mm} leaves no shoulder beside a neck ${2 * neck.width} wide. Check both.`,
     );
-  const end = shoulderEnd([neck.width, 0], shoulderX, slope);
-  const around = (below: Mm): Mm => armholeLength(end, [quarter, below], slope, ARMHOLE_IN);
-  const [highest, lowest] = [end[1] + BELOW_SHOULDER, Math.max(end[1] + BELOW_SHOULDER, bustBelow - ABOVE_BUST)];
-  const within = (below: Mm): Mm => Math.min(lowest, Math.max(highest, below));
-  const bySum = m.height.mm / 20 + m.bust.mm / 8 + 15;
-  const ratio = around(within(bySum)) / m.upperArm.mm;
-  const held = Math.min(MOST_ARMHOLE, Math.max(LEAST_ARMHOLE, ratio));
-  const underarm = held === ratio ? within(bySum) : within(solveRising(around, held * m.upperArm.mm, highest, lowest));
+  const { underarm, bySum, around } = underarmOf(
+    m,
+    shoulderEnd([neck.width, 0], shoulderX, slope),
+    slope,
+    quarter,
+    bustBelow,
+  );
   const surplus = quarter - waist;
   const plan: BodicePlan = {
     school,

@@ -1,4 +1,4 @@
-import { fairThrough, line, pathReverse, type Path, type Point } from "../geometry";
+import { fairThrough, line, pathReverse, type Path, type Point, cubic } from "../geometry";
 import type { Mm } from "../units";
 import type { Tape } from "./figure";
 import type { halves } from "./halves";
@@ -33,39 +33,25 @@ export function sittingOutline(s: Seated): { outline: readonly Path[]; crotchDep
     [seat * 0.75, seatY],
   ]);
   const lap: Path = [
-    {
-      kind: "cubic",
-      points: [
-        [-waist.depth, 0],
-        [-waist.depth * 1.25, over * 0.8],
-        [-waist.depth * 1.5, over],
-        [-waist.depth * 2.1, over],
-      ],
-    },
+    cubic([-waist.depth, 0], [-waist.depth * 1.25, over * 0.8], [-waist.depth * 1.5, over], [-waist.depth * 2.1, over]),
     line([-waist.depth * 2.1, over], kneeTop),
   ];
   const shinFront: Path = [
-    {
-      kind: "cubic",
-      points: [
-        kneeTop,
-        [kneeX - knee.depth * 1.2, kneeTop[1]],
-        [kneeX - knee.depth * 1.2, seatY - knee.depth * 0.4],
-        [kneeX - knee.depth, seatY + 20],
-      ],
-    },
+    cubic(
+      kneeTop,
+      [kneeX - knee.depth * 1.2, kneeTop[1]],
+      [kneeX - knee.depth * 1.2, seatY - knee.depth * 0.4],
+      [kneeX - knee.depth, seatY + 20],
+    ),
     line([kneeX - knee.depth, seatY + 20], [kneeX - ankle.depth, ankleY]),
   ];
   const shinBack: Path = [
-    {
-      kind: "cubic",
-      points: [
-        [kneeX + knee.depth * 1.3, seatY],
-        [kneeX + calf.depth * 1.4, seatY + shin * 0.25],
-        [kneeX + calf.depth * 1.3, seatY + shin * 0.45],
-        [kneeX + ankle.depth * 1.1, ankleY],
-      ],
-    },
+    cubic(
+      [kneeX + knee.depth * 1.3, seatY],
+      [kneeX + calf.depth * 1.4, seatY + shin * 0.25],
+      [kneeX + calf.depth * 1.3, seatY + shin * 0.45],
+      [kneeX + ankle.depth * 1.1, ankleY],
+    ),
   ];
   const foot = ankleY + (levels.floor - levels.ankle);
   const sole: Path = [
@@ -84,12 +70,7 @@ export function sittingOutline(s: Seated): { outline: readonly Path[]; crotchDep
         [-waist.depth, 0],
       ]),
       [line([-ribs.depth, top], [ribs.depth * 0.95, top])],
-      lap,
-      shinFront,
-      shinBack,
-      sole,
-      chair,
-      leg,
+      ...[lap, shinFront, shinBack, sole, chair, leg],
     ],
     crotchDepth: {
       view: "sitting",

@@ -135,11 +135,12 @@ export function narrate(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, l
   narrateBack(drafter, rules, plan, back);
 }
 
-function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scene: Scene): void {
-  const { levels } = plan;
+type Tell = (text: Words, drawing: Parameters<Drafter["step"]>[2]) => void;
+
+/** The crease, and the levels squared off it. */
+function narrateLevels(step: Tell, { levels }: LegPlan, scene: Scene): void {
   const { points, panel } = scene;
   const hemY = landmarkOf(panel, "creaseHem")[1];
-  const step = (text: Words, drawing: Parameters<Drafter["step"]>[2]): void => drafter.step("front", text, drawing);
   step("Draw the crease upright and square a waist line across its top.", {
     guides: [
       [
@@ -168,6 +169,13 @@ function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, sce
     points: points("creaseHem"),
     guides: [scene.level(levels.knee), scene.level(hemY)],
   });
+}
+
+function narrateFront(drafter: Drafter, rules: ResolvedRules, plan: LegPlan, scene: Scene): void {
+  const { levels } = plan;
+  const { points, panel } = scene;
+  const step: Tell = (text, drawing) => drafter.step("front", text, drawing);
+  narrateLevels(step, plan, scene);
   const centreX = scene.own([plan.front.centreAtCrotch, 0])[0];
   const sideX = scene.own([plan.front.hipX, 0])[0];
   step(

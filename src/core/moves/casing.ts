@@ -199,24 +199,14 @@ interface Cased {
 
 const pathsLength = (edges: readonly Edge[]): Mm => edges.reduce((sum, e) => sum + pathLength(e.path), 0);
 
-/**
- * The panel lengthened past one of its rims. Both seams beside it run on in their own direction by `stand`, the same on
- * every panel; there it is folded, and as much of the seams as `back` covers is mirrored in the fold.
- */
-function withCasing(
+/** Refuses a rim that no casing folds along; else how far it lies from the straight line it is squared to. */
+function refuseUncased(
   panel: Panel,
   at: "waist" | "hem",
-  stand: Mm,
-  back: Mm,
-  [channel, channelAt, frill]: readonly [Mm, Mm, Mm],
-): Cased {
-  const rims = edgesWithRole(panel, at);
-  const first = rims[0] as Edge;
-  const last = rims[rims.length - 1] as Edge;
-  const { edges } = panel;
-  const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
-  const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
-  const [a, b] = [pathStart(first.path), pathEnd(last.path)];
+  rims: readonly Edge[],
+  [before, after]: readonly [Edge, Edge],
+  [a, b]: readonly [Point, Point],
+): Mm {
   const name = inside(panel.name);
   if ([before, after].some((e) => !EDGE_ROLES[e.role].runsOn || e.by === placket.id)) {
     throw new Refusal(
@@ -237,6 +227,28 @@ function withCasing(
       say`The ${at} of the ${name} curves by ${squared}, too much to be folded along a straight line. Use a separate strip or a facing.`,
     );
   }
+  return squared;
+}
+
+/**
+ * The panel lengthened past one of its rims. Both seams beside it run on in their own direction by `stand`, the same on
+ * every panel; there it is folded, and as much of the seams as `back` covers is mirrored in the fold.
+ */
+function withCasing(
+  panel: Panel,
+  at: "waist" | "hem",
+  stand: Mm,
+  back: Mm,
+  [channel, channelAt, frill]: readonly [Mm, Mm, Mm],
+): Cased {
+  const rims = edgesWithRole(panel, at);
+  const first = rims[0] as Edge;
+  const last = rims[rims.length - 1] as Edge;
+  const { edges } = panel;
+  const before = edges[(edges.indexOf(first) + edges.length - 1) % edges.length] as Edge;
+  const after = edges[(edges.indexOf(last) + 1) % edges.length] as Edge;
+  const [a, b] = [pathStart(first.path), pathEnd(last.path)];
+  const squared = refuseUncased(panel, at, rims, [before, after], [a, b]);
   const on = pathEndTangent(before.path);
   const off = pathStartTangent(after.path);
   const foldA = pointAdd(a, pointScale(on, stand));

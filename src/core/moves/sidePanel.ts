@@ -15,7 +15,7 @@ import {
   drawingOn,
 } from "../pattern";
 import { solveRising, pathEnd, pathStart, segmentLength, pathAt, pathLength, pathSplit, type Point } from "../geometry";
-import { quantity, type Figure, type Mm, say, ratio, Refusal, range, type Words } from "../units";
+import { quantity, type Figure, type Mm, say, ratio, Refusal, range, type Words, type Quantity } from "../units";
 import { hemGirthOr, numberOr, paramOr } from "./auto";
 import { wholeLegs, withoutPanels } from "./legs";
 import { type Handle } from "./move";
@@ -150,55 +150,7 @@ export const sidePanel = defineMove({
       : numberOr("side-panel", "fullness", params.fullness, context, 2);
     // On the body it fits as what it took the place of; the rest hangs.
     const panel: Panel = { ...drawn(fullness), worn: { inPlaceOf: off } };
-    const seam = (of: Panel, half: "front" | "back"): Join[] => {
-      const join = (id: string, a: EdgeRef, b: EdgeRef, joinHow: Join["how"], label: Words): Join => ({
-        id: `side-panel-${id}-${half}`,
-        label,
-        kind: "cut",
-        by: ID,
-        how: joinHow,
-        leg: "both",
-        a: [a],
-        b: [b],
-      });
-      const turn = half === "front" ? along : against;
-      if (toInseam)
-        return [join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, say`Leg panel top, ${half}`)];
-      return [
-        join("top", along(of.id, "panel"), turn(panel.id, `top-${half}`), how, say`Side panel top, ${half}`),
-        join("plain", along(of.id, "panel-plain"), turn(panel.id, `plain-${half}`), "equal", say`Side panel, ${half}`),
-      ];
-    };
     const frontPanel = panelById(next.panels, legs.front.id);
-    const handle = (param: string, at: Point, axis: Point, value: Mm, label: Words): Handle => ({
-      id: `side-panel-${param}`,
-      panel: legs.front.id,
-      at,
-      axis,
-      param,
-      clears: [],
-      perMm: 1,
-      value,
-      label,
-      reading: value,
-    });
-    const outward = Math.sign(pathStart(edgeOf(legs.front, "side").path)[0]) || -1;
-    const bend = pathEnd([front.curve]);
-    const ended = pathAt(edgeOf(front.panel, front.end.edge).path, front.end.along).point;
-    const inseams: readonly Join[] = toInseam
-      ? [
-          {
-            id: "side-panel-inseam",
-            label: "Inseam, leg panel",
-            kind: "inseam",
-            by: ID,
-            how: "equal",
-            leg: "both",
-            a: [along(panel.id, "plain-front")],
-            b: [against(panel.id, "plain-back")],
-          },
-        ]
-      : [];
     const hasDart = [front, back].some((side) => dartLine(side.panel) !== null);
     const line0 = hasDart ? "the dart line" : "the crease";
     const sewn = lengths[0].curve + lengths[1].curve;
@@ -206,7 +158,7 @@ export const sidePanel = defineMove({
       state: {
         ...next,
         panels: [...next.panels, panel],
-        joins: [...next.joins, ...seam(frontPanel, "front"), ...seam(legs.back, "back"), ...inseams],
+        joins: [...next.joins, ...joinsOf(frontPanel, legs.back, panel, how, toInseam)],
       },
       numbers: {
         above,
@@ -224,16 +176,7 @@ export const sidePanel = defineMove({
           slashes: [[...sample(side.curve), pathAt(edgeOf(side.panel, side.end.edge).path, side.end.along).point]],
         }),
       ),
-      handles: [
-        handle("above", pathStart([front.curve]), [0, -1], above.mm, "panel starts"),
-        ...(toInseam
-          ? [handle("below", ended, [0, 1], below.mm, "panel ends at the inseam")]
-          : [
-              handle("drop", bend, [0, 1], drop.mm, "curve runs out"),
-              // Half-way down the straight part, clear of where the curve runs out.
-              handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach.mm, say`panel from ${line0}`),
-            ]),
-      ],
+      handles: handlesOf(legs.front.id, { front, line0, toInseam }, { above, reach, drop, below }),
     };
   },
   says({ params: { ends, how = "pleated" }, numbers: { reach }, facts: { line0 }, figures: { fullness } }) {
@@ -245,6 +188,69 @@ export const sidePanel = defineMove({
     return say`${cut}; let in one panel ${how} ${fullness as Figure} times into {seam} of seam, without a side seam, its hem level.`;
   },
 });
+
+/** How the panel is sewn in: its top full, the rest plain; across to the inseam, its own two edges are an inseam. */
+function joinsOf(front: Panel, back: Panel, panel: Panel, how: Join["how"], toInseam: boolean): readonly Join[] {
+  const join = (id: string, label: Words, a: EdgeRef, b: EdgeRef, more: Pick<Join, "how" | "kind">): Join => ({
+    ...{ id: `side-panel-${id}`, label, by: ID, leg: "both" },
+    ...more,
+    a: [a],
+    b: [b],
+  });
+  const halves = [
+    ["front", front, along],
+    ["back", back, against],
+  ] as const;
+  const sewn = halves.flatMap(([half, of, turn]) => {
+    const top = join(
+      `top-${half}`,
+      toInseam ? say`Leg panel top, ${half}` : say`Side panel top, ${half}`,
+      along(of.id, "panel"),
+      turn(panel.id, `top-${half}`),
+      { kind: "cut", how },
+    );
+    if (toInseam) return [top];
+    const plain = join(
+      `plain-${half}`,
+      say`Side panel, ${half}`,
+      along(of.id, "panel-plain"),
+      turn(panel.id, `plain-${half}`),
+      { kind: "cut", how: "equal" },
+    );
+    return [top, plain];
+  });
+  if (!toInseam) return sewn;
+  const inseam = join("inseam", "Inseam, leg panel", along(panel.id, "plain-front"), against(panel.id, "plain-back"), {
+    kind: "inseam",
+    how: "equal",
+  });
+  return [...sewn, inseam];
+}
+
+function handlesOf(
+  on: string,
+  { front, line0, toInseam }: { readonly front: Side; readonly line0: string; readonly toInseam: boolean },
+  { above, reach, drop, below }: Readonly<Record<"above" | "reach" | "drop" | "below", Quantity>>,
+): readonly Handle[] {
+  const handle = (param: string, at: Point, axis: Point, { mm }: Quantity, label: Words): Handle => ({
+    ...{ id: `side-panel-${param}`, panel: on, at, axis, param, label },
+    clears: [],
+    perMm: 1,
+    value: mm,
+    reading: mm,
+  });
+  const bend = pathEnd([front.curve]);
+  const ended = pathAt(edgeOf(front.panel, front.end.edge).path, front.end.along).point;
+  const starts = handle("above", pathStart([front.curve]), [0, -1], above, "panel starts");
+  if (toInseam) return [starts, handle("below", ended, [0, 1], below, "panel ends at the inseam")];
+  const outward = Math.sign(pathStart(edgeOf(front.panel, "side").path)[0]) || -1;
+  return [
+    starts,
+    handle("drop", bend, [0, 1], drop, "curve runs out"),
+    // Half-way down the straight part, clear of where the curve runs out.
+    handle("reach", [bend[0], (bend[1] + ended[1]) / 2], [outward, 0], reach, say`panel from ${line0}`),
+  ];
+}
 
 /** How full the panel has to be for the whole hem to measure what is asked. */
 function fullnessFor(asked: Mm, hemAt: (fullness: number) => Mm): number {

@@ -73,6 +73,21 @@ export function squareCurveOfLength(draw: (fullness: number) => Segment, length:
   return draw(solveRising((fullness) => segmentLength(draw(fullness)), length, 0.3, 3));
 }
 
+/** Darts closed about where a line crosses them, on their own axes, so that both legs stay equally long. */
+function closedAbout(curve: Segment, darts: readonly CrossedDart[]): CrossedDart[] {
+  const [close, open] = [closing(darts), opening(darts)];
+  return darts.map((dart, i) => {
+    if (dart.pivot === dart.tip) return dart;
+    const middle = pointBetween(dart.from, dart.to, 0.5);
+    const t = crossingParameter(curve, close(dart.pivot, i), close(middle, i));
+    if (t === null) return dart;
+    const share = pointDistance(open(segmentAt(curve, t), i), middle);
+    const axis = pointSubtract(dart.tip, middle);
+    const size = pointDistance(dart.tip, middle);
+    return about([middle[0] + (axis[0] / size) * share, middle[1] + (axis[1] / size) * share], dart);
+  });
+}
+
 /**
  * A yoke line across a panel, `centre` down its centre line and `side` down its side seam, square to both with the
  * darts closed. A dart is used up (its tip moved to the line), or, where `keep` is set and it reaches lower, what is
@@ -104,23 +119,7 @@ export function yokeLine(panel: Panel, centre: Mm, side: Mm, keep: boolean): Yok
     return squareCurve(c.point, c.tangent, end, pointSubtract(ahead, end));
   };
   // The line and the places the darts are closed about depend on each other; a few rounds settle them.
-  for (let round = 0; round < 8; round++) {
-    const curve = curveOf();
-    const close = closing(darts);
-    const open = opening(darts);
-    darts = darts.map((dart, i) => {
-      if (dart.pivot === dart.tip) return dart;
-      const t = crossingParameter(curve, close(dart.pivot, i), close(pointBetween(dart.from, dart.to, 0.5), i));
-      if (t === null) return dart;
-      const middle = pointBetween(dart.from, dart.to, 0.5);
-      const found = open(segmentAt(curve, t), i);
-      // Kept on the dart's axis, so that both legs stay equally long.
-      const share = pointDistance(found, middle);
-      const axis = pointSubtract(dart.tip, middle);
-      const size = pointDistance(dart.tip, middle);
-      return about([middle[0] + (axis[0] / size) * share, middle[1] + (axis[1] / size) * share], dart);
-    });
-  }
+  for (let round = 0; round < 8; round++) darts = closedAbout(curveOf(), darts);
   const closed = curveOf();
   const close = closing(darts);
   const open = opening(darts);

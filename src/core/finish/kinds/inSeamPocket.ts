@@ -1,6 +1,6 @@
-import { along, type Edge, type Join, type Panel, partOf } from "../../pattern";
+import { along, type Edge, type Join, type Panel, partOf, type EdgeRef } from "../../pattern";
 import { line, pathBetween, pathEnd, pathLength, pathStart, type Point } from "../../geometry";
-import { say } from "../../units";
+import { say, type Mm } from "../../units";
 import { unsettled, withParts, type Garment, type Mark } from "../garment";
 import { bagEdge, middleOf, placeAt, pocketFronts, shortGrain } from "./pocketBag";
 import { statedLength, type ReadOf } from "../../params";
@@ -23,6 +23,19 @@ const PARAMS = {
 };
 
 type Asked = ReadOf<typeof PARAMS, Quantity>;
+
+/** An end of the opening, marked on an edge. */
+const endMark = ({ panel, edge }: Pick<EdgeRef, "panel" | "edge">, at: Mm): Mark => ({
+  ...{ panel, edge, along: at },
+  kind: "single",
+  pairs: "pocket-bag",
+});
+
+const BAG_SEAM: Join = {
+  ...{ id: "pocket-bag", label: "Pocket bag", kind: "cut", by: "in-seam", how: "equal", leg: "both" },
+  a: [along("pocket-bag", "bag")],
+  b: [along("pocket-bag", "bag")],
+};
 
 /** In-seam pockets: two bag pieces a side, drawn on the front's own side seam and caught in the waist. */
 function inSeam(garment: Garment, pocket: Asked): Garment {
@@ -80,39 +93,13 @@ function inSeam(garment: Garment, pocket: Asked): Garment {
     landmarks: { openingTop: placeAt(side, top + pocket.from.mm), openingEnd: opening },
     lines: [shortGrain(middleOf(to, from, [opening[0] + inward * width * 0.5, bottom]), 0.4 * (bottom - to[1]))],
   };
-  const marks = garment.joins
-    .filter((j) => j.kind === "side")
-    .flatMap((j) =>
-      [j.a, j.b].flatMap((refs) => {
-        const [first] = refs;
-        if (!first) return [];
-        return [top + pocket.from.mm, end].map((at): Mark => ({
-          panel: first.panel,
-          edge: first.edge,
-          along: at,
-          kind: "single",
-          pairs: "pocket-bag",
-        }));
-      }),
-    );
-  const own = [pocket.from.mm, pocket.from.mm + pocket.opening.mm].map((at): Mark => ({
-    panel: "pocket-bag",
-    edge: "side",
-    along: at,
-    kind: "single",
-    pairs: "pocket-bag",
-  }));
-  const join: Join = {
-    id: "pocket-bag",
-    label: "Pocket bag",
-    kind: "cut",
-    by: "in-seam",
-    how: "equal",
-    leg: "both",
-    a: [along("pocket-bag", "bag")],
-    b: [along("pocket-bag", "bag")],
-  };
-  return withParts(garment, { panels: [bag], joins: [join], marks: [...marks, ...own] });
+  const opens = [pocket.from.mm, pocket.from.mm + pocket.opening.mm] as const;
+  const onSides = garment.joins.filter((j) => j.kind === "side").flatMap((j) => [j.a[0], j.b[0]]);
+  const marks = [
+    ...onSides.flatMap((ref) => (ref ? opens.map((at) => endMark(ref, top + at)) : [])),
+    ...opens.map((at) => endMark({ panel: "pocket-bag", edge: "side" }, at)),
+  ];
+  return withParts(garment, { panels: [bag], joins: [BAG_SEAM], marks });
 }
 
 export const inSeamPocket = defineFinish({

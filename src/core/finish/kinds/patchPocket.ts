@@ -106,6 +106,12 @@ function diagonal({ waist, side }: ClosedTop, opening: Mm): { readonly onWaist: 
 /** What a patch that is sewn on is turned in by all round. */
 const TURNED_IN: Mm = 10;
 
+/** An edge of the patch that is turned in. */
+const turnedIn = (id: string, name: string, from: Point, to: Point): Edge => ({
+  ...{ id, role: "style", name, beyond: TURNED_IN, becomes: "turned" },
+  path: [line(from, to)],
+});
+
 /**
  * The patch on the front's top with its darts closed, from the dart line to the side: its upper outer corner is cut off by
  * the opening, what is left of its top is caught in the waist. And where on the front it is sewn. A refusal where it
@@ -137,22 +143,8 @@ function patchOn(
   const inner: Edge =
     pocket.doubled === "fold"
       ? { id: "inner", role: "fold", name: "fold at the dart line", path: [line(bottom, start)] }
-      : {
-          id: "inner",
-          role: "style",
-          name: "edge at the dart line",
-          beyond: TURNED_IN,
-          becomes: "turned",
-          path: [line(bottom, start)],
-        };
-  const lower: Edge = {
-    id: "bottom",
-    role: "style",
-    name: "lower edge",
-    beyond: TURNED_IN,
-    becomes: "turned",
-    path: [line(low, bottom)],
-  };
+      : turnedIn("inner", "edge at the dart line", bottom, start);
+  const lower = turnedIn("bottom", "lower edge", low, bottom);
   const each = panel.half === "both" ? 2 : 1;
   const patch: Panel = {
     id: `patch${legSuffix(panel)}`,
@@ -175,14 +167,7 @@ function patchOn(
         under: { panel: panel.id, edge: front.waist.id },
         path: caught,
       },
-      {
-        id: "opening",
-        role: "style",
-        name: "slanting opening",
-        beyond: TURNED_IN,
-        becomes: "turned",
-        path: [line(pathEnd(caught), pathStart(own))],
-      },
+      turnedIn("opening", "slanting opening", pathEnd(caught), pathStart(own)),
       {
         id: "side",
         role: "side",
