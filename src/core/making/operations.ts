@@ -186,136 +186,160 @@ function sewnTogether(seams: readonly Seam[]): readonly (readonly Seam[])[] {
   return [...groups.values()];
 }
 
-/** Everything that is sewn, pressed and set in to make a garment, in no order yet. `joined`: pieces joined from two. */
-export function operationsOf(derived: MadeGarment, joined: readonly string[]): readonly Operation[] {
-  const { seams, pieces, notions, sewn, finish, zip } = derived;
-  const panel = (id: string): Panel | undefined => sewn.find((p) => p.id === id);
-  const pieceOf = (id: string): Piece | undefined => pieces.find((p) => p.panel.id === id);
-  const piecesOf = (seam: Seam): readonly string[] => [
-    ...new Set([...seam.walkA, ...seam.walkB].flatMap((ref) => pieceOf(ref.panel)?.id ?? [])),
-  ];
-  const fused = pieces.filter(
-    (p) => p.material === "interfacing" || p.alsoCut.some((a) => a.material === "interfacing"),
-  );
-  const fusing = fused.map((piece): Operation => ({
-    id: `fuse-${piece.id}`,
-    doing: "fuse",
-    says: say`Fuse the interfacing to the ${inside(piece.name)}.`,
-    ...PLAIN,
-    pieces: [piece.id],
-    allowance: null,
-    minutes: 4,
-    caution: IRON,
-    rank: RANKS.fuse,
-  }));
-  const operations: Operation[] = [...joinsOf(pieces, joined), ...fusing];
-  for (const piece of pieces) {
+/** Interfacing, before anything is sewn to it. */
+const fusings = (pieces: readonly Piece[]): readonly Operation[] =>
+  pieces
+    .filter((p) => p.material === "interfacing" || p.alsoCut.some((a) => a.material === "interfacing"))
+    .map((piece) => ({
+      ...PLAIN,
+      id: `fuse-${piece.id}`,
+      doing: "fuse",
+      says: say`Fuse the interfacing to the ${inside(piece.name)}.`,
+      pieces: [piece.id],
+      minutes: 4,
+      caution: IRON,
+      rank: RANKS.fuse,
+    }));
+
+/** Darts and pleats of every piece. */
+const shapings = (pieces: readonly Piece[]): readonly Operation[] =>
+  pieces.flatMap((piece): readonly Operation[] => {
     const count = (kind: string): number => piece.panel.lines.filter((l) => l.kind === kind).length;
     const [darts, pleats] = [count("dart"), count("pleat")];
     const each = piece.cut.count;
-    if (darts > 0 && piece.is.component !== "part")
-      operations.push({
-        id: `darts-${piece.id}`,
-        doing: "dart",
-        says: say`Sew the darts of the ${inside(piece.name)}, from the edge to the tip; press them over a curve.`,
-        ...PLAIN,
-        pieces: [piece.id],
-        allowance: null,
-        minutes: rounded(3 * darts * each),
-        caution: NEEDLE,
-        rank: RANKS.dart,
-      });
-    if (pleats > 0)
-      operations.push({
-        id: `pleats-${piece.id}`,
-        doing: "pleat",
-        says: say`Fold the pleats of the ${inside(piece.name)} and stitch them across at the seam line.`,
-        ...PLAIN,
-        pieces: [piece.id],
-        allowance: null,
-        minutes: rounded(3 * each),
-        caution: null,
-        rank: RANKS.pleat,
-      });
-  }
-  for (const group of sewnTogether(seams)) {
+    const sewn: Operation = {
+      ...PLAIN,
+      id: `darts-${piece.id}`,
+      doing: "dart",
+      says: say`Sew the darts of the ${inside(piece.name)}, from the edge to the tip; press them over a curve.`,
+      pieces: [piece.id],
+      minutes: rounded(3 * darts * each),
+      caution: NEEDLE,
+      rank: RANKS.dart,
+    };
+    const folded: Operation = {
+      ...PLAIN,
+      id: `pleats-${piece.id}`,
+      doing: "pleat",
+      says: say`Fold the pleats of the ${inside(piece.name)} and stitch them across at the seam line.`,
+      pieces: [piece.id],
+      minutes: rounded(3 * each),
+      rank: RANKS.pleat,
+    };
+    return [...(darts > 0 && piece.is.component !== "part" ? [sewn] : []), ...(pleats > 0 ? [folded] : [])];
+  });
+
+/** Every seam; those that are one seam on both legs together. */
+function seamings({ seams, pieces, sewn }: MadeGarment): readonly Operation[] {
+  const panel = (id: string): Panel | undefined => sewn.find((p) => p.id === id);
+  const piecesOf = (seam: Seam): readonly string[] =>
+    [...seam.walkA, ...seam.walkB].flatMap((ref) => pieces.find((p) => p.panel.id === ref.panel)?.id ?? []);
+  return sewnTogether(seams).map((group): Operation => {
     const [seam] = group as readonly [Seam, ...Seam[]];
     const doing = doingOf(seam, panel);
     const times = seam.leg === "both" && seam.kind !== "centre" ? 2 : group.length;
     const long = group.reduce((sum, s) => sum + s.lengthA, 0);
     const metres = ((seam.leg === "both" ? times : 1) * long) / 1000;
     const [first, ...others] = group.map((s) => s.label);
-    operations.push({
+    return {
+      ...PLAIN,
       id: seam.id,
       doing,
       says: say`Sew: ${first ?? ""}${inARow(others.map((label) => say`, and ${inside(label)}`))}${seam.leg === "both" && times === 2 ? ", right and left" : ""}${HOW[seam.how]}${seam.how === "gathered" || seam.how === "pleated" ? say` (${ratio(Math.max(seam.ratio, 1 / seam.ratio))} to 1)` : ""}.`,
       pieces: [...new Set(group.flatMap(piecesOf))],
       seam: seam.id,
       seams: group.map((s) => s.id),
-      notions: [],
       edges: group.flatMap((s) => [...s.a, ...s.b]),
       allowance: allowanceOf(seam, pieces),
       minutes: rounded(times * EACH_SEAM + metres * PER_METRE[seam.how]),
       caution: NEEDLE,
       rank: RANKS[doing],
-    });
-  }
-  if (zip)
-    operations.push({
-      id: "zip",
-      doing: "zip",
-      says: say`Set the zip in${zip.above > 0 ? ", from the neck through the waist seam," : ""} ${zip.length.mm + zip.above} long; the seam below it is closed first.`,
-      ...PLAIN,
-      notions: ["zip"],
-      allowance: derived.allowances.widths.zip,
-      minutes: 25,
-      caution: NEEDLE,
-      rank: RANKS.zip,
-    });
-  for (const notion of notions.filter((n) => n.drawnIn))
-    operations.push({
-      id: `draw-${notion.id}`,
-      doing: "elastic",
-      says: say`Draw in: ${notion.label}. Quarter it and its channel, and do not catch it in the first row.`,
-      ...PLAIN,
-      notions: [notion.id],
-      minutes: 12,
-      caution: notion.caution ?? null,
-      rank: RANKS.elastic,
-    });
-  if (sewn.some((p) => p.worn?.buttons))
-    operations.push({
-      id: "buttonholes",
-      doing: "buttonholes",
-      says: say`Work the buttonholes and sew the buttons on.`,
-      ...PLAIN,
-      notions: ["buttons"],
-      minutes: 40,
-      caution: BLADE,
-      rank: RANKS.buttonholes,
-    });
-  if (finish.hem && derived.hemDepth)
-    operations.push({
-      id: "hem",
-      doing: "hem",
-      says: say`Turn the hems up by ${derived.hemDepth.mm} and sew them.`,
-      ...PLAIN,
-      notions: ["hem-web"],
-      allowance: derived.hemDepth.mm,
-      minutes: rounded(6 + (2 * derived.readings.hemGirth * 6) / 1000),
-      caution: IRON,
-      rank: RANKS.hem,
-    });
-  operations.push(...madeUp(pieces, operations));
-  operations.push(...setOn(notions, operations));
-  operations.push({
+    };
+  });
+}
+
+/** The zip, what is drawn in, buttons and hems. */
+function closings(derived: MadeGarment): readonly Operation[] {
+  const { notions, sewn, finish, zip, hemDepth } = derived;
+  return [
+    ...(zip
+      ? [
+          {
+            ...PLAIN,
+            id: "zip",
+            doing: "zip" as const,
+            says: say`Set the zip in${zip.above > 0 ? ", from the neck through the waist seam," : ""} ${zip.length.mm + zip.above} long; the seam below it is closed first.`,
+            notions: ["zip"],
+            allowance: derived.allowances.widths.zip,
+            minutes: 25,
+            caution: NEEDLE,
+            rank: RANKS.zip,
+          },
+        ]
+      : []),
+    ...notions
+      .filter((n) => n.drawnIn)
+      .map((notion): Operation => ({
+        ...PLAIN,
+        id: `draw-${notion.id}`,
+        doing: "elastic",
+        says: say`Draw in: ${notion.label}. Quarter it and its channel, and do not catch it in the first row.`,
+        notions: [notion.id],
+        minutes: 12,
+        caution: notion.caution ?? null,
+        rank: RANKS.elastic,
+      })),
+    ...(sewn.some((p) => p.worn?.buttons)
+      ? [
+          {
+            ...PLAIN,
+            id: "buttonholes",
+            doing: "buttonholes" as const,
+            says: say`Work the buttonholes and sew the buttons on.`,
+            notions: ["buttons"],
+            minutes: 40,
+            caution: BLADE,
+            rank: RANKS.buttonholes,
+          },
+        ]
+      : []),
+    ...(finish.hem && hemDepth
+      ? [
+          {
+            ...PLAIN,
+            id: "hem",
+            doing: "hem" as const,
+            says: say`Turn the hems up by ${hemDepth.mm} and sew them.`,
+            notions: ["hem-web"],
+            allowance: hemDepth.mm,
+            minutes: rounded(6 + (2 * derived.readings.hemGirth * 6) / 1000),
+            caution: IRON,
+            rank: RANKS.hem,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Everything that is sewn, pressed and set in to make a garment, in no order yet. `joined`: pieces joined from two. */
+export function operationsOf(derived: MadeGarment, joined: readonly string[]): readonly Operation[] {
+  const { pieces, notions } = derived;
+  const sewn = [
+    ...joinsOf(pieces, joined),
+    ...fusings(pieces),
+    ...shapings(pieces),
+    ...seamings(derived),
+    ...closings(derived),
+  ];
+  const made = [...sewn, ...madeUp(pieces, sewn)];
+  const press: Operation = {
+    ...PLAIN,
     id: "press",
     doing: "press",
     says: say`Press the whole; trim threads.`,
-    ...PLAIN,
     minutes: 15,
     caution: IRON,
     rank: RANKS.press,
-  });
-  return operations;
+  };
+  return [...made, ...setOn(notions, made), press];
 }

@@ -1,3 +1,6 @@
+import { bodice } from "../moves/bodice";
+import { isLineOf } from "../moves/given";
+import { spread } from "../moves/spread";
 import { BACKS, SCHOOLS } from "../drafting";
 import { movesOfStyle } from "../derive/newJob";
 import { JOB_VERSION, type Job } from "../files";
@@ -54,7 +57,7 @@ export function styledJob(id: string, length: string): Job {
 export const acrossJob = (): Job =>
   palazzoJob(HAND_BODY, {
     moves: [
-      ...movesOfStyle("palazzo", {}).filter((m) => m.move !== "spread"),
+      ...movesOfStyle("palazzo", {}).filter((m) => !isLineOf(m, spread)),
       { id: "across", move: "side-panel", on: true, params: { ends: "inseam" } },
     ],
   });
@@ -75,6 +78,6 @@ export function randomOwnBlock(seed: number): Job {
 export function randomOwnBodice(seed: number): Job {
   const job = bodiceJob(seed);
   const own = ownBodiceOf(job);
-  const moves = job.moves?.map((m) => (m.move === "bodice" ? { ...m, params: { ...m.params, school: "own" } } : m));
+  const moves = job.moves?.map((m) => (isLineOf(m, bodice) ? { ...m, params: { ...m.params, school: "own" } } : m));
   return { ...job, body: upperBody(seed + (seed % 2)), block: { ...job.block, bodice: own }, ...(moves && { moves }) };
 }

@@ -1,3 +1,5 @@
+import { isLineOf } from "../moves/given";
+import { setLength } from "../moves/setLength";
 import { edgesWithRole, legOf, panelById, panelWidthAt, refsLength, roleLength } from "../pattern";
 import type { Shape } from "../derive/shape";
 import { drawnLeg } from "../drafting";
@@ -129,7 +131,7 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
         ["hem girth", asked, shape.readings.hemGirth],
         // What comes off the length hangs below it again, unless so short a leg could not be sewn.
         ...shape.worksheet
-          .filter((l) => l.move === "set-length" && l.numbers.hemLevel?.asked === undefined)
+          .filter((l) => isLineOf(l, setLength) && l.numbers.hemLevel?.asked === undefined)
           .map((l) => ["cuff off the length", cuff, l.numbers.less?.mm ?? 0] as const),
       ],
     };
