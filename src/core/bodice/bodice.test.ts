@@ -5,6 +5,7 @@ import { badOutline } from "../testing/badOutline";
 import { plausibleBody, seededRandom } from "../testing/bodies";
 import { Refusal } from "../units";
 import { bodicePanels, bodicePlan, frontLonger, type BodiceAsked, type BodicePlan } from ".";
+import { armholeEdge } from "./armhole";
 
 // Everything here is measured on flattened outlines, by sums of chords: nothing the drafting measures with.
 const long = (points: readonly Point[]): number =>
@@ -166,4 +167,11 @@ test("what cannot be drawn names the measure", () => {
   expect(refusalOf(with_("bustSpan", 900))).toBe("body.measures.bustSpan");
   expect(refusalOf(with_("shoulderWidth", 120))).toBe("body.measures.shoulderWidth");
   expect(refusalOf(with_("shoulderToBust", 20))).toBe("body.measures.shoulderToBust");
+});
+
+test("the armhole of a steep shoulder stands upright three tenths of what the slope gives inside its end, at the least", () => {
+  const slope = 0.4;
+  const edge = armholeEdge([0, 0], [60, 200], [0, 1], slope, 1);
+  const inside = Math.max(...pathFlatten(edge, 0.001).map(([x]) => -x));
+  expect(inside).toBeCloseTo(0.3 * 0.58 * 200 * Math.tan(slope), 1);
 });

@@ -1,3 +1,4 @@
+import { textOf } from "../units";
 import { edgeOf, landmarkOf } from "../pattern";
 import {
   distanceToOutline,
@@ -133,7 +134,7 @@ describe("notches and seams", () => {
   });
 
   test("labels say what, how many, from what, for which job and whom", () => {
-    expect(pieceOf(hand, "front").label.slice(0, 4)).toEqual([
+    expect(pieceOf(hand, "front").label.slice(0, 4).map(textOf)).toEqual([
       "Front",
       "cut 2, left and right, shell",
       "Test",
