@@ -15,12 +15,30 @@ import { StyleShelf } from "./StyleShelf";
 import { VersionPane } from "./VersionPane";
 import { Worksheet } from "./Worksheet";
 
-type Right = "readings" | "figure" | "girths" | "versions";
+/** What is read beside the pattern: each pane by its name, as its tab is called. */
+const PANES = [
+  ["readings", "Readings", ReadingsPane],
+  ["figure", "Figure", FigurePane],
+  ["girths", "Girths", GirthPane],
+  ["versions", "Versions", VersionPane],
+] as const;
+type Right = (typeof PANES)[number][0];
+
+function ReadingsPane() {
+  const { proof, stale } = useOpenJob();
+  return (
+    <>
+      <LiveReadings />
+      <ProofPane proof={proof} stale={stale} />
+      <AdvicePane proof={proof} />
+    </>
+  );
+}
 
 /** Stage 3: the style pulled on the pattern. */
 export function RestyleStage() {
-  const { proof, stale } = useOpenJob();
   const [right, setRight] = useState<Right>("readings");
+  const [, , Pane] = PANES.find(([name]) => name === right) ?? PANES[0];
   return (
     <StageLayout
       worksheetLabel="Worksheet"
@@ -46,24 +64,10 @@ export function RestyleStage() {
           <PaneTabs<Right>
             label="What to read"
             value={right}
-            tabs={[
-              ["readings", "Readings"],
-              ["figure", "Figure"],
-              ["girths", "Girths"],
-              ["versions", "Versions"],
-            ]}
+            tabs={PANES.map(([name, label]) => [name, label] as const)}
             onChange={setRight}
           />
-          {right === "figure" ? <FigurePane /> : null}
-          {right === "girths" ? <GirthPane /> : null}
-          {right === "versions" ? <VersionPane /> : null}
-          {right === "readings" ? (
-            <>
-              <LiveReadings />
-              <ProofPane proof={proof} stale={stale} />
-              <AdvicePane proof={proof} />
-            </>
-          ) : null}
+          <Pane />
         </>
       }
     />
