@@ -129,7 +129,8 @@ test("a flounce is added to a worksheet, and a move that no longer makes sense s
   await expect(page.getByRole("img", { name: "Flounce front" })).toBeVisible();
   await add(/Cut on a casing/);
   await expect(page.getByText("Cut on a casing: passed over.")).toBeVisible();
-  await expect(page.getByText(/darts or pleats in its waist/)).toBeVisible();
+  const lines = page.getByRole("region", { name: "Worksheet lines" });
+  await expect(lines.getByText(/darts or pleats in its waist/)).toBeVisible();
 });
 
 test("every handle of every job can be taken hold of: nothing lies over its middle", async ({ page }) => {
