@@ -25,7 +25,8 @@ const stretched = (panel: Panel, by: number): Panel => panelMap(panel, ([x, y]) 
 test("a palazzo straight from the style passes", () => {
   const wanting = hand.checks.filter((c) => c.status !== "pass").map((c) => c.id);
   expect(wanting).toEqual([]);
-  expect(hand.checks.map((c) => c.id)).toEqual([
+  // Others may be added: these are all made, in this order.
+  const known = [
     "side-seams",
     "inseams",
     "waist-seam",
@@ -52,7 +53,8 @@ test("a palazzo straight from the style passes", () => {
     "tape-rounding",
     "allowances",
     "labels",
-  ]);
+  ];
+  expect(hand.checks.map((c) => c.id).filter((id) => known.includes(id))).toEqual(known);
 });
 
 describe("checks measure the outlines they are given", () => {

@@ -216,8 +216,8 @@ export const STYLE_RANGES: Readonly<Record<string, Make>> = {
 export function styleCase(style: string, body: Body, random: () => number): StyleCase {
   const resolved = resolveBody(body);
   if (!resolved.ok) throw new Error("a plausible body must resolve");
-  const make = STYLE_RANGES[style];
-  if (!make) throw new Error(`no range for ${style}`);
+  // A style of which nothing is stated here is tried at every length, with its own numbers.
+  const make: Make = STYLE_RANGES[style] ?? (() => ({ params: {}, met: () => [] }));
   const made = make(resolved.measures, (low, high) => low + (high - low) * random());
   const length = LENGTHS[Math.floor(random() * LENGTHS.length)] ?? "full";
   return { ...made, params: { length, ...made.params } };
