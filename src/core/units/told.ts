@@ -86,14 +86,25 @@ export const NOTHING: Sentence = asSentence("");
 
 const isSentence = (value: Value): value is Sentence => typeof value === "object" && "values" in value;
 
+/** Texts of templates that were told, by the template itself: one in the source is one for ever. */
+const texts = new WeakMap<readonly string[], string>();
+
+function textOfTemplate(template: readonly string[]): string {
+  const known = texts.get(template);
+  if (known !== undefined) return known;
+  const text = template.reduce((all, part, i) => (i === 0 ? part : `${all}{${i}}${part}`), "");
+  texts.set(template, text);
+  return text;
+}
+
 /** Makes a sentence from a template: a bare number in it is a length in millimetres, a text a word of the program. */
 export function say(template: readonly string[], ...values: readonly (Mm | Value)[]): Sentence {
-  const text = template.reduce((all, part, i) => (i === 0 ? part : `${all}{${i}}${part}`), "");
-  const placed = values.map((value, i) => [
-    String(i + 1),
-    typeof value === "number" ? { kind: "length", mm: value } : value,
-  ]);
-  return { text, values: Object.fromEntries(placed) as Sentence["values"] };
+  const placed: Record<string, Value> = {};
+  for (let i = 0; i < values.length; i++) {
+    const value = values[i] as Mm | Value;
+    placed[i + 1] = typeof value === "number" ? { kind: "length", mm: value } : value;
+  }
+  return { text: textOfTemplate(template), values: placed };
 }
 
 /** A name as it stands inside a sentence: small in English, as it is where nouns are large. */
