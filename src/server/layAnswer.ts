@@ -134,10 +134,10 @@ export function layAnswer(value: unknown): Answer {
   const made = shapesOfAll([job, ...others.flatMap((o) => (o.kind === "job" ? [o.job] : []))], want.material, on);
   if (!made.ok) return complaints(made.status, made.errors, tape);
   // Preparing the pieces counts as well: the answer is there when it was asked for.
-  const asMany = 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS);
+  const allowed = 1000 * Math.min(MOST_SECONDS, want.steps === undefined ? want.seconds : MOST_SECONDS);
   const laid = layWithin(made.shapes, on, want.seed, {
     steps: want.steps ?? MOST_STEPS,
-    isOver: overAfter(Math.max(1, asMany - (performance.now() - from))),
+    isOver: overAfter(Math.max(1, allowed - (performance.now() - from))),
   });
   if (!laid.ok) return complaints(laid.status, laid.errors, tape);
   return json(200, {

@@ -1,8 +1,8 @@
+import { PLACES, rangeOf, reachOf, type Range } from "./fitRange";
 import type { ClothLay, CutShape, LayCloth, Locked } from "../cloth";
 import type { Job } from "../files";
 import { polygonArea } from "../geometry";
 import { MOVES } from "../moves";
-import type { Param } from "../params";
 import { say, type Complaint, type Mm, typed } from "../units";
 import { deriveShape } from "./shape";
 import { movesOfStyle } from "./newJob";
@@ -43,16 +43,6 @@ export interface Fitting {
   readonly laid?: ClothLay | null;
 }
 
-interface Range {
-  readonly least: number;
-  readonly most: number;
-  /** Numbers that are usual, where a range is far wider than what can be made. */
-  readonly usual: readonly number[];
-  /** The number is narrowed down to this. */
-  readonly step: number;
-  readonly asStored: (value: number) => unknown;
-}
-
 /** Steps of a search, which grow with each seed. */
 const STEPS = 900;
 /** One look at a number for so much of the time asked. */
@@ -65,22 +55,6 @@ const LITTLE = 1.5;
 const LONG_SEEDS = 3;
 /** A number is given up once so many seeds have found no lay for it. */
 const SEEDS = 4;
-function rangeOf(param: Param): Range | null {
-  if (param.as === "length") {
-    const [least, most] = param.within ?? [0, 2000];
-    return { least, most, usual: param.tried ?? [], step: 3, asStored: (value) => `${value.toFixed(1)} mm` };
-  }
-  if (param.as === "number")
-    return {
-      least: param.least,
-      most: param.most,
-      usual: [],
-      step: param.whole ? 1 : Math.max(0.01, param.step / 5),
-      asStored: (value) => (param.whole ? Math.round(value) : Number(value.toFixed(4))),
-    };
-  return null;
-}
-
 /** The line of a job that makes a move: stated by its own id or by the move's. */
 function lineOf(job: Job, move: string): { readonly moves: NonNullable<Job["moves"]>; readonly index: number } | null {
   const moves = job.moves ?? movesOfStyle(job.style.id, job.style.params);
@@ -295,51 +269,6 @@ function hopeless(tries: readonly Tried[], length: Mm): Mm | null {
   const near = Math.max(...tries.filter((t) => !isFar(t) && t.length !== null).map((t) => t.value));
   const far = tries.filter((t) => isFar(t) && t.value > near).map((t) => t.value);
   return far.sort((a, b) => a - b)[1] ?? null;
-}
-
-/** A range is looked over at so many places for numbers that can be made, and its ends narrowed by so many halvings. */
-const PLACES = 16;
-const HALVINGS = 7;
-
-/**
- * The part of a range that is worth laying: from the least number that can be made to the largest that can be made and is
- * not ruled out by its area, with whether more than that is ruled out. All of it where none can be made.
- */
-function reachOf(
-  { least, most, usual, step }: Range,
-  areaAt: (value: number) => number | null,
-  cloth: number,
-): { readonly least: number; readonly most: number; readonly isRuledOut: boolean } {
-  const spaced = (from: number, to: number): number[] =>
-    Array.from({ length: PLACES + 1 }, (_, i) => from + ((to - from) * i) / PLACES);
-  const [low = least, high = most] = usual;
-  const places = [...new Set([...spaced(least, most), ...spaced(low, high)])]
-    .filter((value) => value >= least && value <= most)
-    .sort((a, b) => a - b);
-  const areas = places.map(areaAt);
-  const isMadeAt = (area: number | null): boolean => area !== null;
-  const isLaidAt = (area: number | null): boolean => area !== null && area <= cloth;
-  const first = areas.findIndex(isMadeAt);
-  if (first < 0) return { least, most, isRuledOut: false };
-  /** The last of the numbers from one that holds toward one that does not. */
-  const end = (from: number, toward: number, holds: (area: number | null) => boolean): number => {
-    let [good, bad] = [from, toward];
-    for (let i = 0; i < HALVINGS && Math.abs(bad - good) > step; i++) {
-      const value = (good + bad) / 2;
-      if (holds(areaAt(value))) good = value;
-      else bad = value;
-    }
-    return good;
-  };
-  const lowest = places[first] as number;
-  const before = places[first - 1];
-  const last = Math.max(first, areas.findLastIndex(isLaidAt));
-  const [highest, after] = [places[last] as number, places[last + 1]];
-  return {
-    least: before === undefined ? lowest : end(lowest, before, isMadeAt),
-    most: after === undefined ? highest : end(highest, after, isLaidAt),
-    isRuledOut: after !== undefined && isMadeAt(areas[last + 1] ?? null),
-  };
 }
 
 const areaOf = (shapes: readonly CutShape[]): number =>

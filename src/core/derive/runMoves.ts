@@ -115,8 +115,19 @@ class Run {
     const made = { params, numbers, asked: numbers, figures, facts, plan: state.plan };
     this.add(
       {
-        ...{ id: entry.id, index, move: move.id, label: move.label, on: true, gaveWay, passed: null },
-        ...{ numbers, figures, handles, drawn: shown, drafted, made },
+        id: entry.id,
+        index,
+        move: move.id,
+        label: move.label,
+        on: true,
+        gaveWay,
+        passed: null,
+        numbers,
+        figures,
+        handles,
+        drawn: shown,
+        drafted,
+        made,
       },
       state,
     );
@@ -152,8 +163,14 @@ class Run {
     this.add(
       {
         ...NOTHING_DRAWN,
-        ...{ id: "reconcile", index: null, move: "reconcile", label: "Reconcile front and back", on: true },
-        ...{ numbers, drawn, passed: null },
+        id: "reconcile",
+        index: null,
+        move: "reconcile",
+        label: "Reconcile front and back",
+        on: true,
+        numbers,
+        drawn,
+        passed: null,
       },
       after,
     );

@@ -135,7 +135,9 @@ function readOf(job: Job) {
   if (unread.length > 0) return fault(400, unread);
   return {
     ok: true as const,
-    ...{ style, measures, rules },
+    style,
+    measures,
+    rules,
     params: params.data,
     finish: finish.finish,
     allowances: allowances.set,
@@ -216,7 +218,16 @@ function drawn(job: Job, read: ReadJob): Shape {
   const opens = { zip: zip?.length.mm ?? 0, held: heldWaist(finish, measures) };
   return {
     ok: true,
-    ...{ measures, style, moves, panels, joins, plan, finish, allowances, zip, block },
+    measures,
+    style,
+    moves,
+    panels,
+    joins,
+    plan,
+    finish,
+    allowances,
+    zip,
+    block,
     questions: questionsOf(measures, run.state.bodice !== undefined),
     drafted: draftedOf(block, run.worksheet),
     blockReadings: blockReadingsOf(block.panels, LEG_JOINS, block.plan, measures, { ...opens, held: Infinity }),

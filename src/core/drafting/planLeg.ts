@@ -68,7 +68,14 @@ function planFork(m: BodyMeasures, rules: ResolvedRules, drafter: Drafter, easeO
   );
   const centre = crotchX + front.mm;
   return {
-    ...{ frontWidth, backWidth, front, back, quarter, hipX, crotchX, centre },
+    frontWidth,
+    backWidth,
+    front,
+    back,
+    quarter,
+    hipX,
+    crotchX,
+    centre,
     frontWaist: centre + rules.waist.frontIn,
     /** What the back has more at the hip line only. */
     inch: rules.hipInch === "hipOnly" ? easeOf(easeBack - rules.ease.front) : 0,
@@ -98,7 +105,14 @@ function planWaist(
   const dartAt = dartPlace(m, rules, drafter);
   const front = withPlace(frontDarts, rules, dartAt, 0 - frontWaist);
   const drawn = BACK_MAKINGS[rules.back.how].lines({
-    ...{ measures: m, rules, drafter, levels, centre, frontWaist, frontWidth, backWidth },
+    measures: m,
+    rules,
+    drafter,
+    levels,
+    centre,
+    frontWaist,
+    frontWidth,
+    backWidth,
     frontHipX: hipX,
     drop: rules.dropAfterBack ? 0 : rules.waist.frontDrop,
     moreEase: backWidth.mm - frontWidth.mm,
@@ -165,9 +179,13 @@ export function planLeg(
     );
   const legs = planWidths(m, rules, drafter, { hipX, crotchX }, { ...lines, sideAtCrotch: sideAtCrotch ?? lines.hipX });
   const frontPlan: PanelPlan = {
-    ...{ centre: "bent", centreAtCrotch: fork.centre, centreAtWaist: fork.frontWaist },
+    centre: "bent",
+    centreAtCrotch: fork.centre,
+    centreAtWaist: fork.frontWaist,
     centreRise: -rules.waist.frontDrop,
-    ...{ hipX, sideAtCrotch: null, crotchX },
+    hipX,
+    sideAtCrotch: null,
+    crotchX,
     extension: front.mm,
     curve: curvePlan(rules, "front", front.mm),
     darts: waist.front,
@@ -175,9 +193,13 @@ export function planLeg(
     hem: legs.front,
   };
   const backPlan: PanelPlan = {
-    ...{ centre: lines.centre, centreAtCrotch: lines.centreAtCrotch, centreAtWaist: lines.centreAtWaist },
+    centre: lines.centre,
+    centreAtCrotch: lines.centreAtCrotch,
+    centreAtWaist: lines.centreAtWaist,
     centreRise: lines.rise,
-    ...{ hipX: lines.hipX, sideAtCrotch, crotchX: lines.crotchX },
+    hipX: lines.hipX,
+    sideAtCrotch,
+    crotchX: lines.crotchX,
     extension: back.mm,
     curve: curvePlan(rules, "back", back.mm),
     darts: waist.back(legs.backCrease),

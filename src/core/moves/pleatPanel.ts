@@ -96,7 +96,12 @@ function groundOf(panel: Panel, plan: Plan, sewn: Mm | null): Ground {
   if (runOut !== null && runOut < top + 120)
     throw new Refusal("run", say`Pleats run out between ${top + 120} below the waist and the hem.`);
   return {
-    ...{ panel, plan, first, side, top, runOut },
+    panel,
+    plan,
+    first,
+    side,
+    top,
+    runOut,
     corner: sideCorner(panel, last, side),
     lowest: Math.max(pathStart(hem.path)[1], pathEnd(hem.path)[1]),
     outward: Math.sign((panel.landmarks.hipSide ?? pathEnd(last.path))[0]) || 1,

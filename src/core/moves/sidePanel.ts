@@ -192,7 +192,10 @@ export const sidePanel = defineMove({
 /** How the panel is sewn in: its top full, the rest plain; across to the inseam, its own two edges are an inseam. */
 function joinsOf(front: Panel, back: Panel, panel: Panel, how: Join["how"], toInseam: boolean): readonly Join[] {
   const join = (id: string, label: Words, a: EdgeRef, b: EdgeRef, more: Pick<Join, "how" | "kind">): Join => ({
-    ...{ id: `side-panel-${id}`, label, by: ID, leg: "both" },
+    id: `side-panel-${id}`,
+    label,
+    by: ID,
+    leg: "both",
     ...more,
     a: [a],
     b: [b],
@@ -233,7 +236,12 @@ function handlesOf(
   { above, reach, drop, below }: Readonly<Record<"above" | "reach" | "drop" | "below", Quantity>>,
 ): readonly Handle[] {
   const handle = (param: string, at: Point, axis: Point, { mm }: Quantity, label: Words): Handle => ({
-    ...{ id: `side-panel-${param}`, panel: on, at, axis, param, label },
+    id: `side-panel-${param}`,
+    panel: on,
+    at,
+    axis,
+    param,
+    label,
     clears: [],
     perMm: 1,
     value: mm,

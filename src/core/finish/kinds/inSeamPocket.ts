@@ -26,13 +26,20 @@ type Asked = ReadOf<typeof PARAMS, Quantity>;
 
 /** An end of the opening, marked on an edge. */
 const endMark = ({ panel, edge }: Pick<EdgeRef, "panel" | "edge">, at: Mm): Mark => ({
-  ...{ panel, edge, along: at },
+  panel,
+  edge,
+  along: at,
   kind: "single",
   pairs: "pocket-bag",
 });
 
 const BAG_SEAM: Join = {
-  ...{ id: "pocket-bag", label: "Pocket bag", kind: "cut", by: "in-seam", how: "equal", leg: "both" },
+  id: "pocket-bag",
+  label: "Pocket bag",
+  kind: "cut",
+  by: "in-seam",
+  how: "equal",
+  leg: "both",
   a: [along("pocket-bag", "bag")],
   b: [along("pocket-bag", "bag")],
 };

@@ -108,7 +108,11 @@ const TURNED_IN: Mm = 10;
 
 /** An edge of the patch that is turned in. */
 const turnedIn = (id: string, name: string, from: Point, to: Point): Edge => ({
-  ...{ id, role: "style", name, beyond: TURNED_IN, becomes: "turned" },
+  id,
+  role: "style",
+  name,
+  beyond: TURNED_IN,
+  becomes: "turned",
   path: [line(from, to)],
 });
 

@@ -324,7 +324,12 @@ function pocketOn(garment: Garment, front: PocketFront, pocket: Slant): Garment 
 function seamsOf(panel: Panel): readonly Join[] {
   const { hip, bag, facing, rest } = idsOf(panel);
   const seam = (id: string, label: Words, a: EdgeRef, b: EdgeRef): Join => ({
-    ...{ id: `${id}${legSuffix(panel)}`, label, kind: "cut", by: ID, how: "equal", leg: panel.half },
+    id: `${id}${legSuffix(panel)}`,
+    label,
+    kind: "cut",
+    by: ID,
+    how: "equal",
+    leg: panel.half,
     a: [a],
     b: [b],
   });
